@@ -1,0 +1,2 @@
+export * from './data/agents.js';
+export * from './brine.js';

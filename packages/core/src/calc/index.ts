@@ -1,0 +1,2 @@
+export * from './calculator.js';
+export * from './catalogue.js';

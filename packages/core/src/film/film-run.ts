@@ -1,0 +1,228 @@
+import { saturationOverIcePa, saturationOverWaterPa } from '../air/index.js';
+import {
+  FUSION_J_PER_KG,
+  ICE_HEAT_J_PER_KG_K,
+  vaporisationJPerKg,
+  WATER_HEAT_J_PER_KG_K,
+  ZERO_C_IN_K,
+} from './constants.js';
+import type { PanelClimate } from './panel-climate.js';
+import type { WaterStore } from './water-store.js';
+
+const TINY_KG = 1e-12;
+/** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight. */
+const STEP_K = 1;
+const LONGEST_STEP_SECONDS = 120;
+/** A phase change that keeps starting over still moves on by this much. */
+const LEAST_PHASE_STEP_SECONDS = 2;
+/** With dissolved solids the strength follows the water, which may change by this share in one step. */
+const STEP_WATER_SHARE = 0.05;
+
+type Phase = 'liquid' | 'slush' | 'frozen';
+
+/** Mean of exp(−t/τ) over a step of x time constants. */
+const meanDecay = (x: number): number => (x < 1e-8 ? 1 - x / 2 : -Math.expm1(-x) / x);
+
+/** Rates at one instant and how they bend with temperature. */
+interface Rates {
+  phase: Phase;
+  heatWm2: number;
+  conductanceWm2K: number;
+  evaporation: number;
+  evaporationPerK: number;
+  capacity: number;
+  leavingJPerKg: number;
+}
+
+/**
+ * A film of water living on a panel, step by step. Each step solves the balance linearised at its start exactly
+ * (exponential Rosenbrock–Euler, second order, stable at any step), stops at the instant of a phase change or of
+ * drying, and books heat and water so that nothing is lost.
+ */
+export class FilmRun {
+  seconds = 0;
+  waterKg: number;
+  iceKg: number;
+  tempC: number;
+  enthalpyJ: number;
+  evaporatedKg = 0;
+  /** Heat that has come in, vapour's heat taken off, J/m². */
+  heatInJ = 0;
+  firstIceSeconds: number | null = null;
+  drySeconds: number | null = null;
+  lowestTempC: number;
+
+  private readonly rates: Rates = {
+    phase: 'liquid',
+    heatWm2: 0,
+    conductanceWm2K: 0,
+    evaporation: 0,
+    evaporationPerK: 0,
+    capacity: 1,
+    leavingJPerKg: 0,
+  };
+
+  /**
+   * @param store panel and water
+   * @param climate what surrounds them
+   * @param start water in kg/m² and the temperature of panel and water, °C
+   */
+  constructor(
+    private readonly store: WaterStore,
+    private readonly climate: PanelClimate,
+    start: { readonly waterKg: number; readonly tempC: number; readonly stepScale?: number },
+  ) {
+    this.stepScale = start.stepScale ?? 1;
+    this.waterKg = start.waterKg;
+    this.enthalpyJ = store.enthalpy(start.waterKg, start.tempC);
+    const { tempC, iceKgPerM2 } = store.phases(start.waterKg, this.enthalpyJ);
+    this.tempC = tempC;
+    this.iceKg = iceKgPerM2;
+    this.lowestTempC = start.tempC;
+    if (iceKgPerM2 > TINY_KG) this.firstIceSeconds = 0;
+    if (start.waterKg <= TINY_KG) this.drySeconds = 0;
+  }
+
+  private readonly stepScale: number;
+
+  /** One step of at most `limitSeconds`; sets first ice and dryness when it meets them. */
+  step(limitSeconds: number): void {
+    const rates = this.measure();
+    const tau = rates.capacity / rates.conductanceWm2K;
+    let seconds = Math.min(limitSeconds, this.comfortableStep(rates, tau));
+    const change = this.secondsToPhaseChange(rates, tau);
+    const changesPhase = change < seconds;
+    if (changesPhase) {
+      seconds = Math.min(limitSeconds, change);
+      if (rates.phase !== 'liquid')
+        seconds = Math.min(limitSeconds, Math.max(change, LEAST_PHASE_STEP_SECONDS * this.stepScale));
+    }
+    let leaving = this.meanEvaporation(rates, seconds / tau) * seconds;
+    let dries = false;
+    if (leaving >= this.waterKg - TINY_KG) {
+      dries = true;
+      seconds *= this.waterKg / leaving;
+      leaving = this.waterKg;
+    }
+    this.book(rates, { seconds, tau, leaving });
+    if (dries) {
+      this.waterKg = 0;
+      this.iceKg = 0;
+      this.drySeconds = this.seconds;
+    } else if (changesPhase && rates.phase === 'liquid' && this.firstIceSeconds === null) {
+      this.firstIceSeconds = this.seconds;
+    }
+  }
+
+  private meanEvaporation(rates: Rates, x: number): number {
+    const meanRiseK = (rates.heatWm2 / rates.conductanceWm2K) * (1 - meanDecay(x));
+    return rates.evaporation + rates.evaporationPerK * meanRiseK;
+  }
+
+  private book(rates: Rates, step: { seconds: number; tau: number; leaving: number }): void {
+    const gained =
+      rates.heatWm2 * meanDecay(step.seconds / step.tau) * step.seconds - step.leaving * rates.leavingJPerKg;
+    this.seconds += step.seconds;
+    this.evaporatedKg += step.leaving;
+    this.heatInJ += gained;
+    this.waterKg -= step.leaving;
+    this.enthalpyJ += gained;
+    const { tempC, iceKgPerM2 } = this.store.phases(this.waterKg, this.enthalpyJ);
+    this.tempC = tempC;
+    this.iceKg = iceKgPerM2;
+    if (iceKgPerM2 > TINY_KG && this.firstIceSeconds === null && rates.phase !== 'liquid') {
+      this.firstIceSeconds = this.seconds;
+    }
+    this.lowestTempC = Math.min(this.lowestTempC, tempC);
+  }
+
+  /** Fills the rates for the present state. */
+  private measure(): Rates {
+    const { store, climate, tempC, rates } = this;
+    const atFreezing = tempC <= store.freezingPointC(this.waterKg) + 1e-9;
+    const hasIce = this.iceKg > TINY_KG;
+    const overIce = hasIce && tempC <= 0;
+    const activity = overIce ? 1 : store.waterActivity(this.waterKg, tempC);
+    const surfacePa = overIce ? saturationOverIcePa(tempC) : activity * saturationOverWaterPa(tempC);
+    rates.evaporation = climate.evaporation(surfacePa, tempC);
+    const logSlope = overIce
+      ? (22.46 * 272.62) / (272.62 + tempC) ** 2
+      : (17.62 * 243.12) / (243.12 + tempC) ** 2;
+    rates.evaporationPerK =
+      (rates.evaporation + climate.massTransferMetresPerSecond * climate.vapourKgPerM3) *
+      (logSlope - 1 / (tempC + ZERO_C_IN_K));
+    rates.phase = this.phaseNow(hasIce, atFreezing);
+    this.weigh(rates);
+    return rates;
+  }
+
+  private phaseNow(hasIce: boolean, atFreezing: boolean): Phase {
+    if (!hasIce) {
+      if (!atFreezing) return 'liquid';
+      return this.balance(0) < 0 ? 'slush' : 'liquid';
+    }
+    if (this.waterKg - this.iceKg > TINY_KG) return 'slush';
+    return this.tempC >= -1e-9 && this.balance(0) > 0 ? 'slush' : 'frozen';
+  }
+
+  /** Heat into the film at the present temperature when what leaves takes this much fusion heat with it, W/m². */
+  private balance(fusionJPerKg: number): number {
+    return (
+      this.climate.dryHeatWm2(this.tempC) -
+      this.rates.evaporation * (vaporisationJPerKg(this.tempC) + fusionJPerKg)
+    );
+  }
+
+  /** Heat flux, conductance, capacity and the heat of what leaves, by phase. */
+  private weigh(rates: Rates): void {
+    const { store, tempC, waterKg } = this;
+    const frozen = rates.phase === 'frozen';
+    const fusionHere = FUSION_J_PER_KG + (WATER_HEAT_J_PER_KG_K - ICE_HEAT_J_PER_KG_K) * tempC;
+    rates.heatWm2 = this.balance(frozen ? fusionHere : 0);
+    rates.conductanceWm2K =
+      this.climate.dryConductanceWm2K(tempC) +
+      rates.evaporationPerK * (vaporisationJPerKg(tempC) + (frozen ? fusionHere : 0));
+    rates.leavingJPerKg = frozen
+      ? ICE_HEAT_J_PER_KG_K * tempC - FUSION_J_PER_KG
+      : WATER_HEAT_J_PER_KG_K * tempC;
+    if (rates.phase === 'slush') {
+      const delta = 1e-3;
+      rates.capacity =
+        (store.enthalpy(waterKg, tempC + delta) - store.enthalpy(waterKg, tempC - delta)) / (2 * delta);
+    } else {
+      rates.capacity = store.panelJPerM2K + waterKg * (frozen ? ICE_HEAT_J_PER_KG_K : WATER_HEAT_J_PER_KG_K);
+    }
+  }
+
+  private comfortableStep(rates: Rates, tau: number): number {
+    const longest = LONGEST_STEP_SECONDS * this.stepScale;
+    const settlesByK = Math.abs(rates.heatWm2 / rates.conductanceWm2K);
+    const stepK = STEP_K * this.stepScale;
+    const byHeat = settlesByK <= stepK ? longest : -tau * Math.log1p(-stepK / settlesByK);
+    const bySolids =
+      rates.evaporation !== 0 && this.store.waterActivity(this.waterKg, this.tempC) < 1
+        ? Math.max(1, (STEP_WATER_SHARE * this.stepScale * this.waterKg) / Math.abs(rates.evaporation))
+        : longest;
+    return Math.min(longest, byHeat, bySolids);
+  }
+
+  private secondsToPhaseChange(rates: Rates, tau: number): number {
+    if (rates.phase === 'slush') return this.secondsToEndOfSlush(rates);
+    const target = rates.phase === 'frozen' ? 0 : this.store.freezingPointC(this.waterKg);
+    const towards = target - this.tempC;
+    const settlesBy = rates.heatWm2 / rates.conductanceWm2K;
+    const heading =
+      rates.phase === 'frozen' ? settlesBy > towards && towards >= 0 : settlesBy < towards && towards <= 0;
+    return heading ? -tau * Math.log1p(-towards / settlesBy) : Infinity;
+  }
+
+  /** Slush of pure water freezes or melts at a steady rate; brine slush drifts and is left to the enthalpy. */
+  private secondsToEndOfSlush(rates: Rates): number {
+    if (this.store.waterActivity(this.waterKg, this.tempC) < 1) return Infinity;
+    const icePerSecond = -(rates.heatWm2 - rates.evaporation * rates.leavingJPerKg) / FUSION_J_PER_KG;
+    const liquidPerSecond = -rates.evaporation - icePerSecond;
+    const melted = icePerSecond < 0 ? this.iceKg / -icePerSecond : Infinity;
+    const frozen = liquidPerSecond < 0 ? (this.waterKg - this.iceKg) / -liquidPerSecond : Infinity;
+    return Math.min(melted, frozen);
+  }
+}

@@ -1,0 +1,6 @@
+export * from './data/panel-materials.js';
+export * from './film.js';
+export * from './film-run.js';
+export * from './panel-climate.js';
+export * from './steady-panel.js';
+export * from './water-store.js';

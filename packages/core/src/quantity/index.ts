@@ -1,0 +1,4 @@
+export * from './field-error.js';
+export * from './bisect.js';
+export * from './angles.js';
+export * from './interpolate.js';

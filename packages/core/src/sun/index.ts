@@ -1,0 +1,3 @@
+export * from './sun-position.js';
+export * from './irradiance.js';
+export * from './shelter.js';
