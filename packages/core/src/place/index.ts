@@ -1,0 +1,3 @@
+export * from './place.js';
+export * from './local-time.js';
+export * from './place-air.js';

@@ -1,0 +1,3 @@
+export * from './data/limits.js';
+export * from './rule.js';
+export * from './judge-all.js';

@@ -1,0 +1,60 @@
+import { coldHands, forecastAgrees, iceOnGround, wear } from './care-rules.js';
+import type { Finding, FindingLevel, Rule, RuleId, Situation } from './rule.js';
+import { daylightRule, floorDrain, methodOffered, openHours, tapFrost } from './site-rules.js';
+import { falling, iceOnCar, spots } from './water-rules.js';
+
+/** Every rule, the ones that say most about a refusal first; ties between findings fall to the earlier rule. */
+export const RULES: readonly Rule[] = [
+  methodOffered,
+  floorDrain,
+  tapFrost,
+  openHours,
+  iceOnCar,
+  spots,
+  falling,
+  daylightRule,
+  coldHands,
+  iceOnGround,
+  wear,
+  forecastAgrees,
+];
+
+const BY_ID = new Map<RuleId, Rule>(RULES.map((rule) => [rule.id, rule]));
+
+/** A rule by its id. @throws RangeError for an id that does not exist */
+export function ruleOf(ruleId: RuleId): Rule {
+  const rule = BY_ID.get(ruleId);
+  if (!rule) throw new RangeError(`ruleOf: ruleId is ${ruleId}`);
+  return rule;
+}
+
+/** How findings combine: the gravest level decides; unknown never counts as clear, but a block outweighs it. */
+const GRAVITY: readonly FindingLevel[] = ['block', 'unknown', 'condition', 'clear'];
+
+export type Standing = 'go' | 'go-if' | 'no' | 'unknown';
+
+const STANDING: Readonly<Record<FindingLevel, Standing>> = { clear: 'go', condition: 'go-if', block: 'no', unknown: 'unknown' };
+
+export interface Judgement {
+  readonly standing: Standing;
+  /** The finding that decides: among the gravest, the one nearest to or furthest beyond its limit. */
+  readonly limiting: Finding;
+  readonly findings: readonly Finding[];
+}
+
+/** Runs every rule on a situation and combines what they found. */
+export function judgeAll(situation: Situation): Judgement {
+  return combine(RULES.map((rule) => rule.judge(situation)));
+}
+
+/** Combines findings in the order of the rules. @throws RangeError if there are none */
+export function combine(findings: readonly Finding[]): Judgement {
+  const gravest = GRAVITY.find((level) => findings.some((finding) => finding.level === level)) ?? 'clear';
+  const deciding = findings.filter((finding) => finding.level === gravest);
+  const [first] = deciding;
+  if (!first) throw new RangeError('combine: findings is empty; at least one is needed');
+  const limiting = deciding.reduce((worst, finding) => (finding.comfort < worst.comfort ? finding : worst), first);
+  return { standing: STANDING[gravest], limiting, findings };
+}
+
+export { forecastAgrees };

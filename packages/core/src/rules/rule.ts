@@ -1,0 +1,96 @@
+import type { Method, Section } from '../method/index.js';
+import type { PanelId, Vehicle } from '../vehicle/index.js';
+import type { Place } from '../place/index.js';
+import type { LimitId, Limits } from './data/limits.js';
+
+/** What the film does on the panel that matters most. */
+export interface FilmOutcome {
+  /** Soonest ice over the panels; minutes null: none within the horizon. */
+  readonly ice: { readonly panel: PanelId; readonly minutes: number | null };
+  /** Soonest dry panel; minutes null: none within the horizon. */
+  readonly dry: { readonly panel: PanelId; readonly minutes: number | null };
+  /** Heaviest residue if the soonest-drying panel dries unwiped. */
+  readonly filmGramsPerM2: number;
+  readonly coldest: { readonly panel: PanelId; readonly tempC: number };
+}
+
+/** The weather and light that the rules read, over the time on site. */
+export interface SiteWindow {
+  readonly open: { readonly kind: 'open'; readonly minutesLeft: number } | { readonly kind: 'closed' };
+  /** Light after the end; null where the sun does not set. */
+  readonly lightLeftMinutes: number | null;
+  readonly lightAtStart: boolean;
+  readonly windChillC: number | null;
+  readonly mostPrecipMm: number;
+  readonly coldestNearbyC: number;
+  readonly coldestNext12hC: number;
+}
+
+export interface Situation {
+  readonly vehicle: Vehicle;
+  readonly place: Place;
+  readonly method: Method;
+  readonly limits: Limits;
+  /** null: some hour of the wash has no weather. */
+  readonly site: SiteWindow | null;
+  readonly film: FilmOutcome | null;
+  /** Share of forecast members in which the start fails; absent: they were not asked. */
+  readonly failedShare?: number;
+}
+
+export type FindingLevel = 'clear' | 'condition' | 'block' | 'unknown';
+export type MarginUnit = 'min' | 'K' | 'mg/m²' | 'mm/h' | 'pH' | 'L' | 'share' | 'none';
+export type RemedyId = 'smaller-section' | 'wipe-gaps' | 'lined-gloves' | 'grit-run-off' | 'protect-after' | 'fit-forecast';
+
+/** What one rule found. Numbers only; words are made by the interface. */
+export interface Finding {
+  readonly ruleId: RuleId;
+  readonly level: FindingLevel;
+  /** Distance from the limit in its own unit; negative: beyond it; null: the rule is not one of degree. */
+  readonly margin: number | null;
+  readonly unit: MarginUnit;
+  /** Margin over a scale on which 1 is comfortable; ranks findings against each other. */
+  readonly comfort: number;
+  readonly actual?: number | null;
+  readonly limit?: number;
+  readonly panel?: PanelId;
+  readonly section?: Section['id'];
+  readonly remedy?: RemedyId;
+}
+
+export type RuleGlyph = 'ice' | 'spot' | 'road' | 'clock' | 'dark' | 'cold-hands' | 'rule' | 'falling' | 'wear' | 'forecast';
+
+export type RuleId =
+  | 'method-offered'
+  | 'floor-drain'
+  | 'tap-frost'
+  | 'open-hours'
+  | 'ice-on-car'
+  | 'spots'
+  | 'daylight'
+  | 'falling'
+  | 'cold-hands'
+  | 'ice-on-ground'
+  | 'wear'
+  | 'forecast-agrees';
+
+export interface Rule {
+  readonly id: RuleId;
+  /** The practitioner's question. */
+  readonly question: string;
+  readonly glyph: RuleGlyph;
+  /** False where no later hour will change the answer. */
+  readonly changesWithTime: boolean;
+  readonly limits: readonly LimitId[];
+  readonly reads: readonly string[];
+  readonly judge: (situation: Situation) => Finding;
+}
+
+/** A finding that is clear and not one of degree. */
+export const clear = (ruleId: RuleId): Finding => ({ ruleId, level: 'clear', margin: null, unit: 'none', comfort: Infinity });
+
+/** A finding that blocks and is not one of degree. */
+export const blocked = (ruleId: RuleId): Finding => ({ ruleId, level: 'block', margin: null, unit: 'none', comfort: -Infinity });
+
+/** The facts that the rule reads are missing. */
+export const unknown = (ruleId: RuleId): Finding => ({ ruleId, level: 'unknown', margin: null, unit: 'none', comfort: -1 });

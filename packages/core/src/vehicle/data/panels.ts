@@ -1,0 +1,35 @@
+import type { PanelMaterial } from '../../film/index.js';
+
+export const BODY_CLASSES = ['saloon', 'estate', 'hatch', 'suv', 'pickup', 'van'] as const;
+export type BodyClass = (typeof BODY_CLASSES)[number];
+
+export type PanelId = 'roof' | 'bonnet' | 'boot' | 'windscreen' | 'left' | 'right' | 'front' | 'rear';
+
+export interface Panel {
+  readonly id: PanelId;
+  /** 0 level and facing up, 90 upright. */
+  readonly tiltDeg: number;
+  /** The way it faces, clockwise from the car's nose. */
+  readonly facesDeg: number;
+  /** `body` takes the vehicle's own sheet metal. */
+  readonly material: PanelMaterial | 'body';
+}
+
+/** Panels by which a wash is judged; slopes are typical of the body class (judgement). */
+const COMMON: readonly Panel[] = [
+  { id: 'roof', tiltDeg: 3, facesDeg: 180, material: 'body' },
+  { id: 'bonnet', tiltDeg: 8, facesDeg: 0, material: 'body' },
+  { id: 'windscreen', tiltDeg: 60, facesDeg: 0, material: 'glass' },
+  { id: 'left', tiltDeg: 90, facesDeg: 270, material: 'body' },
+  { id: 'right', tiltDeg: 90, facesDeg: 90, material: 'body' },
+  { id: 'front', tiltDeg: 80, facesDeg: 0, material: 'plastic' },
+  { id: 'rear', tiltDeg: 85, facesDeg: 180, material: 'plastic' },
+];
+
+const BOOT_TILT_DEG: Readonly<Record<BodyClass, number>> = { saloon: 8, pickup: 90, estate: 75, hatch: 65, suv: 78, van: 88 };
+
+/** The panels of a body class. */
+export const panelsOf = (bodyClass: BodyClass): readonly Panel[] => [
+  ...COMMON,
+  { id: 'boot', tiltDeg: BOOT_TILT_DEG[bodyClass], facesDeg: 180, material: 'body' },
+];

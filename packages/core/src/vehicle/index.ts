@@ -1,0 +1,2 @@
+export * from './data/panels.js';
+export * from './vehicle.js';

@@ -1,0 +1,87 @@
+import { ABSORPTANCE_FRACTION, floodFilmGramsPerM2, type Panel, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import { filmLife, type FilmInput, heatCapacityOf } from '../film/index.js';
+import type { Method } from '../method/index.js';
+import type { Place, PlaceAir } from '../place/index.js';
+import type { FilmOutcome } from '../rules/index.js';
+import { type Irradiance, overheadTempC, shelteredIrradianceWm2, type SunPosition } from '../sun/index.js';
+
+/** How far ahead a film is watched for a verdict. */
+export const FILM_HORIZON_MINUTES = 60;
+
+const WATER_HEAT_J_PER_LITRE_K = 4186;
+
+/** Light and air at a place during an hour. */
+export interface SiteHour {
+  readonly air: PlaceAir;
+  readonly sun: SunPosition;
+  readonly light: Irradiance;
+  readonly albedoFraction: number;
+}
+
+export interface WashCase {
+  readonly vehicle: Vehicle;
+  readonly place: Place;
+  readonly method: Method;
+}
+
+/** Panel and film after the rinse: the panel at the place's air, warmed or cooled by the water that ran over it. */
+function startTempC(method: Method, place: Place, around: { airTempC: number; heatJPerM2K: number }): number {
+  const waterC = method.bucketC ?? place.washWater.tempC;
+  const waterJPerM2K = method.warmingLitresPerM2 * WATER_HEAT_J_PER_LITRE_K;
+  return (around.heatJPerM2K * around.airTempC + waterJPerM2K * waterC) / (around.heatJPerM2K + waterJPerM2K);
+}
+
+/** The film sum for one panel of a wash, as the verdict asks it; the film lab opens from the same input. */
+export function filmInputFor({ vehicle, place, method }: WashCase, panel: Panel, site: SiteHour): FilmInput {
+  const material = panel.material === 'body' ? vehicle.bodyMaterial : panel.material;
+  const { airTempC } = site.air;
+  const flood = method.filmGramsPerM2 ?? floodFilmGramsPerM2(vehicle.waterBehaviour, panel.tiltDeg);
+  const aspect = { tiltDeg: panel.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + panel.facesDeg };
+  return {
+    material,
+    tiltDeg: panel.tiltDeg,
+    absorptanceFraction: panel.material === 'glass' ? 0.2 : ABSORPTANCE_FRACTION[vehicle.paintTone],
+    solarWm2: shelteredIrradianceWm2(site.light, { ...site, panel: aspect, shelter: place.shelter }),
+    airTempC,
+    relHumidityFraction: site.air.relHumidityFraction,
+    airSpeedMetresPerSecond: site.air.airSpeedMetresPerSecond,
+    skyTempC: overheadTempC(place.shelter, { skyTempC: site.air.skyTempC, roofTempC: airTempC }),
+    filmGramsPerM2: flood * (method.drying.kind === 'left' ? method.drying.filmShare : 1),
+    startTempC: startTempC(method, place, { airTempC, heatJPerM2K: heatCapacityOf(material) }),
+    horizonMinutes: FILM_HORIZON_MINUTES,
+  };
+}
+
+const sooner = (a: number | null, b: number | null): boolean => a !== null && (b === null || a < b);
+
+/** The worse of two outcomes, part by part. */
+export function worseOutcome(a: FilmOutcome, b: FilmOutcome): FilmOutcome {
+  const drier = sooner(b.dry.minutes, a.dry.minutes) ? b : a;
+  return {
+    ice: sooner(b.ice.minutes, a.ice.minutes) ? b.ice : a.ice,
+    dry: drier.dry,
+    filmGramsPerM2: drier.filmGramsPerM2,
+    coldest: b.coldest.tempC < a.coldest.tempC ? b.coldest : a.coldest,
+  };
+}
+
+function panelOutcome(washCase: WashCase, panel: Panel, site: SiteHour): FilmOutcome {
+  const input = filmInputFor(washCase, panel, site);
+  const life = filmLife(input, { until: 'wet-edge' });
+  return {
+    ice: { panel: panel.id, minutes: life.firstIceMinutes },
+    dry: { panel: panel.id, minutes: life.dryMinutes },
+    filmGramsPerM2: input.filmGramsPerM2,
+    coldest: { panel: panel.id, tempC: life.lowestTempC },
+  };
+}
+
+/**
+ * What the water does on the car in this hour at this place: the worst panel for ice, for drying and for cold.
+ *
+ * @param only panels to look at; all of the body class if absent
+ */
+export function filmOutcome(washCase: WashCase, site: SiteHour, only?: ReadonlySet<PanelId>): FilmOutcome {
+  const panels = panelsOf(washCase.vehicle.bodyClass).filter((panel) => !only || only.has(panel.id));
+  return panels.map((panel) => panelOutcome(washCase, panel, site)).reduce(worseOutcome);
+}
