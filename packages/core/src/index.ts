@@ -13,3 +13,5 @@ export * from './method/index.js';
 export * from './place/index.js';
 export * from './rules/index.js';
 export * from './verdict/index.js';
+export * from './road/index.js';
+export * from './plan/index.js';

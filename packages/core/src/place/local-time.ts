@@ -29,7 +29,11 @@ function formatterFor(timeZone: string): Intl.DateTimeFormat {
  * @example localTime(Date.UTC(2026, 0, 14, 11, 40), 'America/Toronto') // { weekday: 2, minuteOfDay: 400 }
  */
 export function localTime(atMs: number, timeZone: string): LocalTime {
-  const parts = new Map(formatterFor(timeZone).formatToParts(atMs).map((part) => [part.type, part.value]));
+  const parts = new Map(
+    formatterFor(timeZone)
+      .formatToParts(atMs)
+      .map((part) => [part.type, part.value]),
+  );
   return {
     weekday: WEEKDAYS.indexOf(parts.get('weekday') ?? 'Mon'),
     minuteOfDay: Number(parts.get('hour')) * 60 + Number(parts.get('minute')),

@@ -26,7 +26,10 @@ const HEATED_HUMIDITY_CAP = 0.9;
 
 const vapourPa = (hour: WeatherHour): number => saturationOverWaterPa(hour.dewPointC);
 
-function indoorAir(climate: PlaceClimate & { kind: 'unheated' | 'heated' }, past: readonly WeatherHour[]): PlaceAir {
+function indoorAir(
+  climate: PlaceClimate & { kind: 'unheated' | 'heated' },
+  past: readonly WeatherHour[],
+): PlaceAir {
   const mean = (read: (hour: WeatherHour) => number): number =>
     past.reduce((sum, hour) => sum + read(hour), 0) / past.length;
   const heated = climate.kind === 'heated';
@@ -57,7 +60,10 @@ function outdoorAir(hour: WeatherHour, windShare: number): PlaceAir {
  * @returns one entry for each hour; null where the hour is not known
  * Model: judgement constants at the top of this file.
  */
-export function placeAir(place: Pick<Place, 'climate'>, hours: readonly (WeatherHour | null)[]): (PlaceAir | null)[] {
+export function placeAir(
+  place: Pick<Place, 'climate'>,
+  hours: readonly (WeatherHour | null)[],
+): (PlaceAir | null)[] {
   const { climate } = place;
   return hours.map((hour, i) => {
     if (!hour) return null;
@@ -67,7 +73,10 @@ export function placeAir(place: Pick<Place, 'climate'>, hours: readonly (Weather
       case 'open-bay':
         return outdoorAir(hour, BAY_WIND_SHARE);
       default:
-        return indoorAir(climate, hours.slice(Math.max(0, i - LAG_HOURS), i + 1).filter((past) => past !== null));
+        return indoorAir(
+          climate,
+          hours.slice(Math.max(0, i - LAG_HOURS), i + 1).filter((past) => past !== null),
+        );
     }
   });
 }

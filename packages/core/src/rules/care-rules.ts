@@ -16,9 +16,18 @@ export const coldHands: Rule = {
     const dangerous = site.windChillC <= limits.frostbiteC;
     const limit = dangerous ? limits.frostbiteC : limits.coldHandsC;
     const margin = site.windChillC - limit;
-    const base = { ruleId: 'cold-hands' as const, margin, unit: 'K' as const, comfort: margin / 8, actual: site.windChillC, limit };
+    const base = {
+      ruleId: 'cold-hands' as const,
+      margin,
+      unit: 'K' as const,
+      comfort: margin / 8,
+      actual: site.windChillC,
+      limit,
+    };
     if (dangerous) return { ...base, level: 'block' };
-    return margin <= 0 ? { ...base, level: 'condition', remedy: 'lined-gloves' } : { ...base, level: 'clear' };
+    return margin <= 0
+      ? { ...base, level: 'condition', remedy: 'lined-gloves' }
+      : { ...base, level: 'clear' };
   },
 };
 
@@ -64,7 +73,15 @@ export const wear: Rule = {
     if (vehicle.protection === 'bare') return clear('wear');
     const limit = limits[PH_LIMIT[vehicle.protection]];
     const margin = limit - method.soapPh;
-    const base: Finding = { ruleId: 'wear', level: 'clear', margin, unit: 'pH', comfort: margin, actual: method.soapPh, limit };
+    const base: Finding = {
+      ruleId: 'wear',
+      level: 'clear',
+      margin,
+      unit: 'pH',
+      comfort: margin,
+      actual: method.soapPh,
+      limit,
+    };
     return margin < 0 ? { ...base, level: 'condition', remedy: 'protect-after' } : base;
   },
 };
@@ -80,7 +97,15 @@ export const forecastAgrees: Rule = {
     if (failedShare === undefined) return clear('forecast-agrees');
     const limit = limits.tolerableBlockedShare;
     const margin = limit - failedShare;
-    const base: Finding = { ruleId: 'forecast-agrees', level: 'clear', margin, unit: 'share', comfort: margin * 5, actual: failedShare, limit };
+    const base: Finding = {
+      ruleId: 'forecast-agrees',
+      level: 'clear',
+      margin,
+      unit: 'share',
+      comfort: margin * 5,
+      actual: failedShare,
+      limit,
+    };
     return margin < 0 ? { ...base, level: 'condition', remedy: 'fit-forecast' } : base;
   },
 };

@@ -33,7 +33,12 @@ const GRAVITY: readonly FindingLevel[] = ['block', 'unknown', 'condition', 'clea
 
 export type Standing = 'go' | 'go-if' | 'no' | 'unknown';
 
-const STANDING: Readonly<Record<FindingLevel, Standing>> = { clear: 'go', condition: 'go-if', block: 'no', unknown: 'unknown' };
+const STANDING: Readonly<Record<FindingLevel, Standing>> = {
+  clear: 'go',
+  condition: 'go-if',
+  block: 'no',
+  unknown: 'unknown',
+};
 
 export interface Judgement {
   readonly standing: Standing;
@@ -53,7 +58,10 @@ export function combine(findings: readonly Finding[]): Judgement {
   const deciding = findings.filter((finding) => finding.level === gravest);
   const [first] = deciding;
   if (!first) throw new RangeError('combine: findings is empty; at least one is needed');
-  const limiting = deciding.reduce((worst, finding) => (finding.comfort < worst.comfort ? finding : worst), first);
+  const limiting = deciding.reduce(
+    (worst, finding) => (finding.comfort < worst.comfort ? finding : worst),
+    first,
+  );
   return { standing: STANDING[gravest], limiting, findings };
 }
 

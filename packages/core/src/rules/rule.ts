@@ -40,7 +40,8 @@ export interface Situation {
 
 export type FindingLevel = 'clear' | 'condition' | 'block' | 'unknown';
 export type MarginUnit = 'min' | 'K' | 'mg/m²' | 'mm/h' | 'pH' | 'L' | 'share' | 'none';
-export type RemedyId = 'smaller-section' | 'wipe-gaps' | 'lined-gloves' | 'grit-run-off' | 'protect-after' | 'fit-forecast';
+export type RemedyId =
+  'smaller-section' | 'wipe-gaps' | 'lined-gloves' | 'grit-run-off' | 'protect-after' | 'fit-forecast';
 
 /** What one rule found. Numbers only; words are made by the interface. */
 export interface Finding {
@@ -58,7 +59,8 @@ export interface Finding {
   readonly remedy?: RemedyId;
 }
 
-export type RuleGlyph = 'ice' | 'spot' | 'road' | 'clock' | 'dark' | 'cold-hands' | 'rule' | 'falling' | 'wear' | 'forecast';
+export type RuleGlyph =
+  'ice' | 'spot' | 'road' | 'clock' | 'dark' | 'cold-hands' | 'rule' | 'falling' | 'wear' | 'forecast';
 
 export type RuleId =
   | 'method-offered'
@@ -87,10 +89,28 @@ export interface Rule {
 }
 
 /** A finding that is clear and not one of degree. */
-export const clear = (ruleId: RuleId): Finding => ({ ruleId, level: 'clear', margin: null, unit: 'none', comfort: Infinity });
+export const clear = (ruleId: RuleId): Finding => ({
+  ruleId,
+  level: 'clear',
+  margin: null,
+  unit: 'none',
+  comfort: Infinity,
+});
 
 /** A finding that blocks and is not one of degree. */
-export const blocked = (ruleId: RuleId): Finding => ({ ruleId, level: 'block', margin: null, unit: 'none', comfort: -Infinity });
+export const blocked = (ruleId: RuleId): Finding => ({
+  ruleId,
+  level: 'block',
+  margin: null,
+  unit: 'none',
+  comfort: -Infinity,
+});
 
 /** The facts that the rule reads are missing. */
-export const unknown = (ruleId: RuleId): Finding => ({ ruleId, level: 'unknown', margin: null, unit: 'none', comfort: -1 });
+export const unknown = (ruleId: RuleId): Finding => ({
+  ruleId,
+  level: 'unknown',
+  margin: null,
+  unit: 'none',
+  comfort: -1,
+});

@@ -24,7 +24,13 @@ export const floorDrain: Rule = {
     const indoorFlood = place.shelter.kind === 'indoors' && method.litres > limits.floorWaterLitres;
     if (place.hasDrain || (!method.needsDrain && !indoorFlood)) return clear('floor-drain');
     const margin = limits.floorWaterLitres - method.litres;
-    return { ...blocked('floor-drain'), margin, unit: 'L', actual: method.litres, limit: limits.floorWaterLitres };
+    return {
+      ...blocked('floor-drain'),
+      margin,
+      unit: 'L',
+      actual: method.litres,
+      limit: limits.floorWaterLitres,
+    };
   },
 };
 

@@ -6,7 +6,8 @@ import { clear, type FilmOutcome, type Finding, type Rule, type Situation, unkno
 type Sections = Extract<Situation['method']['drying'], { kind: 'wiped' }>['sections'];
 
 /** Minutes from wetting to wiping with time in hand. */
-const neededMinutes = (minutes: number, situation: Situation): number => minutes * (1 + situation.limits.inHandShare);
+const neededMinutes = (minutes: number, situation: Situation): number =>
+  minutes * (1 + situation.limits.inHandShare);
 
 /**
  * The usual section if it fits within the minutes, else the largest smaller one that does, else the smallest.
@@ -44,7 +45,16 @@ function judgeSection(
 /** Never freezes in the time looked at: the margin is the coldest panel's distance from 0 °C. */
 function neverFreezes(film: FilmOutcome): Finding {
   const { tempC, panel } = film.coldest;
-  return { ruleId: 'ice-on-car', level: 'clear', margin: tempC, unit: 'K', comfort: Math.max(0.05, tempC / 2), actual: tempC, limit: 0, panel };
+  return {
+    ruleId: 'ice-on-car',
+    level: 'clear',
+    margin: tempC,
+    unit: 'K',
+    comfort: Math.max(0.05, tempC / 2),
+    actual: tempC,
+    limit: 0,
+    panel,
+  };
 }
 
 function judgeLeftFilm({ film, limits }: Situation & { film: FilmOutcome }): Finding {

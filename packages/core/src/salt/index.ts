@@ -1,1 +1,4 @@
+export * from './data/zones.js';
+export * from './ledger.js';
+export * from './car-life.js';
 export * from './swab.js';

@@ -35,10 +35,20 @@ export interface Vehicle {
 }
 
 /** Solar absorptance by paint tone (judgement). */
-export const ABSORPTANCE_FRACTION: Readonly<Record<PaintTone, number>> = { white: 0.25, silver: 0.45, mid: 0.7, black: 0.93 };
+export const ABSORPTANCE_FRACTION: Readonly<Record<PaintTone, number>> = {
+  white: 0.25,
+  silver: 0.45,
+  mid: 0.7,
+  black: 0.93,
+};
 
 /** Residue from which spots show, mg/m² (judgement: 10–15 on dark paint, 30 on light). */
-export const SPOTS_SHOW_MG_PER_M2: Readonly<Record<PaintTone, number>> = { white: 30, silver: 25, mid: 15, black: 12 };
+export const SPOTS_SHOW_MG_PER_M2: Readonly<Record<PaintTone, number>> = {
+  white: 30,
+  silver: 25,
+  mid: 15,
+  black: 12,
+};
 
 /** Water that stays on a rinsed panel, g/m² (judgement). */
 const FLOOD_FILM: Readonly<Record<WaterBehaviour, { upright: number; level: number }>> = {

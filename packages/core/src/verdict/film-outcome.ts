@@ -1,4 +1,11 @@
-import { ABSORPTANCE_FRACTION, floodFilmGramsPerM2, type Panel, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import {
+  ABSORPTANCE_FRACTION,
+  floodFilmGramsPerM2,
+  type Panel,
+  type PanelId,
+  panelsOf,
+  type Vehicle,
+} from '../vehicle/index.js';
 import { filmLife, type FilmInput, heatCapacityOf } from '../film/index.js';
 import type { Method } from '../method/index.js';
 import type { Place, PlaceAir } from '../place/index.js';

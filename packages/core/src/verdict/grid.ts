@@ -1,6 +1,15 @@
 import { methodOf, METHODS, type Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { combine, type FilmOutcome, type Finding, forecastAgrees, judgeAll, type Judgement, type Limits, ruleOf } from '../rules/index.js';
+import {
+  combine,
+  type FilmOutcome,
+  type Finding,
+  forecastAgrees,
+  judgeAll,
+  type Judgement,
+  type Limits,
+  ruleOf,
+} from '../rules/index.js';
 import type { PanelId, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
 import { filmOutcome, type WashCase, worseOutcome } from './film-outcome.js';
@@ -64,13 +73,20 @@ class BandWeather {
     const site = control.siteWindow(startMs, method);
     const hours = control.touched(startMs, method.minutes) ?? [];
     const outcomes = hours.map((hour) => this.hourOutcome(hour.atMs)).filter((outcome) => outcome !== null);
-    const film = outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
+    const film =
+      outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
     return { judgement: judgeAll({ ...this.washCase, limits: this.limits, site, film }), film };
   }
 
   /** The judgement once the members have been asked. */
   withForecast(judgement: Judgement, failedShare: number): Judgement {
-    const asked = forecastAgrees.judge({ ...this.washCase, limits: this.limits, site: null, film: null, failedShare });
+    const asked = forecastAgrees.judge({
+      ...this.washCase,
+      limits: this.limits,
+      site: null,
+      film: null,
+      failedShare,
+    });
     return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
   }
 
@@ -95,7 +111,8 @@ class BandWeather {
 /** Some rule that no weather changes says no: the clock, the light or the place. */
 const refusedWhateverTheWeather = (judgement: Judgement): boolean =>
   judgement.findings.some(
-    ({ level, ruleId }) => level === 'block' && (ruleId === 'open-hours' || ruleId === 'daylight' || ruleId === 'tap-frost'),
+    ({ level, ruleId }) =>
+      level === 'block' && (ruleId === 'open-hours' || ruleId === 'daylight' || ruleId === 'tap-frost'),
   );
 
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
@@ -124,7 +141,8 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
 export function lastingRefusal(washCase: WashCase, limits: Limits): Finding | null {
   const { findings } = judgeAll({ ...washCase, limits, site: null, film: null });
   const lasting = findings.filter(
-    (finding) => finding.level === 'block' && (!ruleOf(finding.ruleId).changesWithTime || washCase.place.tap === 'none'),
+    (finding) =>
+      finding.level === 'block' && (!ruleOf(finding.ruleId).changesWithTime || washCase.place.tap === 'none'),
   );
   return lasting.length > 0 ? combine(lasting).limiting : null;
 }
@@ -151,9 +169,7 @@ export function verdictGrid(request: GridRequest, onProgress?: (share: number) =
       const band = new BandWeather(washCase, request.limits, weather);
       const cells = refusal
         ? []
-        : Array.from({ length: request.hourCount }, (_, i) =>
-            cellAt(band, request.fromMs + i * MS_PER_HOUR),
-          );
+        : Array.from({ length: request.hourCount }, (_, i) => cellAt(band, request.fromMs + i * MS_PER_HOUR));
       onProgress?.((p * methods.length + m + 1) / total);
       return { placeId: place.id, methodId: method.id, refusal, cells: withWaits(cells) };
     });
@@ -167,7 +183,10 @@ export interface CellDetail {
 
 /** Everything about one start: all findings with their margins, and what the film does. */
 export function cellDetail(
-  request: Omit<GridRequest, 'hourCount' | 'fromMs' | 'places' | 'members'> & { readonly place: Place; readonly methodId: string },
+  request: Omit<GridRequest, 'hourCount' | 'fromMs' | 'places' | 'members'> & {
+    readonly place: Place;
+    readonly methodId: string;
+  },
   startMs: number,
 ): CellDetail {
   const { vehicle, place, limits, control } = request;

@@ -19,7 +19,10 @@ export interface WeatherSpan {
 export class PlaceCalendar {
   private readonly suns = new Map<number, SunPosition>();
   private readonly opens = new Map<number, SiteWindow['open']>();
-  private readonly lights = new Map<number, { sunriseMs: number; sunsetMs: number } | 'always-up' | 'always-down'>();
+  private readonly lights = new Map<
+    number,
+    { sunriseMs: number; sunsetMs: number } | 'always-up' | 'always-down'
+  >();
 
   constructor(readonly place: Place) {}
 
@@ -32,7 +35,8 @@ export class PlaceCalendar {
     return remember(this.opens, startMs, () => {
       const { weekday, minuteOfDay } = localTime(startMs, this.place.timeZone);
       const span = this.place.openHours[weekday];
-      if (!span || minuteOfDay < span.openMinute || minuteOfDay >= span.closeMinute) return { kind: 'closed' };
+      if (!span || minuteOfDay < span.openMinute || minuteOfDay >= span.closeMinute)
+        return { kind: 'closed' };
       return { kind: 'open', minutesLeft: span.closeMinute - minuteOfDay };
     });
   }

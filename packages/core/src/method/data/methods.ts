@@ -139,6 +139,7 @@ const BY_ID = new Map<string, Method>(METHODS.map((method) => [method.id, method
 /** A method by its id. @throws RangeError for an id that does not exist */
 export function methodOf(methodId: string): Method {
   const method = BY_ID.get(methodId);
-  if (!method) throw new RangeError(`methodOf: methodId is ${methodId}; allowed is ${[...BY_ID.keys()].join(', ')}`);
+  if (!method)
+    throw new RangeError(`methodOf: methodId is ${methodId}; allowed is ${[...BY_ID.keys()].join(', ')}`);
   return method;
 }

@@ -26,7 +26,14 @@ const COMMON: readonly Panel[] = [
   { id: 'rear', tiltDeg: 85, facesDeg: 180, material: 'plastic' },
 ];
 
-const BOOT_TILT_DEG: Readonly<Record<BodyClass, number>> = { saloon: 8, pickup: 90, estate: 75, hatch: 65, suv: 78, van: 88 };
+const BOOT_TILT_DEG: Readonly<Record<BodyClass, number>> = {
+  saloon: 8,
+  pickup: 90,
+  estate: 75,
+  hatch: 65,
+  suv: 78,
+  van: 88,
+};
 
 /** The panels of a body class. */
 export const panelsOf = (bodyClass: BodyClass): readonly Panel[] => [

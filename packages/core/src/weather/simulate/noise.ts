@@ -22,7 +22,10 @@ export function hashNormal(...keys: readonly number[]): number {
  * @param hours position in time, h
  * @param wave spacing of the random knots in hours, and the seed
  */
-export function smoothNoise(hours: number, wave: { readonly everyHours: number; readonly seed: number }): number {
+export function smoothNoise(
+  hours: number,
+  wave: { readonly everyHours: number; readonly seed: number },
+): number {
   const position = hours / wave.everyHours;
   const knot = Math.floor(position);
   const t = position - knot;

@@ -32,7 +32,10 @@ interface Drivers {
 const bell = (x: number, width: number): number => Math.exp(-((x / width) ** 2));
 const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
-function addFront(drivers: Drivers, { sinceHours: h, strength: s }: { sinceHours: number; strength: number }): void {
+function addFront(
+  drivers: Drivers,
+  { sinceHours: h, strength: s }: { sinceHours: number; strength: number },
+): void {
   const passed = 1 / (1 + Math.exp(-h / 2.2));
   const coldTail = passed * Math.exp(-Math.max(0, h) / 46);
   const ahead = (1 - passed) * bell(h + 12, 20);
@@ -46,18 +49,25 @@ function addFront(drivers: Drivers, { sinceHours: h, strength: s }: { sinceHours
   drivers.windEast += s * (-0.6 * ahead + 5.2 * passed * bell(h - 10, 22));
 }
 
-function noiseAt(hours: number, request: WeatherRequest, wave: { everyHours: number; channel: number }): number {
+function noiseAt(
+  hours: number,
+  request: WeatherRequest,
+  wave: { everyHours: number; channel: number },
+): number {
   const { seed, member } = request;
   const truth = smoothNoise(hours, { everyHours: wave.everyHours, seed: seed * 131 + wave.channel });
   if (!member) return truth;
-  const ownSeed = seed * 131 + wave.channel + 1000 * (member.index + 1) + Math.round(member.issuedMs / MS_PER_HOUR);
+  const ownSeed =
+    seed * 131 + wave.channel + 1000 * (member.index + 1) + Math.round(member.issuedMs / MS_PER_HOUR);
   const share = ownNoiseShare(hours, member);
   return truth * (1 - share) + share * smoothNoise(hours, { everyHours: wave.everyHours, seed: ownSeed });
 }
 
 function driversAt(hours: number, request: WeatherRequest): Drivers {
   const drivers: Drivers = {
-    warmthC: 6.2 * noiseAt(hours, request, { everyHours: 230, channel: 1 }) + 1.6 * noiseAt(hours, request, { everyHours: 17, channel: 2 }),
+    warmthC:
+      6.2 * noiseAt(hours, request, { everyHours: 230, channel: 1 }) +
+      1.6 * noiseAt(hours, request, { everyHours: 17, channel: 2 }),
     moisture: 0.5 * noiseAt(hours, request, { everyHours: 40, channel: 3 }),
     cloud: 0.52 + 0.34 * noiseAt(hours, request, { everyHours: 14, channel: 4 }),
     precipMm: 0,
@@ -73,7 +83,10 @@ function driversAt(hours: number, request: WeatherRequest): Drivers {
 function seasonalC(atMs: number, climate: Climate): number {
   const yearStart = Date.UTC(new Date(atMs).getUTCFullYear(), 0, 1);
   const dayOfYear = (atMs - yearStart) / MS_PER_DAY;
-  return climate.yearMeanC - climate.seasonalSwingC * Math.cos((2 * Math.PI * (dayOfYear - climate.coldestDayOfYear)) / 365);
+  return (
+    climate.yearMeanC -
+    climate.seasonalSwingC * Math.cos((2 * Math.PI * (dayOfYear - climate.coldestDayOfYear)) / 365)
+  );
 }
 
 /** Lake surface, °C: cools from November, never under 1 °C (open water all winter). */
@@ -91,7 +104,11 @@ function kindOf(precipMm: number, wetBulbC: number): PrecipKind {
 }
 
 /** Warm by day under a clear sky, colder still in a clear calm night over snow. */
-function dayNightC(atMs: number, request: WeatherRequest, air: { cloud: number; windMetresPerSecond: number }): number {
+function dayNightC(
+  atMs: number,
+  request: WeatherRequest,
+  air: { cloud: number; windMetresPerSecond: number },
+): number {
   const { climate } = request;
   const sun = sunPosition(climate, atMs - 2 * MS_PER_HOUR);
   const light = irradiance(sun, { cloudFraction: air.cloud, atMs });
@@ -99,13 +116,26 @@ function dayNightC(atMs: number, request: WeatherRequest, air: { cloud: number; 
   const calm = Math.max(0, 1 - air.windMetresPerSecond / 7);
   const solarHour = (((atMs / MS_PER_HOUR + climate.longitudeDeg / 15) % 24) + 24) % 24;
   const night = 0.5 - 0.5 * Math.cos((2 * Math.PI * (solarHour - 15.5)) / 24);
-  return (light.globalWm2 / 420) * climate.clearDaySwingC * 1.3 - night * clear * (climate.clearDaySwingC * 0.8 + 3.5 * calm);
+  return (
+    (light.globalWm2 / 420) * climate.clearDaySwingC * 1.3 -
+    night * clear * (climate.clearDaySwingC * 0.8 + 3.5 * calm)
+  );
 }
 
 /** Bands of snow off the open lake: mm an hour where cold air has crossed it. */
-function lakeSnowMm(hours: number, request: WeatherRequest, air: { airTempC: number; windFromDeg: number; wind: number }): number {
+function lakeSnowMm(
+  hours: number,
+  request: WeatherRequest,
+  air: { airTempC: number; windFromDeg: number; wind: number },
+): number {
   const contrastK = lakeC(hours * MS_PER_HOUR, request.climate) - (air.airTempC - 8);
-  if (contrastK < 13 || air.airTempC > 1 || air.wind < 2.5 || !isWithinArc(air.windFromDeg, request.climate.lakeArc)) return 0;
+  if (
+    contrastK < 13 ||
+    air.airTempC > 1 ||
+    air.wind < 2.5 ||
+    !isWithinArc(air.windFromDeg, request.climate.lakeArc)
+  )
+    return 0;
   const band = noiseAt(hours, request, { everyHours: 5, channel: 8 });
   return Math.max(0, band + 0.1) * Math.min(1.4, (contrastK - 13) * 0.09);
 }
@@ -120,11 +150,13 @@ function hourAt(atMs: number, request: WeatherRequest, snowBeforeCm: number): We
   const precip = Math.max(0, drivers.precipMm - 0.12) + lakeMm;
   const cloud = clamp(Math.max(drivers.cloud, lakeMm > 0 ? 0.9 : 0, precip > 0.05 ? 0.85 : 0), 0, 1);
   const airTempC = airMassC + dayNightC(atMs, request, { cloud, windMetresPerSecond: wind });
-  const spreadK = clamp(3.6 - 2.4 * drivers.moisture - 2.2 * (cloud - 0.5), 0.4, 9) * (precip > 0.05 ? 0.3 : 1);
+  const spreadK =
+    clamp(3.6 - 2.4 * drivers.moisture - 2.2 * (cloud - 0.5), 0.4, 9) * (precip > 0.05 ? 0.3 : 1);
   const dewPointC = Math.min(airMassC - 1 - spreadK, airTempC - 0.15);
   const precipKind = kindOf(precip, airTempC + (dewPointC - airTempC) / 3);
   const fallCm = precipKind === 'snow' ? precip * 1.15 : 0;
-  const meltCm = Math.max(0, airTempC) * 0.035 + (precipKind === 'rain' ? precip * 0.12 : 0) + snowBeforeCm * 0.004;
+  const meltCm =
+    Math.max(0, airTempC) * 0.035 + (precipKind === 'rain' ? precip * 0.12 : 0) + snowBeforeCm * 0.004;
   const gustShare = 1.35 + 0.25 * (1 - cloud) + 0.1 * hashNormal(request.seed, Math.round(hours), 9) ** 2;
   return {
     atMs,

@@ -1,0 +1,82 @@
+/** What things are worth in the shop's money, minor units; all judgement, all settable. */
+export const PRICES = [
+  {
+    id: 'saltMinorPerActiveHour',
+    value: 12,
+    min: 0,
+    max: 1000,
+    unit: 'minor units per active hour',
+    means: 'worth of an hour in which salt does not eat',
+  },
+  {
+    id: 'hourMinor',
+    value: 1200,
+    min: 0,
+    max: 100_000,
+    unit: 'minor units per hour',
+    means: "worth of an hour of one's own time; a paid hand costs about twice as much",
+  },
+  {
+    id: 'coldMinorPerMinute',
+    value: 10,
+    min: 0,
+    max: 1000,
+    unit: 'minor units per minute',
+    means: 'wet-hand work below −10 °C wind chill',
+  },
+  {
+    id: 'bitterMinorPerMinute',
+    value: 40,
+    min: 0,
+    max: 1000,
+    unit: 'minor units per minute',
+    means: 'wet-hand work below −20 °C wind chill',
+  },
+  {
+    id: 'wearMinor',
+    value: 500,
+    min: 0,
+    max: 100_000,
+    unit: 'minor units',
+    means: 'topping up protection that strong soap has worn',
+  },
+  {
+    id: 'contactMinorPerGrade',
+    value: 60,
+    min: 0,
+    max: 10_000,
+    unit: 'minor units per soil grade',
+    means: 'risk of marks from touching dirty paint',
+  },
+  {
+    id: 'conditionMinor',
+    value: 120,
+    min: 0,
+    max: 10_000,
+    unit: 'minor units',
+    means: 'trouble of a wash that only goes if something is done differently',
+  },
+  {
+    id: 'lateMinorPerDay',
+    value: 250,
+    min: 0,
+    max: 10_000,
+    unit: 'minor units per day',
+    means: 'a day beyond the wanted cadence',
+  },
+] as const satisfies readonly {
+  id: string;
+  value: number;
+  min: number;
+  max: number;
+  unit: string;
+  means: string;
+}[];
+
+export type PriceId = (typeof PRICES)[number]['id'];
+export type Prices = Readonly<Record<PriceId, number>>;
+
+/** The prices as they ship. */
+export const DEFAULT_PRICES: Prices = Object.freeze(
+  Object.fromEntries(PRICES.map((row) => [row.id, row.value])) as Record<PriceId, number>,
+);

@@ -1,0 +1,62 @@
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import type { VerdictKind } from '../verdict/index.js';
+import type { Prices } from './data/prices.js';
+
+export interface ValueCase {
+  readonly place: Place;
+  readonly method: Method;
+  readonly prices: Prices;
+  readonly activeHoursSaved: number;
+  readonly windChillC: number | null;
+  readonly soilGrade: number;
+  readonly wearsProtection: boolean;
+  readonly verdict: VerdictKind;
+  /** Days from the wanted date to the start; 0 if before it. */
+  readonly daysLate: number;
+}
+
+/** What a wash is worth, part by part, minor units; costs are negative. */
+export interface WashValue {
+  readonly saltMinor: number;
+  readonly moneyMinor: number;
+  readonly timeMinor: number;
+  readonly coldMinor: number;
+  readonly paintMinor: number;
+  readonly troubleMinor: number;
+  readonly lateMinor: number;
+  readonly totalMinor: number;
+}
+
+const COLD_C = -10;
+const BITTER_C = -20;
+
+function coldPerMinute(windChillC: number | null, prices: Prices): number {
+  if (windChillC === null || windChillC >= COLD_C) return 0;
+  return windChillC >= BITTER_C ? prices.coldMinorPerMinute : prices.bitterMinorPerMinute;
+}
+
+/**
+ * What is this wash worth, in money that one can argue with?
+ *
+ * @returns the parts and their sum in minor units
+ * Model: salt-hours saved at their price, less money, time with travel both ways, cold hands, risk to the paint,
+ * trouble and lateness. Prices are judgement.
+ */
+export function washValue(input: ValueCase): WashValue {
+  const { place, method, prices } = input;
+  const offer = place.methods.find(({ methodId }) => methodId === method.id);
+  const minutes = method.minutes + 2 * place.travelMinutes;
+  const parts = {
+    saltMinor: prices.saltMinorPerActiveHour * input.activeHoursSaved,
+    moneyMinor: -(offer?.priceMinor ?? 0),
+    timeMinor: (-prices.hourMinor * minutes) / 60,
+    coldMinor: -coldPerMinute(input.windChillC, prices) * method.handsMinutes,
+    paintMinor:
+      -(method.contact ? prices.contactMinorPerGrade * input.soilGrade : 0) -
+      (input.wearsProtection ? prices.wearMinor : 0),
+    troubleMinor: input.verdict === 'go-if' ? -prices.conditionMinor : 0,
+    lateMinor: -prices.lateMinorPerDay * input.daysLate,
+  };
+  return { ...parts, totalMinor: Object.values(parts).reduce((sum, part) => sum + part, 0) };
+}

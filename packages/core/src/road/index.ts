@@ -1,0 +1,2 @@
+export * from './road.js';
+export * from './likely-treatments.js';

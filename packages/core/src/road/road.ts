@@ -1,0 +1,144 @@
+import { brineOf, type SaltAgent } from '../brine/index.js';
+import { saturationOverWaterPa, skyTempC, vapourDensityKgPerM3 } from '../air/index.js';
+import { irradiance, sunPosition, type EarthPoint } from '../sun/index.js';
+import type { WeatherHour } from '../weather/index.js';
+
+export const ROAD_CLASSES = ['main', 'town', 'bridge'] as const;
+export type RoadClass = (typeof ROAD_CLASSES)[number];
+export type RoadState = 'dry' | 'damp' | 'wet' | 'slush' | 'snow' | 'ice';
+
+/** A treatment as a road authority reports it. */
+export interface Treatment {
+  readonly atMs: number;
+  readonly roadClass: RoadClass;
+  readonly agent: SaltAgent;
+  readonly gramsPerM2: number;
+}
+
+/** One hour of one road. */
+export interface RoadHour {
+  readonly atMs: number;
+  readonly state: RoadState;
+  readonly surfaceTempC: number;
+  readonly waterMm: number;
+  readonly snowMm: number;
+  readonly saltGramsPerM2: Readonly<Record<SaltAgent, number>>;
+}
+
+export const NO_SALT: Readonly<Record<SaltAgent, number>> = Object.freeze({ NaCl: 0, MgCl2: 0, CaCl2: 0 });
+const AGENTS: readonly SaltAgent[] = ['NaCl', 'MgCl2', 'CaCl2'];
+
+/** Constants of the road's water and salt (judgement). */
+const ROAD = {
+  drainsToMm: 1.2,
+  ploughedPerHour: 0.35,
+  meltMmPerHourPerK: 0.25,
+  saltMeltMmPerGram: 0.04,
+  trafficDriesMmPerHour: 0.03,
+  lossPerHourDry: 0.03,
+  lossPerHourWet: 0.13,
+  lossPerHourPloughed: 0.16,
+  washOffPerMm: 0.22,
+  sunK: 0.012,
+  skyShare: 0.12,
+} as const;
+
+/** Surface of a road, °C: air, warmed by sun and cooled towards the sky (judgement shares). */
+function surfaceTempC(hour: WeatherHour, point: EarthPoint): number {
+  const sun = sunPosition(point, hour.atMs + 1_800_000);
+  const { globalWm2 } = irradiance(sun, { cloudFraction: hour.cloudFraction, atMs: hour.atMs });
+  return hour.airTempC + ROAD.sunK * globalWm2 - ROAD.skyShare * (hour.airTempC - skyTempC(hour));
+}
+
+/** Freezing point of the road's water with the salt that lies in it, °C: the agent that is most present decides. */
+function roadFreezingC(waterMm: number, salt: Readonly<Record<SaltAgent, number>>): number {
+  const agent = AGENTS.reduce((most, next) => (salt[next] > salt[most] ? next : most));
+  const grams = salt[agent];
+  if (grams <= 0 || waterMm <= 0) return 0;
+  return brineOf(agent).freezingPointC((100 * grams) / (grams + waterMm * 1000));
+}
+
+function dryingMm(hour: WeatherHour, surfaceC: number): number {
+  const surface = vapourDensityKgPerM3(saturationOverWaterPa(surfaceC), surfaceC);
+  const air = vapourDensityKgPerM3(saturationOverWaterPa(hour.dewPointC), hour.airTempC);
+  const metresPerSecond = (2.8 + 1.5 * hour.windMetresPerSecond) / (1.3 * 1005 * 0.904);
+  return Math.max(0, metresPerSecond * (surface - air) * 3600) + ROAD.trafficDriesMmPerHour;
+}
+
+function stateOf(road: { waterMm: number; snowMm: number; frozen: boolean }, humid: boolean): RoadState {
+  if (road.snowMm > 0.8) return road.frozen ? 'snow' : 'slush';
+  if (road.snowMm > 0.15 && !road.frozen) return 'slush';
+  if (road.waterMm > 0.05) return road.frozen ? 'ice' : 'wet';
+  return road.waterMm > 0.01 || humid ? 'damp' : 'dry';
+}
+
+function nextHour(
+  before: RoadHour,
+  hour: WeatherHour,
+  around: { surfaceC: number; spread: readonly Treatment[] },
+): RoadHour {
+  const salt = { ...before.saltGramsPerM2 };
+  for (const treatment of around.spread) salt[treatment.agent] += treatment.gramsPerM2;
+  const grams = AGENTS.reduce((sum, agent) => sum + salt[agent], 0);
+  const falling = hour.precipKind === 'snow' ? 0 : hour.precipMm;
+  let snowMm =
+    (before.snowMm + (hour.precipKind === 'snow' ? hour.precipMm : 0)) * (1 - ROAD.ploughedPerHour);
+  const freezingC = roadFreezingC(before.waterMm + snowMm, salt);
+  const melts =
+    around.surfaceC > freezingC
+      ? Math.min(
+          snowMm,
+          ROAD.meltMmPerHourPerK * (around.surfaceC - freezingC) + ROAD.saltMeltMmPerGram * grams,
+        )
+      : 0;
+  snowMm -= melts;
+  const waterMm = Math.min(
+    ROAD.drainsToMm,
+    Math.max(0, before.waterMm + falling + melts - dryingMm(hour, around.surfaceC)),
+  );
+  const byTraffic = waterMm > 0.05 ? ROAD.lossPerHourWet : ROAD.lossPerHourDry;
+  const byPlough = snowMm > 0.3 ? ROAD.lossPerHourPloughed : 0;
+  const keep = Math.exp(-byTraffic - byPlough - ROAD.washOffPerMm * falling);
+  for (const agent of AGENTS) salt[agent] *= keep;
+  const frozen = around.surfaceC < roadFreezingC(waterMm + snowMm, salt);
+  const humid = hour.airTempC - hour.dewPointC < 2.2;
+  const state = stateOf({ waterMm, snowMm, frozen }, humid);
+  return { atMs: hour.atMs, state, surfaceTempC: around.surfaceC, waterMm, snowMm, saltGramsPerM2: salt };
+}
+
+/**
+ * What has lain on this road, hour by hour?
+ *
+ * @param hours consecutive weather hours
+ * @param road its class, where it is, and what was spread on it (any order; other classes are passed over)
+ * @returns one entry an hour: state, water and snow (mm water equivalent), salt left by agent (g/m²)
+ * Model: water balance with drainage, melt, drying and ploughing; salt lost to traffic, spray and rain. Judgement.
+ */
+export function roadHours(
+  hours: readonly WeatherHour[],
+  road: { readonly roadClass: RoadClass; readonly at: EarthPoint; readonly treatments: readonly Treatment[] },
+): RoadHour[] {
+  const byHour = new Map<number, Treatment[]>();
+  for (const treatment of road.treatments) {
+    if (treatment.roadClass !== road.roadClass) continue;
+    const hourMs = Math.floor(treatment.atMs / 3_600_000) * 3_600_000;
+    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), treatment]);
+  }
+  const roads: RoadHour[] = [];
+  let before: RoadHour = {
+    atMs: 0,
+    state: 'dry',
+    surfaceTempC: 0,
+    waterMm: 0,
+    snowMm: 0,
+    saltGramsPerM2: NO_SALT,
+  };
+  for (const hour of hours) {
+    before = nextHour(before, hour, {
+      surfaceC: surfaceTempC(hour, road.at),
+      spread: byHour.get(hour.atMs) ?? [],
+    });
+    roads.push(before);
+  }
+  return roads;
+}
