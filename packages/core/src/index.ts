@@ -15,3 +15,5 @@ export * from './rules/index.js';
 export * from './verdict/index.js';
 export * from './road/index.js';
 export * from './plan/index.js';
+export * from './log/index.js';
+export * from './settings/index.js';

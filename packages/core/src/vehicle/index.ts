@@ -1,2 +1,3 @@
 export * from './data/panels.js';
 export * from './vehicle.js';
+export * from './vehicle-record.js';

@@ -1,0 +1,29 @@
+import { Module } from '@nestjs/common';
+import { CalcModule } from './calc/calc.module.js';
+import { ClockModule } from './clock/clock.module.js';
+import { ConfigModule } from './config/config.module.js';
+import { DatabaseModule } from './db/database.module.js';
+import { HealthModule } from './health/health.module.js';
+import { PlacesModule } from './places/places.module.js';
+import { SettingsModule } from './settings/settings.module.js';
+import { VehiclesModule } from './vehicles/vehicles.module.js';
+import { VerdictsModule } from './verdicts/verdicts.module.js';
+import { WashesModule } from './washes/washes.module.js';
+import { WeatherModule } from './weather/weather.module.js';
+
+@Module({
+  imports: [
+    ConfigModule,
+    ClockModule,
+    DatabaseModule,
+    HealthModule,
+    SettingsModule,
+    PlacesModule,
+    VehiclesModule,
+    WeatherModule,
+    VerdictsModule,
+    WashesModule,
+    CalcModule,
+  ],
+})
+export class AppModule {}

@@ -1,0 +1,50 @@
+import 'reflect-metadata';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import type { NextFunction, Request, Response } from 'express';
+import { AppModule } from './app.module.js';
+import { CONFIG, type Config } from './config/config.js';
+import { ErrorFilter } from './errors/error.filter.js';
+import { validation } from './errors/validation.js';
+import { VERSION } from './health/health.controller.js';
+
+function serveWeb(app: NestExpressApplication, folder: string): void {
+  const page = join(folder, 'index.html');
+  if (!existsSync(page)) return;
+  app.useStaticAssets(folder);
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    const wantsPage = request.method === 'GET' && !request.path.startsWith('/api') && request.accepts('html');
+    if (wantsPage) response.sendFile(page);
+    else next();
+  });
+}
+
+function describeApi(app: NestExpressApplication): void {
+  const document = new DocumentBuilder()
+    .setTitle('Keen Rinse')
+    .setDescription(
+      'Instants are milliseconds since 1970 UTC in fields ending in Ms; the calculators take ISO 8601.',
+    )
+    .setVersion(VERSION)
+    .build();
+  SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, document));
+}
+
+/** The whole application, not yet listening. */
+export async function createApp(): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule, {
+    forceCloseConnections: true,
+    abortOnError: false,
+    logger: ['error', 'warn'],
+  });
+  app.setGlobalPrefix('api');
+  app.useGlobalPipes(validation());
+  app.useGlobalFilters(new ErrorFilter());
+  app.enableShutdownHooks();
+  describeApi(app);
+  serveWeb(app, app.get<Config>(CONFIG).webFolder);
+  return app;
+}

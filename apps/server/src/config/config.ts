@@ -1,0 +1,51 @@
+import { resolve } from 'node:path';
+
+/** Where the program lives and how it was started; read once from the environment. */
+export interface Config {
+  readonly port: number;
+  readonly host: string;
+  readonly dataFolder: string;
+  /** libSQL address; a file in the data folder unless set. */
+  readonly databaseUrl: string;
+  /** Instant at which the program's clock starts; null: the machine's clock. */
+  readonly clockStartMs: number | null;
+  readonly isDemo: boolean;
+  readonly webFolder: string;
+  readonly migrationsFolder: string;
+}
+
+export const CONFIG = Symbol('config');
+
+/** A start that cannot go on, with what to do about it. */
+export class StartError extends Error {}
+
+function readPort(text: string | undefined): number {
+  const port = Number(text ?? 4310);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
+    throw new StartError(`PORT is "${text ?? ''}"; it must be a whole number from 0 to 65535.`);
+  }
+  return port;
+}
+
+function readClock(text: string | undefined): number | null {
+  if (!text) return null;
+  const ms = Date.parse(text);
+  if (Number.isNaN(ms))
+    throw new StartError(`KEEN_CLOCK is "${text}"; it must be an instant such as 2026-01-14T06:40:00-05:00.`);
+  return ms;
+}
+
+/** Reads the configuration. @throws StartError naming the variable that is wrong */
+export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
+  const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
+  return {
+    port: readPort(env.PORT),
+    host: env.KEEN_HOST ?? '127.0.0.1',
+    dataFolder,
+    databaseUrl: env.KEEN_DATABASE_URL ?? `file:${resolve(dataFolder, 'keen-rinse.db')}`,
+    clockStartMs: readClock(env.KEEN_CLOCK),
+    isDemo: env.KEEN_DEMO === '1',
+    webFolder: resolve(import.meta.dirname, '../../../web/dist'),
+    migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
+  };
+}

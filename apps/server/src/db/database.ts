@@ -1,0 +1,38 @@
+import { mkdirSync } from 'node:fs';
+import { createClient } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { type Config, StartError } from '../config/config.js';
+import * as schema from './schema.js';
+
+export type Database = LibSQLDatabase<typeof schema>;
+
+/** Opens the database, creating and migrating it as needed. */
+export interface OpenDatabase {
+  readonly db: Database;
+  readonly close: () => void;
+}
+
+const causeOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+/**
+ * Opens and migrates the database of the configuration.
+ *
+ * @throws StartError with the cause and the cure where the folder or the file cannot be used
+ */
+export async function openDatabase(
+  config: Pick<Config, 'dataFolder' | 'databaseUrl' | 'migrationsFolder'>,
+): Promise<OpenDatabase> {
+  try {
+    if (config.databaseUrl.startsWith('file:')) mkdirSync(config.dataFolder, { recursive: true });
+    const client = createClient({ url: config.databaseUrl });
+    const db = drizzle(client, { schema });
+    await migrate(db, { migrationsFolder: config.migrationsFolder });
+    return { db, close: () => client.close() };
+  } catch (error) {
+    throw new StartError(
+      `The database ${config.databaseUrl} cannot be opened: ${causeOf(error)}. ` +
+        'See that the folder exists, can be written to and has room, or name another with KEEN_DATA.',
+    );
+  }
+}

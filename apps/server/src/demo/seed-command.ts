@@ -1,0 +1,48 @@
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import type { VehicleRecord } from '@keen/core';
+import { readConfig, StartError } from '../config/config.js';
+import { openDatabase } from '../db/database.js';
+import { places, settings, vehicles, washes, weatherHours } from '../db/schema.js';
+import { SimulatedStation } from '../weather/simulated-station.js';
+import { seasonStartMs } from '../weather/weather.service.js';
+import { demoHistory, demoPlans } from './history.js';
+import { DEMO_CLOCK, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
+
+const ROWS_PER_INSERT = 400;
+
+/** Fills a new database beside its final name and moves it there when it is whole. */
+async function seed(): Promise<void> {
+  const config = readConfig();
+  const file = join(config.dataFolder, 'keen-rinse.db');
+  if (existsSync(file)) return;
+  const part = `${file}.part`;
+  mkdirSync(config.dataFolder, { recursive: true });
+  for (const leftOver of [part, `${part}-wal`, `${part}-shm`]) rmSync(leftOver, { force: true });
+  const { db, close } = await openDatabase({ ...config, databaseUrl: `file:${part}` });
+  const nowMs = config.clockStartMs ?? Date.parse(DEMO_CLOCK);
+  const startMs = seasonStartMs(nowMs);
+  const station = new SimulatedStation(DEMO_SEED, startMs);
+  const hours = await station.observed(startMs, nowMs - (nowMs % 3_600_000));
+  const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({ ...vehicle, knownSinceMs: startMs }));
+  await db.insert(places).values([...DEMO_PLACES]);
+  await db.insert(vehicles).values(cars);
+  await db.insert(washes).values([...demoHistory(hours, nowMs), ...demoPlans(nowMs)]);
+  for (let i = 0; i < hours.length; i += ROWS_PER_INSERT) {
+    const rows = hours
+      .slice(i, i + ROWS_PER_INSERT)
+      .map((hour) => ({ atMs: hour.atMs, source: station.name, hour }));
+    await db.insert(weatherHours).values(rows);
+  }
+  await db.insert(settings).values({ key: 'timeZone', value: DEMO_ZONE });
+  close();
+  renameSync(part, file);
+  console.log(
+    `Demo data written: ${cars.length} vehicles, ${DEMO_PLACES.length} places, ${hours.length} hours of weather.`,
+  );
+}
+
+seed().catch((error: unknown) => {
+  console.error(error instanceof StartError ? error.message : error);
+  process.exitCode = 1;
+});

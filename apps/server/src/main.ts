@@ -1,0 +1,32 @@
+import { createApp } from './app.js';
+import { CONFIG, type Config, StartError } from './config/config.js';
+import { VerdictsService } from './verdicts/verdicts.service.js';
+
+const codeOf = (error: unknown): unknown =>
+  error instanceof Error ? (error as { code?: unknown }).code : undefined;
+
+async function start(): Promise<void> {
+  const app = await createApp();
+  const { port, host, isDemo } = app.get<Config>(CONFIG);
+  try {
+    await app.listen(port, host);
+  } catch (error) {
+    await app.close();
+    if (codeOf(error) !== 'EADDRINUSE') throw error;
+    throw new StartError(
+      `Port ${port} is in use. Stop the other program, or choose another port: PORT=4311 npm ${isDemo ? 'run demo' : 'start'}`,
+    );
+  }
+  console.log(`Keen Rinse is ready: ${await app.getUrl()}`);
+  // The first screen is asked for soon; its answer is worked out meanwhile.
+  app
+    .get(VerdictsService)
+    .morning()
+    .catch((error: unknown) => console.error('The first answer could not be worked out:', error));
+}
+
+start().catch((error: unknown) => {
+  console.error(error instanceof StartError ? error.message : error);
+  process.exitCode = 1;
+  setTimeout(() => process.exit(1), 200).unref();
+});

@@ -1,0 +1,117 @@
+import { METHODS, PLACE_KINDS, type PlaceKind, TAPS, type Tap } from '@keen/core';
+import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+
+const METHOD_IDS = METHODS.map(({ id }) => id);
+const WATER_ORIGINS = ['measured', 'estimated', 'default'] as const;
+
+export class ClimateDto {
+  @IsIn(['outdoors', 'open-bay', 'unheated', 'heated']) kind: 'outdoors' | 'open-bay' | 'unheated' | 'heated';
+  @ValidateIf((climate: ClimateDto) => climate.kind === 'heated')
+  @IsNumber()
+  @Min(-10)
+  @Max(35)
+  setpointC?: number;
+}
+
+export class HorizonPointDto {
+  @IsNumber() @Min(0) @Max(360) azimuthDeg: number;
+  @IsNumber() @Min(0) @Max(90) elevationDeg: number;
+}
+
+export class OpeningDto {
+  @IsNumber() @Min(0) @Max(360) fromDeg: number;
+  @IsNumber() @Min(0) @Max(360) toDeg: number;
+  @IsNumber() @Min(0) @Max(90) topElevationDeg: number;
+}
+
+export class ShelterDto {
+  @IsIn(['open', 'roofed', 'indoors']) kind: 'open' | 'roofed' | 'indoors';
+  @ValidateIf((shelter: ShelterDto) => shelter.kind === 'open')
+  @IsArray()
+  @ArrayMaxSize(72)
+  @ValidateNested({ each: true })
+  @Type(() => HorizonPointDto)
+  horizon?: HorizonPointDto[];
+  @ValidateIf((shelter: ShelterDto) => shelter.kind === 'roofed')
+  @IsArray()
+  @ArrayMaxSize(8)
+  @ValidateNested({ each: true })
+  @Type(() => OpeningDto)
+  openings?: OpeningDto[];
+}
+
+export class OpenSpanDto {
+  @IsInt() @Min(0) @Max(1439) openMinute: number;
+  @IsInt() @Min(1) @Max(1440) closeMinute: number;
+}
+
+export class WaterDto {
+  @IsString() @IsNotEmpty() @MaxLength(60) name: string;
+  @IsNumber() @Min(0) @Max(10_000) hardnessMgPerLitre: number;
+  @IsNumber() @Min(0) @Max(50_000) tdsMgPerLitre: number;
+  @IsNumber() @Min(0) @Max(60) tempC: number;
+  @IsIn(WATER_ORIGINS) origin: (typeof WATER_ORIGINS)[number];
+}
+
+export class OfferDto {
+  @ApiProperty({ enum: METHOD_IDS }) @IsIn(METHOD_IDS) methodId: string;
+  @IsInt() @Min(0) @Max(1_000_000) priceMinor: number;
+}
+
+export class CreatePlaceDto {
+  @IsString() @IsNotEmpty() @MaxLength(80) name: string;
+  @IsOptional() @IsString() @MaxLength(2000) notes: string = '';
+  @ApiProperty({ enum: PLACE_KINDS }) @IsIn(PLACE_KINDS) kind: PlaceKind;
+  @IsNumber() @Min(-90) @Max(90) latitudeDeg: number;
+  @IsNumber() @Min(-180) @Max(180) longitudeDeg: number;
+  @IsTimeZone() timeZone: string;
+  @IsObject() @ValidateNested() @Type(() => ClimateDto) climate: ClimateDto;
+  @IsObject() @ValidateNested() @Type(() => ShelterDto) shelter: ShelterDto;
+  @IsNumber() @Min(0) @Max(360) carHeadingDeg: number;
+  @IsBoolean() hasDrain: boolean;
+  @IsBoolean() hasLight: boolean;
+  @ApiProperty({ enum: TAPS }) @IsIn(TAPS) tap: Tap;
+  /** Monday first; null where closed. */
+  @ApiProperty({ type: [OpenSpanDto], nullable: true })
+  @IsArray()
+  @ArrayMinSize(7)
+  @ArrayMaxSize(7)
+  @ValidateNested({ each: true })
+  @Type(() => OpenSpanDto)
+  openHours: (OpenSpanDto | null)[];
+  @IsObject() @ValidateNested() @Type(() => WaterDto) washWater: WaterDto;
+  @ApiProperty({ type: WaterDto, nullable: true })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => WaterDto)
+  finalRinse: WaterDto | null = null;
+  @ApiProperty({ type: [OfferDto] })
+  @IsArray()
+  @ArrayMaxSize(20)
+  @ValidateNested({ each: true })
+  @Type(() => OfferDto)
+  methods: OfferDto[];
+  @IsNumber() @Min(0) @Max(600) travelMinutes: number;
+}
+
+export class UpdatePlaceDto extends PartialType(CreatePlaceDto, { skipNullProperties: false }) {}

@@ -1,0 +1,49 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { PlaceRecord } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { notFound } from '../errors/api-error.js';
+import type { CreatePlaceDto, UpdatePlaceDto } from './place.dto.js';
+import { newPlaceFields, placeFields } from './place-fields.js';
+import { PlacesRepository } from './places.repository.js';
+
+@Injectable()
+export class PlacesService {
+  constructor(
+    private readonly places: PlacesRepository,
+    private readonly clock: ClockService,
+  ) {}
+
+  list(): Promise<PlaceRecord[]> {
+    return this.places.list();
+  }
+
+  async read(id: string): Promise<PlaceRecord> {
+    const record = await this.places.find(id);
+    if (!record) throw notFound('place', id);
+    return record;
+  }
+
+  async create(dto: CreatePlaceDto): Promise<PlaceRecord> {
+    const record: PlaceRecord = { ...newPlaceFields(dto), id: randomUUID() };
+    await this.places.insert(record);
+    return record;
+  }
+
+  async update(id: string, dto: UpdatePlaceDto): Promise<PlaceRecord> {
+    const before = await this.read(id);
+    const change = placeFields(dto);
+    await this.places.update(id, change);
+    return { ...before, ...change };
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.read(id);
+    await this.places.setRemoved(id, this.clock.now());
+  }
+
+  async restore(id: string): Promise<PlaceRecord> {
+    if (!(await this.places.setRemoved(id, null))) throw notFound('place', id);
+    return this.read(id);
+  }
+}

@@ -1,0 +1,22 @@
+import { HARDNESS_DISPLAY_UNITS, TEMPERATURE_UNITS } from '@keen/core';
+import { PartialType } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import { IsIn, IsObject, IsOptional, IsTimeZone, Matches, ValidateNested } from 'class-validator';
+
+export class DisplayDto {
+  @IsIn(TEMPERATURE_UNITS) temperature: (typeof TEMPERATURE_UNITS)[number];
+  @IsIn(['ms', 'kmh', 'mph']) wind: 'ms' | 'kmh' | 'mph';
+  @IsIn(['km', 'mi']) distance: 'km' | 'mi';
+  @IsIn(HARDNESS_DISPLAY_UNITS) hardness: (typeof HARDNESS_DISPLAY_UNITS)[number];
+  @Matches(/^[A-Z]{3}$/, { message: 'currency must be three capital letters, such as CAD' }) currency: string;
+}
+
+export class PartialDisplayDto extends PartialType(DisplayDto) {}
+
+/** Only what is to change; limits and prices by their id, checked against their own ranges. */
+export class UpdateSettingsDto {
+  @IsOptional() @IsObject() limits?: Record<string, unknown>;
+  @IsOptional() @IsObject() prices?: Record<string, unknown>;
+  @IsOptional() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
+  @IsOptional() @IsTimeZone() timeZone?: string;
+}

@@ -1,0 +1,79 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  DEFAULT_DISPLAY,
+  DEFAULT_LIMITS,
+  DEFAULT_PRICES,
+  type DisplaySettings,
+  LIMITS,
+  PRICES,
+  type Settings,
+} from '@keen/core';
+import type { Database } from '../db/database.js';
+import { DATABASE } from '../db/database.module.js';
+import { settings } from '../db/schema.js';
+import { badField } from '../errors/api-error.js';
+import type { UpdateSettingsDto } from './settings.dto.js';
+
+interface Ranged {
+  readonly id: string;
+  readonly min: number;
+  readonly max: number;
+  readonly unit: string;
+}
+
+/** Numbers by id, each within its row's range. @throws 400 naming the field */
+function checkedNumbers(
+  group: string,
+  given: Record<string, unknown>,
+  rows: readonly Ranged[],
+): Record<string, number> {
+  return Object.fromEntries(
+    Object.entries(given).map(([id, value]) => {
+      const field = `${group}.${id}`;
+      const row = rows.find((candidate) => candidate.id === id);
+      if (!row) throw badField(field, `${field} is not a field here.`);
+      if (typeof value !== 'number' || !Number.isFinite(value) || value < row.min || value > row.max) {
+        throw badField(field, `${field} must be a number from ${row.min} to ${row.max} ${row.unit}.`);
+      }
+      return [id, value];
+    }),
+  );
+}
+
+@Injectable()
+export class SettingsService {
+  constructor(@Inject(DATABASE) private readonly db: Database) {}
+
+  async read(): Promise<Settings> {
+    const rows = await this.db.select().from(settings);
+    const stored = new Map(rows.map(({ key, value }) => [key, value]));
+    return {
+      limits: { ...DEFAULT_LIMITS, ...(stored.get('limits') as object | undefined) },
+      prices: { ...DEFAULT_PRICES, ...(stored.get('prices') as object | undefined) },
+      display: { ...DEFAULT_DISPLAY, ...(stored.get('display') as Partial<DisplaySettings> | undefined) },
+      timeZone:
+        (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+    };
+  }
+
+  async update(dto: UpdateSettingsDto): Promise<Settings> {
+    const before = await this.read();
+    const limits = { ...before.limits, ...checkedNumbers('limits', dto.limits ?? {}, LIMITS) };
+    const prices = { ...before.prices, ...checkedNumbers('prices', dto.prices ?? {}, PRICES) };
+    const display = { ...before.display, ...dto.display };
+    const timeZone = dto.timeZone ?? before.timeZone;
+    await this.store({ limits, prices, display, timeZone });
+    return this.read();
+  }
+
+  private async store(values: Settings): Promise<void> {
+    const writes = Object.entries(values).map(([key, value]: [string, unknown]) =>
+      this.db
+        .insert(settings)
+        .values({ key, value })
+        .onConflictDoUpdate({ target: settings.key, set: { value } }),
+    );
+    const [first, ...rest] = writes;
+    if (first) await this.db.batch([first, ...rest]);
+  }
+}

@@ -1,0 +1,44 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { VehicleRecord } from '@keen/core';
+import { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
+import { VehiclesService } from './vehicles.service.js';
+
+@ApiTags('vehicles')
+@Controller('vehicles')
+export class VehiclesController {
+  constructor(private readonly vehicles: VehiclesService) {}
+
+  @Get()
+  list(): Promise<VehicleRecord[]> {
+    return this.vehicles.list();
+  }
+
+  @Get(':id')
+  read(@Param('id') id: string): Promise<VehicleRecord> {
+    return this.vehicles.read(id);
+  }
+
+  @Post()
+  create(@Body() dto: CreateVehicleDto): Promise<VehicleRecord> {
+    return this.vehicles.create(dto);
+  }
+
+  @Patch(':id')
+  update(@Param('id') id: string, @Body() dto: UpdateVehicleDto): Promise<VehicleRecord> {
+    return this.vehicles.update(id, dto);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.vehicles.remove(id);
+  }
+
+  /** Brings back a vehicle that was taken away. */
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Param('id') id: string): Promise<VehicleRecord> {
+    return this.vehicles.restore(id);
+  }
+}

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { PlacesModule } from '../places/places.module.js';
+import { VehiclesController } from './vehicles.controller.js';
+import { VehiclesRepository } from './vehicles.repository.js';
+import { VehiclesService } from './vehicles.service.js';
+
+@Module({
+  imports: [PlacesModule],
+  controllers: [VehiclesController],
+  providers: [VehiclesService, VehiclesRepository],
+  exports: [VehiclesRepository, VehiclesService],
+})
+export class VehiclesModule {}

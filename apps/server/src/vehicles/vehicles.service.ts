@@ -1,0 +1,57 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { VehicleRecord } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, notFound } from '../errors/api-error.js';
+import { PlacesRepository } from '../places/places.repository.js';
+import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
+import { VehiclesRepository } from './vehicles.repository.js';
+
+@Injectable()
+export class VehiclesService {
+  constructor(
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
+    private readonly clock: ClockService,
+  ) {}
+
+  list(): Promise<VehicleRecord[]> {
+    return this.vehicles.list();
+  }
+
+  async read(id: string): Promise<VehicleRecord> {
+    const record = await this.vehicles.find(id);
+    if (!record) throw notFound('vehicle', id);
+    return record;
+  }
+
+  async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
+    await this.requirePlace(dto.standsAtPlaceId);
+    const record: VehicleRecord = { ...dto, id: randomUUID(), knownSinceMs: this.clock.now() };
+    await this.vehicles.insert(record);
+    return record;
+  }
+
+  async update(id: string, dto: UpdateVehicleDto): Promise<VehicleRecord> {
+    const before = await this.read(id);
+    await this.requirePlace(dto.standsAtPlaceId ?? null);
+    await this.vehicles.update(id, dto);
+    return { ...before, ...dto };
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.read(id);
+    await this.vehicles.setRemoved(id, this.clock.now());
+  }
+
+  async restore(id: string): Promise<VehicleRecord> {
+    if (!(await this.vehicles.setRemoved(id, null))) throw notFound('vehicle', id);
+    return this.read(id);
+  }
+
+  private async requirePlace(placeId: string | null): Promise<void> {
+    if (placeId !== null && !(await this.places.find(placeId))) {
+      throw badField('standsAtPlaceId', `standsAtPlaceId: there is no place ${placeId}.`);
+    }
+  }
+}

@@ -1,0 +1,17 @@
+import { Module } from '@nestjs/common';
+import { PlacesModule } from '../places/places.module.js';
+import { SettingsModule } from '../settings/settings.module.js';
+import { VehiclesModule } from '../vehicles/vehicles.module.js';
+import { WashLogModule } from '../washes/wash-log.module.js';
+import { WeatherModule } from '../weather/weather.module.js';
+import { EnginePool } from './engine-pool.js';
+import { VerdictsController } from './verdicts.controller.js';
+import { VerdictsService } from './verdicts.service.js';
+
+@Module({
+  imports: [VehiclesModule, PlacesModule, WeatherModule, SettingsModule, WashLogModule],
+  controllers: [VerdictsController],
+  providers: [VerdictsService, EnginePool],
+  exports: [VerdictsService],
+})
+export class VerdictsModule {}

@@ -1,0 +1,66 @@
+import { METHODS, type PanelId, SPOTS_FOUND, type SpotsFound } from '@keen/core';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+const PANELS = [
+  'roof',
+  'bonnet',
+  'boot',
+  'windscreen',
+  'left',
+  'right',
+  'front',
+  'rear',
+] as const satisfies readonly PanelId[];
+const METHOD_IDS = METHODS.map(({ id }) => id);
+const EARLIEST_MS = 946_684_800_000;
+const LATEST_MS = 4_102_444_800_000;
+
+export class PlanWashDto {
+  @IsString() @IsNotEmpty() vehicleId: string;
+  @IsString() @IsNotEmpty() placeId: string;
+  @IsIn(METHOD_IDS) methodId: string;
+  @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
+}
+
+export class MoveWashDto {
+  @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
+  @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
+  @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
+}
+
+export class FoundDto {
+  @IsArray() @ArrayMaxSize(8) @IsIn(PANELS, { each: true }) icePanels: PanelId[];
+  @IsIn(SPOTS_FOUND) spots: SpotsFound;
+  @IsString() @MaxLength(500) leftovers: string;
+  @IsString() @MaxLength(2000) note: string;
+}
+
+/** A wash as it was done. */
+export class DoneWashDto {
+  @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
+  @IsNumber() @Min(1) @Max(1440) minutes: number;
+  @IsIn(METHOD_IDS) methodId: string;
+  @IsOptional() @IsInt() @Min(0) @Max(1_000_000) costMinor: number | null = null;
+  @IsObject() @ValidateNested() @Type(() => FoundDto) found: FoundDto;
+}
+
+/** A wash that was done without having been planned. */
+export class LogWashDto extends DoneWashDto {
+  @IsString() @IsNotEmpty() vehicleId: string;
+  @IsString() @IsNotEmpty() placeId: string;
+}

@@ -1,0 +1,67 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { WASH_STATUSES, type WashRecord, type WashStatus } from '@keen/core';
+import { IsIn, IsOptional, IsString } from 'class-validator';
+import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
+import { WashesService } from './washes.service.js';
+
+export class WashFilterDto {
+  @IsOptional() @IsString() vehicleId?: string;
+  @IsOptional() @IsIn(WASH_STATUSES) status?: WashStatus;
+}
+
+@ApiTags('washes')
+@Controller('washes')
+export class WashesController {
+  constructor(private readonly washes: WashesService) {}
+
+  @Get()
+  list(@Query() filter: WashFilterDto): Promise<WashRecord[]> {
+    return this.washes.list(filter);
+  }
+
+  @Get(':id')
+  read(@Param('id') id: string): Promise<WashRecord> {
+    return this.washes.read(id);
+  }
+
+  @Post()
+  plan(@Body() dto: PlanWashDto): Promise<WashRecord> {
+    return this.washes.plan(dto);
+  }
+
+  /** Logs a wash that was not planned. */
+  @Post('done')
+  log(@Body() dto: LogWashDto): Promise<WashRecord> {
+    return this.washes.log(dto);
+  }
+
+  @Patch(':id')
+  move(@Param('id') id: string, @Body() dto: MoveWashDto): Promise<WashRecord> {
+    return this.washes.move(id, dto);
+  }
+
+  @Post(':id/done')
+  @HttpCode(200)
+  finish(@Param('id') id: string, @Body() dto: DoneWashDto): Promise<WashRecord> {
+    return this.washes.finish(id, dto);
+  }
+
+  @Post(':id/reopen')
+  @HttpCode(200)
+  reopen(@Param('id') id: string): Promise<WashRecord> {
+    return this.washes.reopen(id);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.washes.remove(id);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Param('id') id: string): Promise<WashRecord> {
+    return this.washes.restore(id);
+  }
+}

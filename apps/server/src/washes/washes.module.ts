@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { PlacesModule } from '../places/places.module.js';
+import { VehiclesModule } from '../vehicles/vehicles.module.js';
+import { VerdictsModule } from '../verdicts/verdicts.module.js';
+import { WashLogModule } from './wash-log.module.js';
+import { WashesController } from './washes.controller.js';
+import { WashesService } from './washes.service.js';
+
+@Module({
+  imports: [WashLogModule, VehiclesModule, PlacesModule, VerdictsModule],
+  controllers: [WashesController],
+  providers: [WashesService],
+})
+export class WashesModule {}

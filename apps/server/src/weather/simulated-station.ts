@@ -1,0 +1,47 @@
+import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, startOfHourMs, type WeatherHour } from '@keen/core';
+import type { ForecastRun, WeatherSource } from './weather-source.js';
+
+const HOURS_BETWEEN_RUNS = 6;
+const FORECAST_HOURS = 240;
+const MEMBERS = 20;
+
+/** A stand-in for a weather service: one made-up winter by its seed, the same for everyone who asks. */
+export class SimulatedStation implements WeatherSource {
+  readonly name = 'simulated station';
+
+  /**
+   * @param seed of the winter
+   * @param seasonStartMs first hour that the station measured
+   */
+  constructor(
+    private readonly seed: number,
+    private readonly seasonStartMs: number,
+  ) {}
+
+  observed(fromMs: number, toMs: number): Promise<WeatherHour[]> {
+    const hourCount = Math.max(0, Math.floor((toMs - this.seasonStartMs) / MS_PER_HOUR));
+    const season = simulateWeather({
+      climate: COLD_LAKE_PORT,
+      seed: this.seed,
+      fromMs: this.seasonStartMs,
+      hourCount,
+    });
+    return Promise.resolve(season.filter(({ atMs }) => atMs >= fromMs));
+  }
+
+  async newestForecast(atMs: number): Promise<ForecastRun> {
+    const issuedMs = Math.floor(atMs / (HOURS_BETWEEN_RUNS * MS_PER_HOUR)) * HOURS_BETWEEN_RUNS * MS_PER_HOUR;
+    const before = (await this.observed(issuedMs - MS_PER_HOUR, startOfHourMs(issuedMs))).at(-1);
+    const members = Array.from({ length: MEMBERS + 1 }, (_, index) =>
+      simulateWeather({
+        climate: COLD_LAKE_PORT,
+        seed: this.seed,
+        fromMs: issuedMs,
+        hourCount: FORECAST_HOURS,
+        member: { issuedMs, index },
+        startSnowDepthCm: before?.snowDepthCm ?? 0,
+      }),
+    );
+    return { issuedMs, source: this.name, members };
+  }
+}

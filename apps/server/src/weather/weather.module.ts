@@ -1,0 +1,23 @@
+import { Module } from '@nestjs/common';
+import { ClockService } from '../clock/clock.service.js';
+import { DEMO_SEED } from '../demo/scenario.js';
+import { SimulatedStation } from './simulated-station.js';
+import { WeatherController } from './weather.controller.js';
+import { WeatherRepository } from './weather.repository.js';
+import { seasonStartMs, WeatherService } from './weather.service.js';
+import { WEATHER_SOURCE } from './weather-source.js';
+
+@Module({
+  controllers: [WeatherController],
+  providers: [
+    WeatherService,
+    WeatherRepository,
+    {
+      provide: WEATHER_SOURCE,
+      inject: [ClockService],
+      useFactory: (clock: ClockService) => new SimulatedStation(DEMO_SEED, seasonStartMs(clock.now())),
+    },
+  ],
+  exports: [WeatherService],
+})
+export class WeatherModule {}

@@ -1,0 +1,25 @@
+import type { Prices } from '../plan/index.js';
+import type { Limits } from '../rules/index.js';
+
+export const TEMPERATURE_UNITS = ['C', 'F'] as const;
+export const HARDNESS_DISPLAY_UNITS = ['mgPerLitreCaCO3', 'gpg', 'dH', 'fH', 'clark', 'mmolPerLitre'] as const;
+
+/** How figures are shown; nothing else depends on it. */
+export interface DisplaySettings {
+  readonly temperature: (typeof TEMPERATURE_UNITS)[number];
+  readonly wind: 'ms' | 'kmh' | 'mph';
+  readonly distance: 'km' | 'mi';
+  readonly hardness: (typeof HARDNESS_DISPLAY_UNITS)[number];
+  /** ISO 4217. */
+  readonly currency: string;
+}
+
+export interface Settings {
+  readonly limits: Limits;
+  readonly prices: Prices;
+  readonly display: DisplaySettings;
+  /** The shop's clock on the wall. */
+  readonly timeZone: string;
+}
+
+export const DEFAULT_DISPLAY: DisplaySettings = { temperature: 'C', wind: 'kmh', distance: 'km', hardness: 'mgPerLitreCaCO3', currency: 'CAD' };
