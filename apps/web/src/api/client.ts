@@ -1,0 +1,51 @@
+/** One fault of a request, as the server words it. */
+export interface Fault {
+  readonly code: string;
+  readonly field: string | null;
+  readonly message: string;
+}
+
+/** The server's refusal: every fault, the first foremost. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly faults: readonly Fault[],
+  ) {
+    super(faults[0]?.message ?? `The server answered ${status}.`);
+    this.name = 'ApiError';
+  }
+
+  /** Messages by field, for a form. */
+  get byField(): Record<string, string> {
+    return Object.fromEntries(this.faults.flatMap(({ field, message }) => (field ? [[field, message]] : [])));
+  }
+}
+
+interface ErrorBody {
+  readonly error?: Fault & { readonly others?: readonly Fault[] };
+}
+
+async function errorOf(response: Response): Promise<ApiError> {
+  const body = (await response.json().catch(() => ({}))) as ErrorBody;
+  const { error } = body;
+  if (!error) return new ApiError(response.status, []);
+  const { others = [], ...first } = error;
+  return new ApiError(response.status, [first, ...others]);
+}
+
+/**
+ * Asks the server.
+ *
+ * @param path under /api
+ * @throws ApiError when it refuses; TypeError when it cannot be reached
+ */
+export async function ask<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
+  const { method = 'GET', body } = options;
+  const response = await fetch(`/api/${path}`, {
+    method,
+    headers: body === undefined ? {} : { 'content-type': 'application/json' },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  });
+  if (!response.ok) throw await errorOf(response);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}

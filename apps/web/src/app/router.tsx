@@ -1,0 +1,51 @@
+import { createBrowserRouter, type RouteObject } from 'react-router';
+import { MorningPage } from '../features/morning/morning-page.js';
+import { ErrorPage, NotFound } from './error-page.js';
+import { Frame } from './frame.js';
+
+const windows: RouteObject['lazy'] = async () => ({
+  Component: (await import('../features/windows/windows-page.js')).WindowsPage,
+});
+const salt: RouteObject['lazy'] = async () => ({
+  Component: (await import('../features/salt/salt-page.js')).SaltPage,
+});
+
+/** The morning is in the first load; every other view comes when it is opened. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Frame,
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, Component: MorningPage },
+      { path: 'windows/:vehicleId?', lazy: windows },
+      {
+        path: 'washes',
+        lazy: async () => ({ Component: (await import('../features/washes/washes-page.js')).WashesPage }),
+      },
+      { path: 'salt/:vehicleId?', lazy: salt },
+      {
+        path: 'vehicles',
+        lazy: async () => ({
+          Component: (await import('../features/vehicles/vehicles-page.js')).VehiclesPage,
+        }),
+      },
+      {
+        path: 'places',
+        lazy: async () => ({ Component: (await import('../features/places/places-page.js')).PlacesPage }),
+      },
+      {
+        path: 'desk/:name?',
+        lazy: async () => ({ Component: (await import('../features/desk/desk-page.js')).DeskPage }),
+      },
+      {
+        path: 'settings',
+        lazy: async () => ({
+          Component: (await import('../features/settings/settings-page.js')).SettingsPage,
+        }),
+      },
+      { path: '*', Component: NotFound },
+    ],
+  },
+]);

@@ -1,0 +1,151 @@
+import { CALCULATORS, schemasOf } from '@keen/core';
+
+export interface DeskField {
+  readonly name: string;
+  readonly unit: string;
+  readonly kind: 'number' | 'choice' | 'switch' | 'list' | 'text';
+  readonly choices: readonly string[];
+  readonly isOptional: boolean;
+}
+
+interface Property {
+  readonly type?: string;
+  readonly enum?: readonly string[];
+  readonly unit?: string;
+}
+
+interface ObjectSchema {
+  readonly properties?: Readonly<Record<string, Property>>;
+  readonly required?: readonly string[];
+}
+
+function kindOf({ type, enum: choices }: Property): DeskField['kind'] | null {
+  if (choices) return 'choice';
+  if (type === 'number' || type === 'integer') return 'number';
+  if (type === 'boolean') return 'switch';
+  if (type === 'array') return 'list';
+  return type === 'string' ? 'text' : null;
+}
+
+/** The fields of a sum as its own schema tells them; nested parts are left to the command line. */
+export function fieldsOf(name: string): DeskField[] {
+  const calculator = CALCULATORS.get(name);
+  if (!calculator) return [];
+  const { properties = {}, required = [] } = schemasOf(calculator).input as ObjectSchema;
+  return Object.entries(properties).flatMap(([field, property]) => {
+    const kind = kindOf(property);
+    return kind
+      ? [
+          {
+            name: field,
+            unit: property.unit ?? '',
+            kind,
+            choices: property.enum ?? [],
+            isOptional: !required.includes(field),
+          },
+        ]
+      : [];
+  });
+}
+
+/** Units of what comes out, by field. */
+export function outputUnits(name: string): Record<string, string> {
+  const calculator = CALCULATORS.get(name);
+  if (!calculator) return {};
+  const { properties = {} } = schemasOf(calculator).output as {
+    properties?: Record<string, Property & { anyOf?: readonly Property[] }>;
+  };
+  return Object.fromEntries(
+    Object.entries(properties).map(([field, property]) => [
+      field,
+      property.unit ?? property.anyOf?.find(({ unit }) => unit)?.unit ?? '',
+    ]),
+  );
+}
+
+export type DeskValues = Readonly<Record<string, string | boolean>>;
+
+/** What was typed as the sum's input: empty fields are left out. */
+export function inputFrom(fields: readonly DeskField[], values: DeskValues): Record<string, unknown> {
+  const entries = fields.flatMap((field): [string, unknown][] => {
+    const value = values[field.name];
+    if (field.kind === 'switch') return [[field.name, value === true]];
+    if (typeof value !== 'string' || value.trim() === '') return [];
+    if (field.kind === 'number') return [[field.name, Number(value)]];
+    if (field.kind === 'list')
+      return [
+        [
+          field.name,
+          value
+            .split(/[\s;]+/)
+            .filter((part) => part !== '')
+            .map(Number),
+        ],
+      ];
+    return [[field.name, value]];
+  });
+  return Object.fromEntries(entries);
+}
+
+/** "relHumidityFraction" as "Rel humidity fraction". */
+export function fieldLabel(name: string): string {
+  const words = name.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** A figure with as many digits as matter. */
+export function figureText(value: unknown): string {
+  if (value === null || value === undefined) return 'none';
+  if (typeof value === 'number')
+    return Number.isInteger(value) ? String(value) : String(Number(value.toPrecision(5)));
+  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map(figureText).join(', ');
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'string' ? value : JSON.stringify(value);
+}
+
+/** A worked example to start from. */
+export const EXAMPLES: Readonly<Record<string, DeskValues>> = {
+  'wind-chill': { airTempC: '-10', windKmh: '20' },
+  'humid-air': { airTempC: '-5', relHumidityFraction: '0.8' },
+  sun: { latitudeDeg: '46.5', longitudeDeg: '-84.3', at: '2026-01-14T12:00:00-05:00' },
+  'sun-on-panel': {
+    latitudeDeg: '46.5',
+    longitudeDeg: '-84.3',
+    at: '2026-01-14T12:00:00-05:00',
+    tiltDeg: '90',
+    panelAzimuthDeg: '180',
+    cloudFraction: '0.2',
+    albedoFraction: '0.6',
+  },
+  film: {
+    material: 'steel',
+    tiltDeg: '90',
+    absorptanceFraction: '0.93',
+    solarWm2: '0',
+    airTempC: '-5',
+    relHumidityFraction: '0.7',
+    airSpeedMetresPerSecond: '1.5',
+    skyTempC: '-15',
+    filmGramsPerM2: '60',
+    startTempC: '10',
+  },
+  brine: { agent: 'NaCl', massPercent: '10' },
+  deliquescence: { agent: 'NaCl', tempC: '-5' },
+  hardness: { value: '312', unit: 'mgPerLitreCaCO3' },
+  dilution: { totalMl: '1000', partsWater: '9', capMl: '15' },
+  'panel-impact': { panelPercent: '6', applicator: 'lance', bottleMl: '1000', outputLitresPerBottle: '10' },
+  'mix-water': { hotC: '60', coldC: '6', targetC: '38', litres: '10' },
+  'bucket-cooling': { litres: '10', startC: '45', ambientC: '-10', uaWattsPerK: '1.8', minutes: '30' },
+  swab: { deltaMicroSiemensPerCm: '10', volumeMl: '15', areaMm2: '1250' },
+  residue: { tdsMgPerLitre: '420', filmGramsPerM2: '60' },
+  'resin-life': { resinLitres: '5', capacityGramsPerLitre: '23', tdsMgPerLitre: '420', usedLitres: '100' },
+  meter: {
+    startPriceMinor: '300',
+    startSeconds: '240',
+    blockPriceMinor: '50',
+    blockSeconds: '30',
+    pausable: false,
+    stepSeconds: '120 90',
+    gapSeconds: '240',
+  },
+};

@@ -1,0 +1,71 @@
+import { Button } from '@mantine/core';
+import { ruleOf, type Window } from '@keen/core';
+import { useDisclosure } from '@mantine/hooks';
+import { Link } from 'react-router';
+import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
+import { useFormat } from '../../format/use-format.js';
+import { Glyph } from '../../parts/glyph.js';
+import { methodName } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
+import classes from './morning.module.css';
+import { dueText, nameOf } from './morning-view.js';
+import { Why } from './why.js';
+
+interface AnswerCardProps {
+  readonly answer: VehicleAnswer;
+  readonly best: Window;
+  readonly vehicleName: string;
+  readonly places: readonly PlaceRecord[] | undefined;
+  readonly onPlan: () => void;
+  readonly isPlanning: boolean;
+}
+
+/** One car's answer: when, where, how, the reason; and on request why. */
+export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning }: AnswerCardProps) {
+  const format = useFormat();
+  const [opened, { toggle }] = useDisclosure(false);
+  const whyId = `why-${answer.vehicleId}`;
+  return (
+    <article className={classes.card} data-verdict={best.verdict} aria-label={vehicleName}>
+      <div>
+        <div className={`${classes.hour} figure`}>{format.time(best.startMs)}</div>
+        <div className={`${classes.span} figure`}>to {format.time(best.endMs)}</div>
+      </div>
+      <div className={classes.what}>
+        <h3>{vehicleName}</h3>
+        <p className={classes.how}>
+          {nameOf(places, best.placeId)}, {methodName(best.methodId)}
+          <span className="muted">
+            {' '}
+            · {dueText(answer.due.daysLate)} · soil grade {answer.soilGrade} (estimated)
+          </span>
+        </p>
+        <p className={classes.verdict}>
+          <Glyph glyph={ruleOf(best.limiting.ruleId).glyph} size={18} />
+          <span>
+            {verdictText(best.verdict, best.limiting, format)}
+            <span className="muted">
+              {' '}
+              · forecast
+              {best.blockedShare !== null && <>, fails in {format.share(best.blockedShare)} of members</>}
+            </span>
+          </span>
+        </p>
+      </div>
+      <div className={`${classes.acts} no-print`}>
+        <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
+          Plan it
+        </Button>
+        <Button variant="default" onClick={toggle} aria-expanded={opened} aria-controls={whyId}>
+          {opened ? 'Close' : 'Why'}
+        </Button>
+        <Button variant="default" component={Link} to={`/windows/${answer.vehicleId}`}>
+          Windows
+        </Button>
+      </div>
+      <div id={whyId} hidden={!opened} style={{ gridColumn: '1 / -1' }}>
+        {opened && <Why answer={answer} best={best} places={places} format={format} />}
+      </div>
+    </article>
+  );
+}

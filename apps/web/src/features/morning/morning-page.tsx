@@ -1,0 +1,118 @@
+import { Button } from '@mantine/core';
+import { Link } from 'react-router';
+import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
+import type { VehicleAnswer } from '../../api/types.js';
+import { useProgress } from '../../api/use-progress.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Page } from '../../parts/page.js';
+import { Empty, Failed, Loading } from '../../parts/states.js';
+import { AnswerCard } from './answer-card.js';
+import classes from './morning.module.css';
+import { dueText, groupAnswers, leadText, nameOf } from './morning-view.js';
+import { PlannedList } from './planned-list.js';
+import { SkyStrip } from './sky-strip.js';
+
+/** Which car, where, when, how and why: answered without a click. */
+export function MorningPage() {
+  const format = useFormat();
+  const { data: view, error, isPending, refetch } = useMorning();
+  const { data: vehicles } = useVehicles();
+  const { data: places } = usePlaces();
+  const { data: washes } = useWashes();
+  const progress = useProgress(isPending);
+  const plan = usePlanWash();
+  const { mutate: unplan } = useRemove('washes');
+
+  const planBest = ({ vehicleId, best }: VehicleAnswer): void => {
+    if (!best) return;
+    const { placeId, methodId, startMs } = best;
+    plan.mutate(
+      { vehicleId, placeId, methodId, startMs },
+      {
+        onSuccess: (wash) =>
+          noticeWithUndo(`${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}.`, () =>
+            unplan(wash.id),
+          ),
+        onError: noticeOfFailure,
+      },
+    );
+  };
+
+  if (isPending)
+    return (
+      <Page title="This morning">
+        <Loading what="Working out every car, place and hour" progress={progress} />
+      </Page>
+    );
+  if (error)
+    return (
+      <Page title="This morning">
+        <Failed error={error} onRetry={() => void refetch()} />
+      </Page>
+    );
+
+  const { days, noWindow, notDue } = groupAnswers(view, format);
+  return (
+    <Page title="This morning" lead={leadText(days, format.dayKey(view.nowMs))}>
+      <SkyStrip />
+      {vehicles?.length === 0 && (
+        <Empty title="No vehicles yet">
+          <span>Add a vehicle and a place to wash it, and the answer stands here.</span>
+          <Button component={Link} to="/vehicles">
+            Add a vehicle
+          </Button>
+        </Empty>
+      )}
+      <PlannedList washes={washes ?? []} vehicles={vehicles} places={places} nowMs={view.nowMs} />
+      {days.map(({ key, title, answers }) => (
+        <section key={key} className={classes.group}>
+          <h2>{title}</h2>
+          {answers.map(
+            (answer) =>
+              answer.best && (
+                <AnswerCard
+                  key={answer.vehicleId}
+                  answer={answer}
+                  best={answer.best}
+                  vehicleName={nameOf(vehicles, answer.vehicleId)}
+                  places={places}
+                  onPlan={() => planBest(answer)}
+                  isPlanning={plan.isPending && plan.variables.vehicleId === answer.vehicleId}
+                />
+              ),
+          )}
+        </section>
+      ))}
+      {noWindow.length > 0 && (
+        <section className={classes.group}>
+          <h2>Due, but nothing goes this week</h2>
+          <ul className={classes.rest}>
+            {noWindow.map(({ vehicleId, due }) => (
+              <li key={vehicleId}>
+                <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>,{' '}
+                {dueText(due.daysLate)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {notDue.length > 0 && (
+        <section className={classes.group}>
+          <h2>Not due yet</h2>
+          <ul className={classes.rest}>
+            {notDue.map(({ vehicleId, due, soilGrade }) => (
+              <li key={vehicleId}>
+                <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>
+                <br />
+                <span className="muted">
+                  {dueText(due.daysLate)}, soil grade {soilGrade} (estimated)
+                </span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,63 @@
+import type { MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+
+export interface Group {
+  readonly key: string;
+  readonly title: string;
+  readonly answers: readonly VehicleAnswer[];
+}
+
+/** The answers by day of their window: today first; then what has no window; then what is not due. */
+export function groupAnswers(
+  view: MorningView,
+  format: Format,
+): { days: Group[]; noWindow: VehicleAnswer[]; notDue: VehicleAnswer[] } {
+  const today = format.dayKey(view.nowMs);
+  const tomorrow = format.dayKey(view.nowMs + 86_400_000);
+  const byDay = new Map<string, VehicleAnswer[]>();
+  const withWindow = view.answers.filter((answer) => answer.best !== null);
+  const sorted = [...withWindow].sort((a, b) => (a.best?.startMs ?? 0) - (b.best?.startMs ?? 0));
+  for (const answer of sorted) {
+    const key = format.dayKey(answer.best?.startMs ?? 0);
+    byDay.set(key, [...(byDay.get(key) ?? []), answer]);
+  }
+  const titleOf = (key: string, answers: readonly VehicleAnswer[]): string => {
+    const day = format.day(answers[0]?.best?.startMs ?? 0);
+    if (key === today) return `Today, ${day}`;
+    return key === tomorrow ? `Tomorrow, ${day}` : day;
+  };
+  return {
+    days: [...byDay].map(([key, answers]) => ({ key, title: titleOf(key, answers), answers })),
+    noWindow: view.answers.filter((answer) => answer.standing === 'no-window'),
+    notDue: view.answers.filter((answer) => answer.standing === 'not-due'),
+  };
+}
+
+const rounded = (days: number): number => Math.round(Math.abs(days));
+
+/** "3 days late", "due today", "due in 4 days". */
+export function dueText(daysLate: number): string {
+  const days = rounded(daysLate);
+  if (days === 0) return 'due today';
+  const count = `${days} ${days === 1 ? 'day' : 'days'}`;
+  return daysLate > 0 ? `${count} late` : `due in ${count}`;
+}
+
+/** The lead of the page: how many washes the day asks for. */
+export function leadText(days: readonly Group[], todayKey: string): string {
+  const today = days.find(({ key }) => key === todayKey)?.answers.length ?? 0;
+  if (today === 0) return 'Nothing to wash today.';
+  return today === 1 ? 'One car to wash today.' : `${today} cars to wash today, one after another.`;
+}
+
+/** Washes that are planned from now on, soonest first. */
+export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): WashRecord[] =>
+  washes
+    .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs)
+    .sort((a, b) => a.startMs - b.startMs);
+
+/** Name of a record by id, or its id while it is not known. */
+export const nameOf = (
+  records: readonly Pick<VehicleRecord, 'id' | 'name'>[] | undefined,
+  id: string,
+): string => records?.find((record) => record.id === id)?.name ?? id;

@@ -1,0 +1,51 @@
+import { Button } from '@mantine/core';
+import { Link } from 'react-router';
+import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
+import { useFormat } from '../../format/use-format.js';
+import { methodName } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
+import classes from './morning.module.css';
+import { nameOf, plannedAhead } from './morning-view.js';
+
+interface PlannedListProps {
+  readonly washes: readonly WashRecord[];
+  readonly vehicles: readonly VehicleRecord[] | undefined;
+  readonly places: readonly PlaceRecord[] | undefined;
+  readonly nowMs: number;
+}
+
+/** What is planned already, soonest first. */
+export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProps) {
+  const format = useFormat();
+  const planned = plannedAhead(washes, nowMs);
+  if (planned.length === 0) return null;
+  return (
+    <section className={classes.group}>
+      <h2>Planned</h2>
+      {planned.map((wash) => (
+        <article key={wash.id} className={`${classes.card} ${classes.planned}`}>
+          <div>
+            <div className={`${classes.hour} figure`}>{format.time(wash.startMs)}</div>
+            <div className={`${classes.span} figure`}>{format.dayShort(wash.startMs)}</div>
+          </div>
+          <div className={classes.what}>
+            <h3>{nameOf(vehicles, wash.vehicleId)}</h3>
+            <p className={classes.how}>
+              {nameOf(places, wash.placeId)}, {methodName(wash.methodId)}
+            </p>
+            {wash.predicted && (
+              <p className="muted">
+                When planned: {verdictText(wash.predicted.verdict, wash.predicted.limiting, format)}
+              </p>
+            )}
+          </div>
+          <div className={`${classes.acts} no-print`}>
+            <Button variant="default" component={Link} to="/washes">
+              Washes
+            </Button>
+          </div>
+        </article>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,228 @@
+import { Checkbox, Group, Select, Textarea, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import { useSavePlace } from '../../api/queries.js';
+import type { PlaceRecord } from '../../api/types.js';
+import { useDraft } from '../../parts/drafts.js';
+import { FormDrawer } from '../../parts/form-drawer.js';
+import { NumberField } from '../../parts/number-field.js';
+import { methodName, optionsOf, PLACE_KIND_NAMES, TAP_NAMES } from '../../words/names.js';
+import {
+  DEFAULT_WATER,
+  draftOf,
+  KIND_FACTS,
+  newPlace,
+  type PlaceDraft,
+  type PlaceErrors,
+  placeErrors,
+  placeFrom,
+} from './place-form.js';
+import { HorizonFields, HoursFields, OpeningFields, WaterFields } from './place-parts.js';
+
+interface PlaceDrawerProps {
+  /** null: a new one. */
+  readonly place: PlaceRecord | null;
+  /** Another place of the shop, for a first guess of where the new one is. */
+  readonly near: PlaceRecord | undefined;
+  readonly timeZone: string;
+  readonly currency: string;
+  readonly onClose: () => void;
+}
+
+const ZONES = Intl.supportedValuesOf('timeZone');
+
+/** Adding or editing a place and its waters. */
+export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceDrawerProps) {
+  const initial = place ? draftOf(place) : newPlace(timeZone, near);
+  const { value: draft, set, forget } = useDraft<PlaceDraft>(`place-${place?.id ?? 'new'}`, initial);
+  const [errors, setErrors] = useState<PlaceErrors>({});
+  const [failure, setFailure] = useState<string | null>(null);
+  const save = useSavePlace();
+  const facts = KIND_FACTS[draft.kind];
+  const submit = (): void => {
+    const found = placeErrors(draft);
+    setErrors(found);
+    setFailure(Object.keys(found).length > 0 ? 'Some fields need another look.' : null);
+    if (Object.keys(found).length > 0) return;
+    save.mutate(
+      { id: place?.id, ...placeFrom(draft) },
+      {
+        onSuccess: () => {
+          forget();
+          onClose();
+        },
+        onError: (error) => {
+          if (error instanceof ApiError) setErrors(error.byField);
+          setFailure(
+            error instanceof ApiError
+              ? error.message
+              : 'The program does not answer. What you typed is kept; try again.',
+          );
+        },
+      },
+    );
+  };
+  const cancel = (): void => {
+    forget();
+    onClose();
+  };
+  return (
+    <FormDrawer
+      title={place ? `Edit ${place.name}` : 'Add a place'}
+      isSaving={save.isPending}
+      failure={failure}
+      onSave={submit}
+      onCancel={cancel}
+      onClose={onClose}
+    >
+      <TextInput
+        label="Name"
+        value={draft.name}
+        maxLength={80}
+        onChange={(event) => set({ name: event.currentTarget.value })}
+        error={errors.name}
+        data-autofocus
+        required
+      />
+      <Group grow align="start">
+        <Select
+          label="Kind"
+          description={`Washed there: ${methodName(facts.methodId)}`}
+          data={optionsOf(PLACE_KIND_NAMES)}
+          value={draft.kind}
+          onChange={(kind) => kind && set({ kind })}
+          allowDeselect={false}
+        />
+        <NumberField
+          label="Price of a wash"
+          unit={currency}
+          hint="What the place or its supplies cost"
+          value={draft.priceMinor === null ? null : draft.priceMinor / 100}
+          onChange={(price) => set({ priceMinor: price === null ? null : Math.round(price * 100) })}
+          decimals={2}
+          error={errors.priceMinor}
+        />
+      </Group>
+      <Group grow align="start">
+        <NumberField
+          label="Latitude"
+          unit="° north"
+          value={draft.latitudeDeg}
+          onChange={(latitudeDeg) => set({ latitudeDeg })}
+          decimals={4}
+          error={errors.latitudeDeg}
+        />
+        <NumberField
+          label="Longitude"
+          unit="° east"
+          value={draft.longitudeDeg}
+          onChange={(longitudeDeg) => set({ longitudeDeg })}
+          decimals={4}
+          error={errors.longitudeDeg}
+        />
+        <Select
+          label="Time zone"
+          data={ZONES}
+          searchable
+          value={draft.timeZone}
+          onChange={(zone) => zone && set({ timeZone: zone })}
+          allowDeselect={false}
+          error={errors.timeZone}
+        />
+      </Group>
+      <Group grow align="start">
+        <NumberField
+          label="Car's nose points"
+          unit="° from north"
+          value={draft.carHeadingDeg}
+          onChange={(carHeadingDeg) => set({ carHeadingDeg })}
+          decimals={0}
+          error={errors.carHeadingDeg}
+        />
+        <NumberField
+          label="Drive there"
+          unit="min"
+          value={draft.travelMinutes}
+          onChange={(travelMinutes) => set({ travelMinutes })}
+          decimals={0}
+          error={errors.travelMinutes}
+        />
+        {facts.climate === 'heated' && (
+          <NumberField
+            label="Kept at"
+            unit="°C"
+            value={draft.setpointC}
+            onChange={(setpointC) => set({ setpointC })}
+            error={errors.setpointC}
+          />
+        )}
+      </Group>
+      <Group>
+        <Checkbox
+          label="Floor drain"
+          checked={draft.hasDrain}
+          onChange={(event) => set({ hasDrain: event.currentTarget.checked })}
+        />
+        <Checkbox
+          label="Lamps"
+          checked={draft.hasLight}
+          onChange={(event) => set({ hasLight: event.currentTarget.checked })}
+        />
+        <Select
+          aria-label="Tap"
+          data={optionsOf(TAP_NAMES).map((option) => ({
+            ...option,
+            label: `Tap: ${option.label.toLowerCase()}`,
+          }))}
+          value={draft.tap}
+          onChange={(tap) => tap && set({ tap })}
+          allowDeselect={false}
+          w={260}
+        />
+      </Group>
+      <WaterFields
+        legend="Wash water"
+        prefix="washWater"
+        water={draft.washWater}
+        errors={errors}
+        onChange={(washWater) => set({ washWater })}
+      />
+      <Checkbox
+        label="There is another last rinse (softened, filtered or demineralised)"
+        checked={draft.finalRinse !== null}
+        onChange={(event) =>
+          set({
+            finalRinse: event.currentTarget.checked
+              ? { ...DEFAULT_WATER, name: 'Last rinse', tdsMgPerLitre: 20, hardnessMgPerLitre: 5 }
+              : null,
+          })
+        }
+      />
+      {draft.finalRinse && (
+        <WaterFields
+          legend="Last rinse"
+          prefix="finalRinse"
+          water={draft.finalRinse}
+          errors={errors}
+          onChange={(finalRinse) => set({ finalRinse })}
+        />
+      )}
+      <HoursFields openHours={draft.openHours} errors={errors} onChange={(openHours) => set({ openHours })} />
+      {facts.shelter === 'open' && (
+        <HorizonFields rows={draft.horizon} onChange={(horizon) => set({ horizon })} />
+      )}
+      {facts.shelter === 'roofed' && (
+        <OpeningFields rows={draft.openings} onChange={(openings) => set({ openings })} />
+      )}
+      <Textarea
+        label="Notes"
+        description="What this place forbids, who to ask"
+        autosize
+        minRows={2}
+        value={draft.notes}
+        maxLength={2000}
+        onChange={(event) => set({ notes: event.currentTarget.value })}
+      />
+    </FormDrawer>
+  );
+}

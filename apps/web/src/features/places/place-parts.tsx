@@ -1,0 +1,228 @@
+import { Button, Checkbox, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
+import type { HorizonPoint, Opening, OpenSpan } from '@keen/core';
+import { NumberField } from '../../parts/number-field.js';
+import { clockOf, minutesOf, type PlaceErrors, type WaterDraft } from './place-form.js';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const ORIGINS = [
+  { value: 'measured', label: 'Measured' },
+  { value: 'estimated', label: 'Estimated' },
+  { value: 'default', label: 'Default' },
+];
+
+interface WaterFieldsProps {
+  readonly legend: string;
+  readonly prefix: string;
+  readonly water: WaterDraft;
+  readonly errors: PlaceErrors;
+  readonly onChange: (water: WaterDraft) => void;
+}
+
+/** One water of a place: what it leaves and how warm it comes. */
+export function WaterFields({ legend, prefix, water, errors, onChange }: WaterFieldsProps) {
+  const set = (change: Partial<WaterDraft>): void => onChange({ ...water, ...change });
+  return (
+    <Fieldset legend={legend}>
+      <Stack gap="xs">
+        <Group grow align="start">
+          <TextInput
+            label="Name"
+            value={water.name}
+            maxLength={60}
+            onChange={(event) => set({ name: event.currentTarget.value })}
+            error={errors[`${prefix}.name`]}
+          />
+          <Select
+            label="Origin"
+            data={ORIGINS}
+            value={water.origin}
+            onChange={(origin) => origin && set({ origin: origin as WaterDraft['origin'] })}
+            allowDeselect={false}
+          />
+        </Group>
+        <Group grow align="start">
+          <NumberField
+            label="Hardness"
+            unit="mg/L CaCO₃"
+            value={water.hardnessMgPerLitre}
+            onChange={(hardnessMgPerLitre) => set({ hardnessMgPerLitre })}
+            error={errors[`${prefix}.hardnessMgPerLitre`]}
+          />
+          <NumberField
+            label="Dissolved solids"
+            unit="mg/L"
+            value={water.tdsMgPerLitre}
+            onChange={(tdsMgPerLitre) => set({ tdsMgPerLitre })}
+            error={errors[`${prefix}.tdsMgPerLitre`]}
+          />
+          <NumberField
+            label="Comes at"
+            unit="°C"
+            value={water.tempC}
+            onChange={(tempC) => set({ tempC })}
+            error={errors[`${prefix}.tempC`]}
+          />
+        </Group>
+      </Stack>
+    </Fieldset>
+  );
+}
+
+interface HoursFieldsProps {
+  readonly openHours: readonly (OpenSpan | null)[];
+  readonly errors: PlaceErrors;
+  readonly onChange: (openHours: readonly (OpenSpan | null)[]) => void;
+}
+
+/** Opening by weekday. */
+export function HoursFields({ openHours, errors, onChange }: HoursFieldsProps) {
+  const setDay = (weekday: number, span: OpenSpan | null): void =>
+    onChange(openHours.map((old, i) => (i === weekday ? span : old)));
+  return (
+    <Fieldset legend="Open">
+      <Stack gap={6}>
+        {WEEKDAYS.map((name, weekday) => {
+          const span = openHours[weekday] ?? null;
+          const setTime = (field: keyof OpenSpan, text: string): void => {
+            const minutes = minutesOf(text);
+            if (span && minutes !== null)
+              setDay(weekday, {
+                ...span,
+                [field]: minutes === 0 && field === 'closeMinute' ? 1440 : minutes,
+              });
+          };
+          return (
+            <Group key={name} wrap="nowrap" align="center">
+              <Checkbox
+                w={130}
+                label={name}
+                checked={span !== null}
+                onChange={(event) =>
+                  setDay(weekday, event.currentTarget.checked ? { openMinute: 420, closeMinute: 1260 } : null)
+                }
+              />
+              {span ? (
+                <>
+                  <TextInput
+                    type="time"
+                    aria-label={`${name}, opens`}
+                    value={clockOf(span.openMinute)}
+                    onChange={(event) => setTime('openMinute', event.currentTarget.value)}
+                  />
+                  <TextInput
+                    type="time"
+                    aria-label={`${name}, closes`}
+                    value={clockOf(span.closeMinute)}
+                    onChange={(event) => setTime('closeMinute', event.currentTarget.value)}
+                    error={errors[`openHours.${weekday}`]}
+                  />
+                </>
+              ) : (
+                <span className="muted">closed</span>
+              )}
+            </Group>
+          );
+        })}
+      </Stack>
+    </Fieldset>
+  );
+}
+
+interface Column<T> {
+  readonly field: keyof T & string;
+  readonly label: string;
+  readonly max: number;
+}
+
+interface RowsFieldsProps<T> {
+  readonly legend: string;
+  readonly hint: string;
+  readonly columns: readonly Column<T>[];
+  readonly rows: readonly T[];
+  readonly blank: T;
+  readonly onChange: (rows: readonly T[]) => void;
+}
+
+/** A short list of numbers in degrees: a horizon profile, or the open ends of a bay. */
+function RowsFields<T extends object>({ legend, hint, columns, rows, blank, onChange }: RowsFieldsProps<T>) {
+  return (
+    <Fieldset legend={legend}>
+      <p className="muted" style={{ margin: '0 0 0.4rem' }}>
+        {hint}
+      </p>
+      <Stack gap={6}>
+        {rows.map((row, i) => (
+          <Group key={i} wrap="nowrap" align="end">
+            {columns.map(({ field, label, max }) => (
+              <NumberField
+                key={field}
+                label={label}
+                unit="°"
+                min={0}
+                max={max}
+                decimals={0}
+                value={Number(row[field])}
+                onChange={(value) =>
+                  onChange(
+                    rows.map((old, at) =>
+                      at === i ? { ...old, [field]: Math.min(max, Math.max(0, value ?? 0)) } : old,
+                    ),
+                  )
+                }
+              />
+            ))}
+            <Button
+              variant="default"
+              onClick={() => onChange(rows.filter((_, at) => at !== i))}
+              aria-label={`Remove row ${i + 1}`}
+            >
+              Remove
+            </Button>
+          </Group>
+        ))}
+        <div>
+          <Button variant="default" size="compact-md" onClick={() => onChange([...rows, blank])}>
+            Add a row
+          </Button>
+        </div>
+      </Stack>
+    </Fieldset>
+  );
+}
+
+export function HorizonFields(props: {
+  readonly rows: readonly HorizonPoint[];
+  readonly onChange: (rows: readonly HorizonPoint[]) => void;
+}) {
+  return (
+    <RowsFields
+      {...props}
+      legend="What hides the sun"
+      hint="Below this height in this direction the sun is hidden. Directions run clockwise from north."
+      columns={[
+        { field: 'azimuthDeg', label: 'Direction', max: 360 },
+        { field: 'elevationDeg', label: 'Hidden below', max: 90 },
+      ]}
+      blank={{ azimuthDeg: 180, elevationDeg: 10 }}
+    />
+  );
+}
+
+export function OpeningFields(props: {
+  readonly rows: readonly Opening[];
+  readonly onChange: (rows: readonly Opening[]) => void;
+}) {
+  return (
+    <RowsFields
+      {...props}
+      legend="Open ends"
+      hint="The arcs through which the sun comes in, clockwise from north, and how high they open as seen from the car."
+      columns={[
+        { field: 'fromDeg', label: 'From', max: 360 },
+        { field: 'toDeg', label: 'To', max: 360 },
+        { field: 'topElevationDeg', label: 'Opens up to', max: 90 },
+      ]}
+      blank={{ fromDeg: 120, toDeg: 160, topElevationDeg: 35 }}
+    />
+  );
+}

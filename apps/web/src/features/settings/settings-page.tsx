@@ -1,0 +1,161 @@
+import { Button, Select, TextInput } from '@mantine/core';
+import { LIMITS, PRICES } from '@keen/core';
+import { useState } from 'react';
+import { useClock, useSaveSettings, useSetClock, useSettings } from '../../api/queries.js';
+import type { Settings } from '../../api/types.js';
+import { HARDNESS_LABELS } from '../../format/format.js';
+import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure } from '../../parts/notices.js';
+import { Page } from '../../parts/page.js';
+import { Failed, Loading } from '../../parts/states.js';
+import { optionsOf } from '../../words/names.js';
+import { NumberRows } from './number-rows.js';
+import classes from './settings.module.css';
+
+const TEMPERATURES = { C: '°C', F: '°F' } as const;
+const WINDS = { ms: 'm/s', kmh: 'km/h', mph: 'mph' } as const;
+const DISTANCES = { km: 'km', mi: 'miles' } as const;
+const CURRENCIES = ['CAD', 'USD', 'EUR', 'GBP', 'NOK', 'SEK', 'DKK', 'CHF', 'PLN', 'JPY'];
+const ZONES = Intl.supportedValuesOf('timeZone');
+
+/** Units, limits and prices: what the program takes as given, and may be told otherwise. */
+export function SettingsPage() {
+  const { data: settings, error, isPending } = useSettings();
+  const save = useSaveSettings();
+  if (isPending)
+    return (
+      <Page title="Settings">
+        <Loading what="Fetching the settings" />
+      </Page>
+    );
+  if (error)
+    return (
+      <Page title="Settings">
+        <Failed error={error} />
+      </Page>
+    );
+  return (
+    <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
+      <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
+      <DemoClock />
+      <section className={classes.box}>
+        <h2>Limits that decide a verdict</h2>
+        <NumberRows
+          rows={LIMITS.map((row) => ({ ...row, origin: `${row.status}, ${row.source}` }))}
+          values={settings.limits}
+          onSave={(id, value) => save.mutateAsync({ limits: { [id]: value } })}
+        />
+      </section>
+      <section className={classes.box}>
+        <h2>What things are worth</h2>
+        <NumberRows
+          rows={PRICES.map((row) => ({ ...row, origin: 'judgement' }))}
+          values={settings.prices}
+          onSave={(id, value) => save.mutateAsync({ prices: { [id]: value } })}
+        />
+      </section>
+    </Page>
+  );
+}
+
+interface UnitsProps {
+  readonly settings: Settings;
+  readonly onSave: (change: { display?: Partial<Settings['display']>; timeZone?: string }) => void;
+}
+
+function Units({ settings, onSave }: UnitsProps) {
+  const { display } = settings;
+  return (
+    <section className={classes.box}>
+      <h2>Units and place on the clock</h2>
+      <div className={classes.fields}>
+        <Select
+          label="Temperature"
+          w={120}
+          data={optionsOf(TEMPERATURES)}
+          value={display.temperature}
+          onChange={(temperature) => temperature && onSave({ display: { temperature } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Wind"
+          w={120}
+          data={optionsOf(WINDS)}
+          value={display.wind}
+          onChange={(wind) => wind && onSave({ display: { wind } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Distance"
+          w={120}
+          data={optionsOf(DISTANCES)}
+          value={display.distance}
+          onChange={(distance) => distance && onSave({ display: { distance } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Hardness"
+          w={120}
+          data={optionsOf(HARDNESS_LABELS)}
+          value={display.hardness}
+          onChange={(hardness) => hardness && onSave({ display: { hardness } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Currency"
+          w={120}
+          data={CURRENCIES}
+          value={display.currency}
+          onChange={(currency) => currency && onSave({ display: { currency } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Time zone"
+          w={230}
+          searchable
+          data={ZONES}
+          value={settings.timeZone}
+          onChange={(timeZone) => timeZone && onSave({ timeZone })}
+          allowDeselect={false}
+        />
+      </div>
+    </section>
+  );
+}
+
+/** The demo's clock can be moved; the forecast moves with it. */
+function DemoClock() {
+  const format = useFormat();
+  const { data: clock } = useClock();
+  const setClock = useSetClock();
+  const [text, setText] = useState<string | null>(null);
+  if (!clock?.canBeSet) return null;
+  const shown = text ?? toLocalInput(clock.nowMs, format.timeZone);
+  const atMs = fromLocalInput(shown, format.timeZone);
+  return (
+    <section className={classes.box}>
+      <h2>The demo's clock</h2>
+      <div className={classes.fields}>
+        <TextInput
+          type="datetime-local"
+          label="It is now"
+          value={shown}
+          onChange={(event) => setText(event.currentTarget.value)}
+          error={atMs === null ? 'Give a date and a time.' : undefined}
+        />
+        <Button
+          variant="default"
+          disabled={atMs === null}
+          loading={setClock.isPending}
+          onClick={() =>
+            atMs !== null &&
+            setClock.mutate(atMs, { onSuccess: () => setText(null), onError: noticeOfFailure })
+          }
+        >
+          Move the clock
+        </Button>
+      </div>
+    </section>
+  );
+}

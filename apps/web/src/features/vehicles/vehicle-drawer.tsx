@@ -1,0 +1,204 @@
+import { Group, SegmentedControl, Select, Text, Textarea, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import { useSaveVehicle } from '../../api/queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useDraft } from '../../parts/drafts.js';
+import { FormDrawer } from '../../parts/form-drawer.js';
+import { NumberField } from '../../parts/number-field.js';
+import { BEHAVIOUR_NAMES, BODY_NAMES, optionsOf, PROTECTION_NAMES, TONE_NAMES } from '../../words/names.js';
+import {
+  draftOf,
+  NEW_VEHICLE,
+  type VehicleDraft,
+  type VehicleErrors,
+  vehicleErrors,
+  vehicleFrom,
+} from './vehicle-form.js';
+
+interface VehicleDrawerProps {
+  /** null: a new one. */
+  readonly vehicle: VehicleRecord | null;
+  readonly places: readonly PlaceRecord[];
+  readonly onClose: () => void;
+  readonly onSaved: (saved: VehicleRecord) => void;
+}
+
+/** Adding or editing a vehicle. */
+export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDrawerProps) {
+  const {
+    value: draft,
+    set,
+    forget,
+  } = useDraft<VehicleDraft>(`vehicle-${vehicle?.id ?? 'new'}`, vehicle ? draftOf(vehicle) : NEW_VEHICLE);
+  const [errors, setErrors] = useState<VehicleErrors>({});
+  const [failure, setFailure] = useState<string | null>(null);
+  const save = useSaveVehicle();
+  const submit = (): void => {
+    const found = vehicleErrors(draft);
+    setErrors(found);
+    setFailure(Object.keys(found).length > 0 ? 'Some fields need another look.' : null);
+    if (Object.keys(found).length > 0) return;
+    save.mutate(
+      { id: vehicle?.id, ...vehicleFrom(draft) },
+      {
+        onSuccess: (saved) => {
+          forget();
+          onSaved(saved);
+        },
+        onError: (error) => {
+          if (error instanceof ApiError) setErrors(error.byField);
+          setFailure(
+            error instanceof ApiError
+              ? error.message
+              : 'The program does not answer. What you typed is kept; try again.',
+          );
+        },
+      },
+    );
+  };
+  const cancel = (): void => {
+    forget();
+    onClose();
+  };
+  return (
+    <FormDrawer
+      title={vehicle ? `Edit ${vehicle.name}` : 'Add a vehicle'}
+      isSaving={save.isPending}
+      failure={failure}
+      onSave={submit}
+      onCancel={cancel}
+      onClose={onClose}
+    >
+      <TextInput
+        label="Name"
+        description="Colour and shape; no plate"
+        value={draft.name}
+        maxLength={80}
+        onChange={(event) => set({ name: event.currentTarget.value })}
+        error={errors.name}
+        data-autofocus
+        required
+      />
+      <Group grow>
+        <TextInput
+          label="Keeper"
+          value={draft.keeper}
+          maxLength={80}
+          onChange={(event) => set({ keeper: event.currentTarget.value })}
+        />
+        <TextInput
+          label="Colour"
+          value={draft.colourName}
+          maxLength={60}
+          onChange={(event) => set({ colourName: event.currentTarget.value })}
+        />
+      </Group>
+      <Group grow>
+        <Select
+          label="Shape"
+          data={optionsOf(BODY_NAMES)}
+          value={draft.bodyClass}
+          onChange={(value) => value && set({ bodyClass: value })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Paint"
+          description="Dark paint warms in the sun and shows spots"
+          data={optionsOf(TONE_NAMES)}
+          value={draft.paintTone}
+          onChange={(value) => value && set({ paintTone: value })}
+          allowDeselect={false}
+        />
+      </Group>
+      <Group grow align="end">
+        <Select
+          label="Protection"
+          data={optionsOf(PROTECTION_NAMES)}
+          value={draft.protection}
+          onChange={(value) => value && set({ protection: value })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Water on the paint"
+          data={optionsOf(BEHAVIOUR_NAMES)}
+          value={draft.waterBehaviour}
+          onChange={(value) => value && set({ waterBehaviour: value })}
+          allowDeselect={false}
+        />
+      </Group>
+      <div>
+        <Text size="sm" fw={500} id="material-label">
+          Body panels
+        </Text>
+        <SegmentedControl
+          aria-labelledby="material-label"
+          data={[
+            { value: 'steel', label: 'Steel' },
+            { value: 'aluminium', label: 'Aluminium' },
+          ]}
+          value={draft.bodyMaterial}
+          onChange={(value) => set({ bodyMaterial: value === 'aluminium' ? 'aluminium' : 'steel' })}
+        />
+      </div>
+      <Select
+        label="Stands at night"
+        description="A warm damp place lets salt work faster"
+        placeholder="In the street"
+        clearable
+        clearButtonProps={{ 'aria-label': 'In the street' }}
+        data={places.map(({ id, name }) => ({ value: id, label: name }))}
+        value={draft.standsAtPlaceId}
+        onChange={(standsAtPlaceId) => set({ standsAtPlaceId })}
+        error={errors.standsAtPlaceId}
+      />
+      <Group grow align="start">
+        <NumberField
+          label="Main road"
+          unit="km a day"
+          value={draft.mainRoadKm}
+          onChange={(mainRoadKm) => set({ mainRoadKm })}
+          min={0}
+          max={1500}
+          error={errors.mainRoadKm}
+        />
+        <NumberField
+          label="Town"
+          unit="km a day"
+          value={draft.townKm}
+          onChange={(townKm) => set({ townKm })}
+          min={0}
+          max={1500}
+          error={errors.townKm}
+        />
+        <NumberField
+          label="Bridge"
+          unit="km a day"
+          value={draft.bridgeKm}
+          onChange={(bridgeKm) => set({ bridgeKm })}
+          min={0}
+          max={1500}
+          error={errors.bridgeKm}
+        />
+      </Group>
+      <NumberField
+        label="Wanted at least every"
+        unit="days"
+        value={draft.cadenceDays}
+        onChange={(cadenceDays) => set({ cadenceDays })}
+        min={1}
+        max={365}
+        decimals={0}
+        error={errors.cadenceDays}
+      />
+      <Textarea
+        label="Notes"
+        autosize
+        minRows={2}
+        value={draft.notes}
+        maxLength={2000}
+        onChange={(event) => set({ notes: event.currentTarget.value })}
+      />
+    </FormDrawer>
+  );
+}

@@ -1,0 +1,59 @@
+import type { VehicleRecord } from '../../api/types.js';
+
+type Fields = Omit<VehicleRecord, 'id' | 'knownSinceMs' | 'driving' | 'cadenceDays'>;
+
+/** What is typed into the form of a vehicle. */
+export interface VehicleDraft extends Fields {
+  readonly mainRoadKm: number | null;
+  readonly townKm: number | null;
+  readonly bridgeKm: number | null;
+  readonly cadenceDays: number | null;
+}
+
+export const NEW_VEHICLE: VehicleDraft = {
+  name: '',
+  colourName: '',
+  keeper: '',
+  notes: '',
+  bodyClass: 'saloon',
+  paintTone: 'mid',
+  bodyMaterial: 'steel',
+  protection: 'bare',
+  waterBehaviour: 'flat',
+  standsAtPlaceId: null,
+  mainRoadKm: 20,
+  townKm: 10,
+  bridgeKm: 0,
+  cadenceDays: 14,
+};
+
+export function draftOf({ id: _id, knownSinceMs: _since, driving, ...fields }: VehicleRecord): VehicleDraft {
+  return { ...fields, ...driving };
+}
+
+export type VehicleErrors = Partial<Record<keyof VehicleDraft, string>>;
+
+const outside = (value: number | null, low: number, high: number): boolean =>
+  value === null || value < low || value > high;
+
+/** The form's faults by field. */
+export function vehicleErrors(draft: VehicleDraft): VehicleErrors {
+  const errors: VehicleErrors = {};
+  if (draft.name.trim() === '') errors.name = 'Give it a name: colour and shape will do.';
+  for (const field of ['mainRoadKm', 'townKm', 'bridgeKm'] as const) {
+    if (outside(draft[field], 0, 1500)) errors[field] = 'From 0 to 1500 km a day.';
+  }
+  if (outside(draft.cadenceDays, 1, 365)) errors.cadenceDays = 'From 1 to 365 days.';
+  return errors;
+}
+
+/** The form as the server takes it. Only for a form without faults. */
+export function vehicleFrom(draft: VehicleDraft): Omit<VehicleRecord, 'id' | 'knownSinceMs'> {
+  const { mainRoadKm, townKm, bridgeKm, cadenceDays, ...fields } = draft;
+  return {
+    ...fields,
+    name: fields.name.trim(),
+    driving: { mainRoadKm: mainRoadKm ?? 0, townKm: townKm ?? 0, bridgeKm: bridgeKm ?? 0 },
+    cadenceDays: cadenceDays ?? 14,
+  };
+}

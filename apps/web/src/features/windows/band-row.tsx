@@ -1,0 +1,75 @@
+import type { Band } from '@keen/core';
+import { memo } from 'react';
+import { Glyph } from '../../parts/glyph.js';
+import { verdictFill } from '../../parts/verdict-patterns.js';
+import { BAND_HEIGHT, CELL_WIDTH, cellOpacity, isInDoubt, runsOf } from './ribbon-view.js';
+import classes from './ribbon.module.css';
+
+interface BandRowProps {
+  readonly band: Band;
+  readonly y: number;
+  readonly onChoose: (hourIndex: number) => void;
+}
+
+const GLYPH_SIZE = 16;
+
+/** One place and method over the week. */
+export const BandRow = memo(function BandRow({ band, y, onChoose }: BandRowProps) {
+  return (
+    <g transform={`translate(0 ${y})`}>
+      {band.cells.map((cell, i) => (
+        <g key={cell.startMs} className={classes.cell} onClick={() => onChoose(i)}>
+          <rect
+            x={i * CELL_WIDTH}
+            width={CELL_WIDTH}
+            height={BAND_HEIGHT}
+            fill={verdictFill(cell.verdict)}
+            opacity={cellOpacity(cell)}
+          />
+          {isInDoubt(cell) && (
+            <rect
+              x={i * CELL_WIDTH}
+              width={CELL_WIDTH}
+              height={BAND_HEIGHT}
+              fill="url(#members-disagree)"
+              opacity={0.35 + 0.65 * (cell.blockedShare ?? 0)}
+            />
+          )}
+        </g>
+      ))}
+      {runsOf(band.cells).map(({ from, length, glyph }) => {
+        const middle = (from + length / 2) * CELL_WIDTH;
+        return length >= 1 ? (
+          <g key={from} pointerEvents="none" color="var(--kr-ink)">
+            <line
+              x1={from * CELL_WIDTH}
+              x2={from * CELL_WIDTH}
+              y1={0}
+              y2={BAND_HEIGHT}
+              stroke="var(--kr-panel)"
+              strokeWidth={2}
+            />
+            {length >= 2 && (
+              <>
+                <rect
+                  x={middle - 12}
+                  y={BAND_HEIGHT / 2 - 11}
+                  width={24}
+                  height={22}
+                  rx={5}
+                  fill="var(--kr-panel)"
+                  opacity={0.92}
+                />
+                <Glyph
+                  glyph={glyph}
+                  size={GLYPH_SIZE}
+                  at={{ x: middle - GLYPH_SIZE / 2, y: (BAND_HEIGHT - GLYPH_SIZE) / 2 }}
+                />
+              </>
+            )}
+          </g>
+        ) : null;
+      })}
+    </g>
+  );
+});

@@ -1,0 +1,98 @@
+import { Button } from '@mantine/core';
+import { type Finding, ruleOf } from '@keen/core';
+import { useCell } from '../../api/queries.js';
+import type { CellQuery, PlaceRecord } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+import { Glyph } from '../../parts/glyph.js';
+import { Failed } from '../../parts/states.js';
+import { VerdictSwatch } from '../../parts/verdict-patterns.js';
+import { findingText, marginText } from '../../words/finding-words.js';
+import { methodName, RULE_NAMES } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
+import type { Band } from '@keen/core';
+import classes from './reasons.module.css';
+
+interface ReasonsProps {
+  readonly vehicleId: string;
+  readonly band: Band;
+  readonly hourIndex: number;
+  readonly place: PlaceRecord | undefined;
+  readonly format: Format;
+  readonly onPlan: () => void;
+  readonly isPlanning: boolean;
+}
+
+const LEVEL_WORDS: Readonly<Record<Finding['level'], string>> = {
+  clear: 'clear',
+  condition: 'go if',
+  block: 'blocks',
+  unknown: 'not known',
+};
+
+/** The rule tells its own margin: how far from the limit, or nothing where it is not a matter of degree. */
+function FindingRow({ finding, format }: { readonly finding: Finding; readonly format: Format }) {
+  return (
+    <tr data-level={finding.level}>
+      <th scope="row">
+        <Glyph glyph={ruleOf(finding.ruleId).glyph} size={16} /> {RULE_NAMES[finding.ruleId]}
+      </th>
+      <td className={classes.level}>{LEVEL_WORDS[finding.level]}</td>
+      <td>{findingText(finding, format)}</td>
+      <td className="figure">
+        {finding.margin === null ? '' : marginText(finding.margin, finding.unit, format)}
+      </td>
+    </tr>
+  );
+}
+
+/** Everything about one start: the verdict, every rule with its margin, and the way to plan it. */
+export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isPlanning }: ReasonsProps) {
+  const cell = band.cells[hourIndex];
+  const query: CellQuery | null = cell
+    ? { vehicleId, placeId: band.placeId, methodId: band.methodId, startMs: cell.startMs }
+    : null;
+  const { data, error } = useCell(query);
+  if (!cell) return null;
+  return (
+    <section className={classes.panel} aria-label="Reasons">
+      <div className={classes.answer}>
+        <h2>{format.dayTime(cell.startMs)}</h2>
+        <div>
+          {place?.name}, {methodName(band.methodId)}
+        </div>
+        <p className={classes.verdict}>
+          <VerdictSwatch verdict={cell.verdict} />
+          <span>
+            {verdictText(cell.verdict, cell.limiting, format)}
+            {cell.untilMs !== null && <>. Next start that goes: {format.dayTime(cell.untilMs)}</>}
+          </span>
+        </p>
+        {cell.blockedShare !== null && (
+          <p className="muted">Fails in {format.share(cell.blockedShare)} of the forecast members.</p>
+        )}
+        <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
+          Plan this wash
+        </Button>
+      </div>
+      {error ? (
+        <Failed error={error} />
+      ) : (
+        <table className={classes.table}>
+          <thead>
+            <tr>
+              <th scope="col">Rule</th>
+              <th scope="col">Says</th>
+              <th scope="col">Because</th>
+              <th scope="col">Margin</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data?.judgement.findings.map((finding) => (
+              <FindingRow key={finding.ruleId} finding={finding} format={format} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}

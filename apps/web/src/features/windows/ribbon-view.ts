@@ -1,0 +1,137 @@
+import { type Band, type Cell, type RuleGlyph, ruleOf } from '@keen/core';
+import type { ForecastHour, WindowsView } from '../../api/types.js';
+
+export const CELL_WIDTH = 20;
+export const BAND_HEIGHT = 40;
+export const BAND_GAP = 6;
+export const SKY_HEIGHT = 112;
+export const DAY_HEIGHT = 22;
+
+export interface Point {
+  readonly bandIndex: number;
+  readonly hourIndex: number;
+}
+
+/** Bands that can ever go, and those that are refused for good although the place offers them. */
+export const openBands = (view: WindowsView): Band[] => view.bands.filter((band) => band.refusal === null);
+
+/** How solid a cell is drawn: faint at its limit, full at a comfortable distance. */
+export function cellOpacity(cell: Cell): number {
+  if (cell.verdict === 'no' || cell.verdict === 'wait' || cell.verdict === 'unknown') return 1;
+  return 0.5 + 0.5 * Math.min(1, Math.max(0, cell.limiting.comfort));
+}
+
+/** Members disagree: some go and some do not. */
+export const isInDoubt = ({ blockedShare }: Cell): boolean =>
+  blockedShare !== null && blockedShare > 0 && blockedShare < 1;
+
+export interface Run {
+  readonly from: number;
+  readonly length: number;
+  readonly glyph: RuleGlyph;
+}
+
+/** Stretches of a band with the same verdict and reason, so that each is marked once. */
+export function runsOf(cells: readonly Cell[]): Run[] {
+  const runs: Run[] = [];
+  let from = 0;
+  cells.forEach((cell, i) => {
+    const next = cells[i + 1];
+    const same = next?.verdict === cell.verdict && next.limiting.ruleId === cell.limiting.ruleId;
+    if (same) return;
+    runs.push({ from, length: i + 1 - from, glyph: ruleOf(cell.limiting.ruleId).glyph });
+    from = i + 1;
+  });
+  return runs;
+}
+
+/** Moves the chosen cell by a key; null where the key means nothing here. */
+export function moveByKey(key: string, at: Point, bands: readonly Band[]): Point | null {
+  const hours = bands[at.bandIndex]?.cells.length ?? 0;
+  const clampHour = (hourIndex: number): Point => ({
+    ...at,
+    hourIndex: Math.min(hours - 1, Math.max(0, hourIndex)),
+  });
+  switch (key) {
+    case 'ArrowRight':
+      return clampHour(at.hourIndex + 1);
+    case 'ArrowLeft':
+      return clampHour(at.hourIndex - 1);
+    case 'PageDown':
+      return clampHour(at.hourIndex + 24);
+    case 'PageUp':
+      return clampHour(at.hourIndex - 24);
+    case 'Home':
+      return clampHour(0);
+    case 'End':
+      return clampHour(hours - 1);
+    case 'ArrowDown':
+      return { ...at, bandIndex: Math.min(bands.length - 1, at.bandIndex + 1) };
+    case 'ArrowUp':
+      return { ...at, bandIndex: Math.max(0, at.bandIndex - 1) };
+    case 'n':
+      return nextGo(at, bands);
+    default:
+      return null;
+  }
+}
+
+/** The next start that goes in the same band; stays where there is none. */
+function nextGo(at: Point, bands: readonly Band[]): Point {
+  const cells = bands[at.bandIndex]?.cells ?? [];
+  const next = cells.findIndex(
+    ({ verdict }, i) => i > at.hourIndex && (verdict === 'go' || verdict === 'go-if'),
+  );
+  return next < 0 ? at : { ...at, hourIndex: next };
+}
+
+/** First start that goes, for the first look; the first cell where nothing does. */
+export function firstChoice(bands: readonly Band[], nowMs: number): Point {
+  let best: Point = { bandIndex: 0, hourIndex: 0 };
+  let bestMs = Infinity;
+  bands.forEach((band, bandIndex) => {
+    const hourIndex = band.cells.findIndex(({ verdict, startMs }) => verdict === 'go' && startMs >= nowMs);
+    const startMs = band.cells[hourIndex]?.startMs ?? Infinity;
+    if (startMs < bestMs) {
+      bestMs = startMs;
+      best = { bandIndex, hourIndex };
+    }
+  });
+  return best;
+}
+
+export interface TempScale {
+  readonly lowC: number;
+  readonly highC: number;
+  readonly y: (tempC: number) => number;
+}
+
+/** Scale of the temperature line: whole fives around the spread, 0 °C always inside. */
+export function tempScale(hours: readonly ForecastHour[]): TempScale {
+  const lows = hours.map(({ lowTempC, airTempC }) => Math.min(lowTempC, airTempC));
+  const highs = hours.map(({ highTempC, airTempC }) => Math.max(highTempC, airTempC));
+  const lowC = Math.floor(Math.min(-1, ...lows) / 5) * 5;
+  const highC = Math.ceil(Math.max(1, ...highs) / 5) * 5;
+  const usable = SKY_HEIGHT - 16;
+  return { lowC, highC, y: (tempC) => 8 + ((highC - tempC) / (highC - lowC)) * usable };
+}
+
+/** Points of a line through the middle of each hour. */
+export const linePoints = (values: readonly number[], y: (value: number) => number): string =>
+  values.map((value, i) => `${(i + 0.5) * CELL_WIDTH},${y(value).toFixed(1)}`).join(' ');
+
+/** The outline of the members' span. */
+export function spreadPoints(hours: readonly ForecastHour[], y: (tempC: number) => number): string {
+  const top = linePoints(
+    hours.map(({ highTempC }) => highTempC),
+    y,
+  );
+  const bottom = linePoints(
+    hours.map(({ lowTempC }) => lowTempC),
+    y,
+  )
+    .split(' ')
+    .reverse()
+    .join(' ');
+  return `${top} ${bottom}`;
+}

@@ -1,0 +1,148 @@
+import { type Band, ruleOf } from '@keen/core';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
+import type { ForecastHour, PlaceRecord, WindowsView } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+import { VerdictPatterns } from '../../parts/verdict-patterns.js';
+import { methodName } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
+import { BandRow } from './band-row.js';
+import {
+  BAND_GAP,
+  BAND_HEIGHT,
+  CELL_WIDTH,
+  DAY_HEIGHT,
+  moveByKey,
+  type Point,
+  SKY_HEIGHT,
+} from './ribbon-view.js';
+import classes from './ribbon.module.css';
+import { SkyRows } from './sky-rows.js';
+
+interface RibbonProps {
+  readonly view: WindowsView;
+  readonly bands: readonly Band[];
+  readonly hours: readonly ForecastHour[];
+  readonly places: readonly PlaceRecord[];
+  readonly chosen: Point;
+  readonly onChoose: (point: Point) => void;
+  readonly onPlan: () => void;
+  readonly format: Format;
+}
+
+const TOP = DAY_HEIGHT + SKY_HEIGHT + BAND_GAP;
+const bandY = (index: number): number => TOP + index * (BAND_HEIGHT + BAND_GAP);
+
+/** Keeps the chosen hour in sight. */
+function useChosenInView(hourIndex: number) {
+  const scroll = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const box = scroll.current;
+    if (!box) return;
+    const x = hourIndex * CELL_WIDTH;
+    if (x < box.scrollLeft + 40 || x > box.scrollLeft + box.clientWidth - 60) {
+      box.scrollLeft = Math.max(0, x - box.clientWidth / 3);
+    }
+  }, [hourIndex]);
+  return scroll;
+}
+
+/** Hours from left to right, one band for each place and method; the margin and its reason in every cell. */
+export function Ribbon({ view, bands, hours, places, chosen, onChoose, onPlan, format }: RibbonProps) {
+  const scroll = useChosenInView(chosen.hourIndex);
+  const cell = bands[chosen.bandIndex]?.cells[chosen.hourIndex];
+  const onKey = (event: KeyboardEvent): void => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    const next = moveByKey(event.key, chosen, bands);
+    if (next) {
+      event.preventDefault();
+      onChoose(next);
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      onPlan();
+    }
+  };
+  const height = bandY(bands.length);
+  const spoken = cell
+    ? `${placeName(places, bands[chosen.bandIndex])}, ${format.dayTime(cell.startMs)}: ${verdictText(cell.verdict, cell.limiting, format)} (${ruleOf(cell.limiting.ruleId).glyph})`
+    : '';
+  return (
+    <div className={classes.wrap}>
+      <div className={classes.labels} aria-hidden="true">
+        <div className={classes.label} style={{ height: TOP }}>
+          <strong>Air</strong>
+          <span>
+            line: control, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: 10–90 % of members;
+            dashes: freezing; bars: rain or snow
+          </span>
+        </div>
+        {bands.map((band) => (
+          <div
+            key={`${band.placeId} ${band.methodId}`}
+            className={classes.label}
+            style={{ height: BAND_HEIGHT + BAND_GAP }}
+          >
+            <strong>{placeName(places, band)}</strong>
+            <span>{methodName(band.methodId)}</span>
+          </div>
+        ))}
+      </div>
+      <div
+        ref={scroll}
+        className={classes.scroll}
+        role="application"
+        aria-roledescription="window ribbon"
+        tabIndex={0}
+        aria-label="Windows over the week. Arrow keys move between hours and places, n finds the next start that goes, Enter plans."
+        onKeyDown={onKey}
+      >
+        <svg
+          className={classes.drawing}
+          width={view.hourCount * CELL_WIDTH}
+          height={height}
+          aria-hidden="true"
+        >
+          <VerdictPatterns />
+          <SkyRows view={view} hours={hours} format={format} />
+          {bands.map((band, bandIndex) => (
+            <BandRow
+              key={`${band.placeId} ${band.methodId}`}
+              band={band}
+              y={bandY(bandIndex)}
+              onChoose={(hourIndex) => onChoose({ bandIndex, hourIndex })}
+            />
+          ))}
+          <rect
+            x={chosen.hourIndex * CELL_WIDTH - 1}
+            y={bandY(chosen.bandIndex) - 2}
+            width={CELL_WIDTH + 2}
+            height={BAND_HEIGHT + 4}
+            fill="none"
+            stroke="var(--kr-lamp-fill)"
+            strokeWidth={4}
+            pointerEvents="none"
+          />
+          <rect
+            x={chosen.hourIndex * CELL_WIDTH - 3}
+            y={bandY(chosen.bandIndex) - 4}
+            width={CELL_WIDTH + 6}
+            height={BAND_HEIGHT + 8}
+            fill="none"
+            stroke="var(--kr-ink)"
+            strokeWidth={1.5}
+            pointerEvents="none"
+          />
+        </svg>
+        <span
+          className="mantine-visually-hidden"
+          style={{ position: 'absolute', clipPath: 'inset(50%)', height: 1, width: 1, overflow: 'hidden' }}
+          aria-live="polite"
+        >
+          {spoken}
+        </span>
+      </div>
+    </div>
+  );
+}
+
+const placeName = (places: readonly PlaceRecord[], band: Band | undefined): string =>
+  places.find(({ id }) => id === band?.placeId)?.name ?? band?.placeId ?? '';

@@ -1,0 +1,189 @@
+import { Select } from '@mantine/core';
+import { type Band, ruleOf } from '@keen/core';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import {
+  useClock,
+  usePlaces,
+  usePlanWash,
+  useRemove,
+  useVehicles,
+  useWeather,
+  useWindows,
+} from '../../api/queries.js';
+import type { ForecastHour, PlaceRecord, VehicleRecord, WindowsView } from '../../api/types.js';
+import { useProgress } from '../../api/use-progress.js';
+import { useFormat } from '../../format/use-format.js';
+import { Glyph } from '../../parts/glyph.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Page } from '../../parts/page.js';
+import { Empty, Failed, Loading } from '../../parts/states.js';
+import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js';
+import { findingText } from '../../words/finding-words.js';
+import { methodName, VERDICT_WORDS } from '../../words/names.js';
+import { Reasons } from './reasons.js';
+import { firstChoice, openBands, type Point } from './ribbon-view.js';
+import { Ribbon } from './ribbon.js';
+import classes from './ribbon.module.css';
+
+/** When, where and how for one vehicle over the week. */
+export function WindowsPage() {
+  const { vehicleId: fromPath } = useParams();
+  const navigate = useNavigate();
+  const { data: vehicles } = useVehicles();
+  const vehicleId = fromPath ?? vehicles?.[0]?.id ?? '';
+  const { data: view, error, isPending, refetch } = useWindows(vehicleId);
+  const { data: places } = usePlaces();
+  const { data: weather } = useWeather();
+  const { data: clock } = useClock();
+  const progress = useProgress(isPending);
+  const vehicle = vehicles?.find(({ id }) => id === vehicleId);
+  const picker = (
+    <Select
+      label="Vehicle"
+      data={(vehicles ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+      value={vehicleId}
+      onChange={(id) => id && void navigate(`/windows/${id}`)}
+      allowDeselect={false}
+      searchable
+      w={230}
+    />
+  );
+  const ready = view && places && weather && clock;
+  return (
+    <Page
+      title="Windows"
+      lead={vehicle ? `${vehicle.name}: when, where and how, hour by hour.` : undefined}
+      actions={picker}
+    >
+      {vehicles?.length === 0 && (
+        <Empty title="No vehicles yet">Add a vehicle first; its windows stand here.</Empty>
+      )}
+      {error && <Failed error={error} onRetry={() => void refetch()} />}
+      {!error && !ready && vehicleId !== '' && <Loading what="Working out the week" progress={progress} />}
+      {ready && vehicle && (
+        <Week
+          key={vehicleId}
+          view={view}
+          vehicle={vehicle}
+          places={places}
+          hours={weather.ahead}
+          nowMs={clock.nowMs}
+        />
+      )}
+    </Page>
+  );
+}
+
+interface WeekProps {
+  readonly view: WindowsView;
+  readonly vehicle: VehicleRecord;
+  readonly places: readonly PlaceRecord[];
+  readonly hours: readonly ForecastHour[];
+  readonly nowMs: number;
+}
+
+function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
+  const format = useFormat();
+  const bands = useMemo(() => openBands(view), [view]);
+  const [chosen, setChosen] = useState<Point>(() => firstChoice(bands, nowMs));
+  const plan = usePlanWash();
+  const { mutate: unplan } = useRemove('washes');
+  const band = bands[chosen.bandIndex];
+  const cell = band?.cells[chosen.hourIndex];
+  const shown = hours.filter(({ atMs }) => atMs >= view.fromMs).slice(0, view.hourCount);
+  if (!band || !cell)
+    return <Empty title="No place can wash this vehicle">Add a place, or a method to a place.</Empty>;
+
+  const planCell = (): void => {
+    const { placeId, methodId } = band;
+    plan.mutate(
+      { vehicleId: vehicle.id, placeId, methodId, startMs: Math.max(cell.startMs, nowMs) },
+      {
+        onSuccess: (wash) =>
+          noticeWithUndo(`${vehicle.name} planned for ${format.dayTime(wash.startMs)}.`, () =>
+            unplan(wash.id),
+          ),
+        onError: noticeOfFailure,
+      },
+    );
+  };
+  return (
+    <>
+      <div>
+        <Ribbon
+          view={view}
+          bands={bands}
+          hours={shown}
+          places={places}
+          chosen={chosen}
+          onChoose={setChosen}
+          onPlan={planCell}
+          format={format}
+        />
+        <Legend />
+      </div>
+      <Reasons
+        vehicleId={vehicle.id}
+        band={band}
+        hourIndex={chosen.hourIndex}
+        place={places.find(({ id }) => id === band.placeId)}
+        format={format}
+        onPlan={planCell}
+        isPlanning={plan.isPending}
+      />
+      <Refused bands={view.bands} places={places} />
+    </>
+  );
+}
+
+function Legend() {
+  return (
+    <div className={classes.legend}>
+      {(['go', 'go-if', 'wait', 'no', 'unknown'] as const).map((verdict) => (
+        <span key={verdict}>
+          <VerdictSwatch verdict={verdict} /> {VERDICT_WORDS[verdict]}
+        </span>
+      ))}
+      <span>
+        <svg width={18} height={18} aria-hidden="true">
+          <VerdictPatterns />
+          <rect width={18} height={18} rx={3} fill="var(--kr-brine-soft)" />
+          <rect width={18} height={18} rx={3} fill="url(#members-disagree)" />
+        </svg>
+        Members disagree
+      </span>
+      <span className="muted">Paler: closer to its limit</span>
+    </div>
+  );
+}
+
+/** Places whose own offer is refused for good, with the reason. */
+function Refused({
+  bands,
+  places,
+}: {
+  readonly bands: readonly Band[];
+  readonly places: readonly PlaceRecord[];
+}) {
+  const format = useFormat();
+  const refused = bands.flatMap((band) => {
+    const place = places.find(({ id }) => id === band.placeId);
+    const offered = place?.methods.some(({ methodId }) => methodId === band.methodId);
+    return band.refusal && place && offered ? [{ band, place, refusal: band.refusal }] : [];
+  });
+  if (refused.length === 0) return null;
+  return (
+    <section>
+      <h2>Refused whatever the hour</h2>
+      <ul>
+        {refused.map(({ band, place, refusal }) => (
+          <li key={`${band.placeId} ${band.methodId}`}>
+            <Glyph glyph={ruleOf(refusal.ruleId).glyph} /> {place.name}, {methodName(band.methodId)}:{' '}
+            {findingText(refusal, format)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,93 @@
+import { type DisplaySettings, HARDNESS_UNITS } from '@keen/core';
+
+const KMH_PER_MS = 3.6;
+const MPH_PER_MS = 2.23694;
+const MILES_PER_KM = 0.621371;
+
+export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], string>> = {
+  mgPerLitreCaCO3: 'mg/L',
+  gpg: 'gpg',
+  dH: '°dH',
+  fH: '°fH',
+  clark: '°e',
+  mmolPerLitre: 'mmol/L',
+};
+
+/** Everything that is shown passes here: units, money, time and language of one user. */
+export interface Format {
+  readonly temp: (tempC: number) => string;
+  /** A difference of temperatures. */
+  readonly kelvin: (differenceK: number) => string;
+  readonly wind: (metresPerSecond: number) => string;
+  readonly km: (km: number) => string;
+  readonly hardness: (mgPerLitre: number) => string;
+  readonly money: (minor: number) => string;
+  readonly minutes: (minutes: number) => string;
+  readonly share: (fraction: number) => string;
+  readonly time: (atMs: number) => string;
+  readonly day: (atMs: number) => string;
+  readonly dayShort: (atMs: number) => string;
+  readonly dayTime: (atMs: number) => string;
+  /** Which local day an instant is on, for grouping. */
+  readonly dayKey: (atMs: number) => string;
+  readonly hourOfDay: (atMs: number) => number;
+  readonly display: DisplaySettings;
+  readonly timeZone: string;
+}
+
+const fixed = (value: number, digits: number): string => {
+  const text = value.toFixed(digits);
+  return (Number(text) === 0 ? text.replace('-', '') : text).replace('-', '−');
+};
+
+function windText(metresPerSecond: number, unit: DisplaySettings['wind']): string {
+  if (unit === 'ms') return `${fixed(metresPerSecond, 1)} m/s`;
+  return unit === 'kmh'
+    ? `${fixed(metresPerSecond * KMH_PER_MS, 0)} km/h`
+    : `${fixed(metresPerSecond * MPH_PER_MS, 0)} mph`;
+}
+
+function minutesText(minutes: number): string {
+  const size = Math.abs(minutes);
+  if (size < 10) return `${fixed(minutes, 1)} min`;
+  if (size < 180) return `${fixed(minutes, 0)} min`;
+  return size < 2880 ? `${fixed(minutes / 60, 1)} h` : `${fixed(minutes / 1440, 1)} d`;
+}
+
+/** Formatting for one user's settings. */
+export function makeFormat(display: DisplaySettings, timeZone: string, locale?: string): Format {
+  const inZone = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
+    new Intl.DateTimeFormat(locale, { ...options, timeZone });
+  const time = inZone({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const day = inZone({ weekday: 'long', day: 'numeric', month: 'long' });
+  const dayShort = inZone({ weekday: 'short', day: 'numeric', month: 'short' });
+  const key = new Intl.DateTimeFormat('en-CA', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  });
+  const hour = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' });
+  const money = new Intl.NumberFormat(locale, { style: 'currency', currency: display.currency });
+  const fahrenheit = display.temperature === 'F';
+  return {
+    temp: (tempC) => (fahrenheit ? `${fixed(tempC * 1.8 + 32, 0)} °F` : `${fixed(tempC, 1)} °C`),
+    kelvin: (differenceK) =>
+      fahrenheit ? `${fixed(differenceK * 1.8, 1)} °F` : `${fixed(differenceK, 1)} K`,
+    wind: (metresPerSecond) => windText(metresPerSecond, display.wind),
+    km: (km) => (display.distance === 'km' ? `${fixed(km, 0)} km` : `${fixed(km * MILES_PER_KM, 0)} mi`),
+    hardness: (mgPerLitre) =>
+      `${fixed(mgPerLitre / HARDNESS_UNITS[display.hardness], display.hardness === 'mgPerLitreCaCO3' ? 0 : 1)} ${HARDNESS_LABELS[display.hardness]}`,
+    money: (minor) => money.format(minor / 100).replace('-', '−'),
+    minutes: minutesText,
+    share: (fraction) => `${fixed(fraction * 100, 0)} %`,
+    time: (atMs) => time.format(atMs),
+    day: (atMs) => day.format(atMs),
+    dayShort: (atMs) => dayShort.format(atMs),
+    dayTime: (atMs) => `${dayShort.format(atMs)}, ${time.format(atMs)}`,
+    dayKey: (atMs) => key.format(atMs),
+    hourOfDay: (atMs) => Number(hour.format(atMs)),
+    display,
+    timeZone,
+  };
+}

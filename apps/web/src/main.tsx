@@ -1,0 +1,36 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/atkinson-hyperlegible-mono/wght.css';
+import '@mantine/core/styles.layer.css';
+import '@mantine/notifications/styles.layer.css';
+import '@mantine/spotlight/styles.layer.css';
+import './theme/global.css';
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { ApiError } from './api/client.js';
+import { router } from './app/router.js';
+import { theme } from './theme/theme.js';
+
+/** A refused request will be refused again; only a lost connection is worth another try. */
+const retry = (count: number, error: Error): boolean => !(error instanceof ApiError) && count < 2;
+
+const queryClient = new QueryClient({
+  defaultOptions: { queries: { retry, staleTime: 30_000, refetchOnWindowFocus: true } },
+});
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <MantineProvider theme={theme} defaultColorScheme="auto">
+        <QueryClientProvider client={queryClient}>
+          <Notifications position="bottom-left" limit={4} />
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </MantineProvider>
+    </StrictMode>,
+  );
+}

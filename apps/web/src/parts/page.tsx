@@ -1,0 +1,28 @@
+import { type ReactNode, useEffect } from 'react';
+import classes from './page.module.css';
+
+interface PageProps {
+  readonly title: string;
+  readonly lead?: ReactNode;
+  readonly actions?: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** A view: its title, what it is for, its actions and its content. */
+export function Page({ title, lead, actions, children }: PageProps) {
+  useEffect(() => {
+    document.title = `${title} · Keen Rinse`;
+  }, [title]);
+  return (
+    <div className={classes.page}>
+      <header className={classes.head}>
+        <div>
+          <h1>{title}</h1>
+          {lead && <p className={classes.lead}>{lead}</p>}
+        </div>
+        {actions && <div className={`${classes.actions} no-print`}>{actions}</div>}
+      </header>
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { ApiError } from '../api/client.js';
+import type { Progress } from '../api/use-progress.js';
+import classes from './states.module.css';
+
+/** Nothing is there yet, and what to do about it. */
+export function Empty({ title, children }: { readonly title: string; readonly children?: ReactNode }) {
+  return (
+    <section className={`${classes.state} ${classes.empty}`}>
+      <strong>{title}</strong>
+      {children}
+    </section>
+  );
+}
+
+/** Something is being worked out or fetched. */
+export function Loading({ what, progress }: { readonly what: string; readonly progress?: Progress | null }) {
+  const percent = progress ? Math.round(progress.share * 100) : null;
+  return (
+    <section className={classes.state} aria-live="polite" aria-busy="true">
+      <span>{percent === null ? `${what} …` : `${what} … ${percent} %`}</span>
+      <div
+        className={classes.bar}
+        role="progressbar"
+        aria-label={what}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        aria-valuenow={percent ?? undefined}
+      >
+        <span style={{ width: `${percent ?? 8}%` }} />
+      </div>
+    </section>
+  );
+}
+
+const explain = (error: Error): string =>
+  error instanceof ApiError
+    ? error.message
+    : 'The program does not answer. What you typed is kept here; see that it is running.';
+
+/** Something went wrong: what, what was kept, and another try. */
+export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {
+  return (
+    <section className={`${classes.state} ${classes.failed}`} role="alert">
+      <strong>That did not work</strong>
+      <span>{explain(error)}</span>
+      {onRetry && (
+        <Button variant="default" onClick={onRetry}>
+          Try again
+        </Button>
+      )}
+    </section>
+  );
+}

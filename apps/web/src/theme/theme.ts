@@ -1,0 +1,42 @@
+import { createTheme, type MantineColorsTuple } from '@mantine/core';
+
+/** Brine: the colour of what goes. */
+const brine: MantineColorsTuple = [
+  '#e3f4f3',
+  '#cfe9e8',
+  '#a3d5d3',
+  '#74c0bd',
+  '#4eaeab',
+  '#35a29f',
+  '#239c98',
+  '#0f8883',
+  '#00706c',
+  '#005a57',
+];
+/** Sodium lamp: the one colour for "act". */
+const lamp: MantineColorsTuple = [
+  '#fff3e0',
+  '#ffe5c2',
+  '#ffcc8f',
+  '#ffb454',
+  '#ffa32b',
+  '#f59211',
+  '#d97c05',
+  '#b46400',
+  '#8f4f00',
+  '#6b3a00',
+];
+
+export const theme = createTheme({
+  fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
+  fontFamilyMonospace: "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace",
+  headings: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif", fontWeight: '700' },
+  colors: { brine, lamp },
+  primaryColor: 'brine',
+  primaryShade: { light: 9, dark: 3 },
+  autoContrast: true,
+  luminanceThreshold: 0.32,
+  defaultRadius: 'sm',
+  cursorType: 'pointer',
+  respectReducedMotion: true,
+});
