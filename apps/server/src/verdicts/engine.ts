@@ -10,6 +10,8 @@ import {
   METHODS,
   MS_PER_HOUR,
   type Place,
+  type PlaceSite,
+  placeSites,
   ROAD_CLASSES,
   type RoadClass,
   type RoadHour,
@@ -60,6 +62,7 @@ const HEATED_EXAMPLE = { climate: { kind: 'heated', setpointC: 14 } } as const;
 /** The computation behind the verdicts: lives in the worker and keeps the grids that it has made. */
 export class Engine {
   private readonly grids = new Map<string, Band[]>();
+  private sites: { readonly key: string; readonly value: PlaceSite[] } | null = null;
   private surroundings: { readonly key: string; readonly value: Surroundings } | null = null;
 
   grid(
@@ -70,20 +73,24 @@ export class Engine {
     const key = JSON.stringify([vehicle, places, limits, weather.stamp]);
     const known = this.grids.get(key);
     if (known) return known;
+    const fromMs = weather.control[0]?.atMs ?? 0;
     const bands = verdictGrid(
-      {
-        vehicle,
-        places,
-        limits,
-        control: spanOf(weather, weather.control),
-        members: weather.members.map((member) => spanOf(weather, member)),
-        fromMs: weather.control[0]?.atMs ?? 0,
-        hourCount: GRID_HOURS,
-      },
+      { vehicle, limits, sites: this.sitesOf(job), fromMs, hourCount: GRID_HOURS },
       onProgress,
     );
     this.keep(key, bands);
     return bands;
+  }
+
+  /** Places under the forecast, once for all cars. */
+  private sitesOf({ places, weather }: Pick<GridJob, 'places' | 'weather'>): PlaceSite[] {
+    const key = JSON.stringify([places, weather.stamp]);
+    if (this.sites?.key === key) return this.sites.value;
+    const control = spanOf(weather, weather.control);
+    const members = weather.members.map((member) => spanOf(weather, member));
+    const value = placeSites(places, { control, members });
+    this.sites = { key, value };
+    return value;
   }
 
   private keep(key: string, bands: Band[]): void {

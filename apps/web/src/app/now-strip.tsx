@@ -11,7 +11,8 @@ export function NowStrip() {
   if (!clock) return null;
   return (
     <div className={classes.now}>
-      <span className="figure">{format.dayTime(clock.nowMs)}</span>
+      <span>{format.dayShort(clock.nowMs)}</span>
+      <span className="figure">{format.time(clock.nowMs)}</span>
       {hour && <span className="figure">{format.temp(hour.airTempC)}</span>}
     </div>
   );

@@ -65,7 +65,6 @@ function storeFor({ material, brine, filmGramsPerM2 }: FilmInput): WaterStore {
 
 /** The film at its start, ready to be stepped; filmGramsPerM2 counts brine, so its solids are taken off the water. */
 export function startFilm(input: FilmInput, stepScale = 1): FilmRun {
-  requireFilmInput(input);
   const waterShare = 1 - (input.brine?.massPercent ?? 0) / 100;
   return new FilmRun(storeFor(input), new PanelClimate(input), {
     waterKg: (input.filmGramsPerM2 / 1000) * waterShare,
@@ -89,7 +88,8 @@ const smallerOf = (a: number | null, b: number | null): number | null => {
  * @returns minutes to dry, minutes to first ice, lowest temperature, wet edge
  * Model: one lumped layer of panel and film in enthalpy form: sun, long wave, convection (Watmuff 1977), evaporation
  * and condensation (Chilton–Colburn), freezing at the brine's present freezing point, no supercooling.
- * @throws FieldError naming the field out of range
+ *
+ * Trusts its input: thousands of panels a second pass here. What comes from outside goes through `film`, which checks.
  */
 export function filmLife(input: FilmInput, options: FilmOptions = {}): FilmLife {
   const run = startFilm(input, options.stepScale);
@@ -110,8 +110,13 @@ export function filmLife(input: FilmInput, options: FilmOptions = {}): FilmLife 
 
 export interface FilmReport extends FilmLife, SteadyTemps {}
 
-/** The whole answer of the film sum: its life, and the steady temperatures of the panel dry and wet. */
+/**
+ * The whole answer of the film sum: its life, and the steady temperatures of the panel dry and wet.
+ *
+ * @throws FieldError naming the field out of range
+ */
 export function film(input: FilmInput): FilmReport {
+  requireFilmInput(input);
   if (input.brine) brineOf(input.brine.agent);
   if (input.filmGramsPerM2 <= 0) {
     throw new FieldError(

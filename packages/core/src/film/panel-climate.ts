@@ -59,10 +59,10 @@ export class PanelClimate {
 
   /** Heat into a panel at this temperature without evaporation, W/m². */
   dryHeatWm2(tempC: number): number {
-    const fourth = (tempC + ZERO_C_IN_K) ** 4;
+    const squared = (tempC + ZERO_C_IN_K) * (tempC + ZERO_C_IN_K);
     return (
       this.gainsWm2 -
-      PANEL_EMISSIVITY * STEFAN_BOLTZMANN * fourth -
+      PANEL_EMISSIVITY * STEFAN_BOLTZMANN * squared * squared -
       this.convectionWm2K * (tempC - this.airTempC) +
       this.backWm2K * (this.backTempC - tempC)
     );
@@ -70,10 +70,9 @@ export class PanelClimate {
 
   /** How fast that heat falls with temperature, W m⁻² K⁻¹. */
   dryConductanceWm2K(tempC: number): number {
+    const kelvin = tempC + ZERO_C_IN_K;
     return (
-      4 * PANEL_EMISSIVITY * STEFAN_BOLTZMANN * (tempC + ZERO_C_IN_K) ** 3 +
-      this.convectionWm2K +
-      this.backWm2K
+      4 * PANEL_EMISSIVITY * STEFAN_BOLTZMANN * kelvin * kelvin * kelvin + this.convectionWm2K + this.backWm2K
     );
   }
 

@@ -42,13 +42,13 @@ export function requireInRange(
   fields: Readonly<Record<string, number>>,
   limits: RangeLimits,
 ): void {
-  for (const [field, value] of Object.entries(fields)) {
-    if (!Number.isFinite(value) || value < limits.min || value > limits.max) {
-      throw new FieldError(
-        'out-of-range',
-        field,
-        `${owner}: ${field} is ${value}; allowed is ${limits.min} to ${limits.max} ${limits.unit}`,
-      );
-    }
+  for (const field in fields) {
+    const value = fields[field] ?? NaN;
+    if (value >= limits.min && value <= limits.max) continue;
+    throw new FieldError(
+      'out-of-range',
+      field,
+      `${owner}: ${field} is ${value}; allowed is ${limits.min} to ${limits.max} ${limits.unit}`,
+    );
   }
 }

@@ -2,7 +2,14 @@ import type { Prices } from '../plan/index.js';
 import type { Limits } from '../rules/index.js';
 
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
-export const HARDNESS_DISPLAY_UNITS = ['mgPerLitreCaCO3', 'gpg', 'dH', 'fH', 'clark', 'mmolPerLitre'] as const;
+export const HARDNESS_DISPLAY_UNITS = [
+  'mgPerLitreCaCO3',
+  'gpg',
+  'dH',
+  'fH',
+  'clark',
+  'mmolPerLitre',
+] as const;
 
 /** How figures are shown; nothing else depends on it. */
 export interface DisplaySettings {
@@ -22,4 +29,10 @@ export interface Settings {
   readonly timeZone: string;
 }
 
-export const DEFAULT_DISPLAY: DisplaySettings = { temperature: 'C', wind: 'kmh', distance: 'km', hardness: 'mgPerLitreCaCO3', currency: 'CAD' };
+export const DEFAULT_DISPLAY: DisplaySettings = {
+  temperature: 'C',
+  wind: 'kmh',
+  distance: 'km',
+  hardness: 'mgPerLitreCaCO3',
+  currency: 'CAD',
+};

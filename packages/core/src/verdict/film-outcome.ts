@@ -72,9 +72,13 @@ export function worseOutcome(a: FilmOutcome, b: FilmOutcome): FilmOutcome {
   };
 }
 
-function panelOutcome(washCase: WashCase, panel: Panel, site: SiteHour): FilmOutcome {
-  const input = filmInputFor(washCase, panel, site);
-  const life = filmLife(input, { until: 'wet-edge' });
+function panelOutcome(
+  washCase: WashCase,
+  panel: Panel,
+  look: { site: SiteHour; horizonMinutes: number },
+): FilmOutcome {
+  const input = filmInputFor(washCase, panel, look.site);
+  const life = filmLife({ ...input, horizonMinutes: look.horizonMinutes }, { until: 'wet-edge' });
   return {
     ice: { panel: panel.id, minutes: life.firstIceMinutes },
     dry: { panel: panel.id, minutes: life.dryMinutes },
@@ -83,12 +87,17 @@ function panelOutcome(washCase: WashCase, panel: Panel, site: SiteHour): FilmOut
   };
 }
 
-/**
- * What the water does on the car in this hour at this place: the worst panel for ice, for drying and for cold.
- *
- * @param only panels to look at; all of the body class if absent
- */
-export function filmOutcome(washCase: WashCase, site: SiteHour, only?: ReadonlySet<PanelId>): FilmOutcome {
+/** Narrows the look at the film where less will do. */
+export interface FilmLook {
+  /** Panels to look at; all of the body class if absent. */
+  readonly only?: ReadonlySet<PanelId>;
+  /** How far ahead; an hour if absent. */
+  readonly horizonMinutes?: number;
+}
+
+/** What the water does on the car in this hour at this place: the worst panel for ice, for drying and for cold. */
+export function filmOutcome(washCase: WashCase, site: SiteHour, look: FilmLook = {}): FilmOutcome {
+  const { only, horizonMinutes = FILM_HORIZON_MINUTES } = look;
   const panels = panelsOf(washCase.vehicle.bodyClass).filter((panel) => !only || only.has(panel.id));
-  return panels.map((panel) => panelOutcome(washCase, panel, site)).reduce(worseOutcome);
+  return panels.map((panel) => panelOutcome(washCase, panel, { site, horizonMinutes })).reduce(worseOutcome);
 }

@@ -12,8 +12,8 @@ import {
 } from '../rules/index.js';
 import type { PanelId, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
-import { filmOutcome, type WashCase, worseOutcome } from './film-outcome.js';
-import { PlaceCalendar, PlaceWeather, type WeatherSpan } from './site-hours.js';
+import { FILM_HORIZON_MINUTES, filmOutcome, type WashCase, worseOutcome } from './film-outcome.js';
+import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from './site-hours.js';
 
 /** `wait`: no now, but a later hour in the same band will do. */
 export type VerdictKind = 'go' | 'go-if' | 'wait' | 'no' | 'unknown';
@@ -38,11 +38,9 @@ export interface Band {
 
 export interface GridRequest {
   readonly vehicle: Vehicle;
-  readonly places: readonly Place[];
+  /** The places, each under the control forecast and its members (which may be none). */
+  readonly sites: readonly PlaceSite[];
   readonly limits: Limits;
-  readonly control: WeatherSpan;
-  /** Ensemble members over the same span; may be empty. */
-  readonly members: readonly WeatherSpan[];
   readonly fromMs: number;
   readonly hourCount: number;
 }
@@ -54,8 +52,15 @@ class BandWeather {
   constructor(
     readonly washCase: WashCase,
     private readonly limits: Limits,
-    private readonly weather: { readonly control: PlaceWeather; readonly members: readonly PlaceWeather[] },
+    private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
   ) {}
+
+  /** A member is only asked whether the usual section fails, so its film is not followed further than that takes. */
+  private get memberHorizonMinutes(): number {
+    const { drying } = this.washCase.method;
+    if (drying.kind === 'left') return FILM_HORIZON_MINUTES;
+    return drying.sections[0].minutes * (1 + this.limits.inHandShare) + 0.1;
+  }
 
   private hourOutcome(hourMs: number): FilmOutcome | null {
     const known = this.outcomes.get(hourMs);
@@ -102,7 +107,9 @@ class BandWeather {
   private isBlocked(member: PlaceWeather, startMs: number, panels: ReadonlySet<PanelId>): boolean {
     const site = member.siteWindow(startMs, this.washCase.method);
     const siteHour = member.siteHour(startMs);
-    const film = siteHour ? filmOutcome(this.washCase, siteHour, panels) : null;
+    const film = siteHour
+      ? filmOutcome(this.washCase, siteHour, { only: panels, horizonMinutes: this.memberHorizonMinutes })
+      : null;
     const { standing } = judgeAll({ ...this.washCase, limits: this.limits, site, film });
     return standing === 'no' || standing === 'unknown';
   }
@@ -156,22 +163,17 @@ export function lastingRefusal(washCase: WashCase, limits: Limits): Finding | nu
  */
 export function verdictGrid(request: GridRequest, onProgress?: (share: number) => void): Band[] {
   const methods: readonly Method[] = METHODS;
-  const total = request.places.length * methods.length;
-  return request.places.flatMap((place, p) => {
-    const calendar = new PlaceCalendar(place);
-    const weather = {
-      control: new PlaceWeather(calendar, request.control),
-      members: request.members.map((member) => new PlaceWeather(calendar, member)),
-    };
+  const total = request.sites.length * methods.length;
+  return request.sites.flatMap((site, p) => {
     return methods.map((method, m): Band => {
-      const washCase = { vehicle: request.vehicle, place, method };
+      const washCase = { vehicle: request.vehicle, place: site.place, method };
       const refusal = lastingRefusal(washCase, request.limits);
-      const band = new BandWeather(washCase, request.limits, weather);
+      const band = new BandWeather(washCase, request.limits, site);
       const cells = refusal
         ? []
         : Array.from({ length: request.hourCount }, (_, i) => cellAt(band, request.fromMs + i * MS_PER_HOUR));
       onProgress?.((p * methods.length + m + 1) / total);
-      return { placeId: place.id, methodId: method.id, refusal, cells: withWaits(cells) };
+      return { placeId: site.place.id, methodId: method.id, refusal, cells: withWaits(cells) };
     });
   });
 }
@@ -183,9 +185,10 @@ export interface CellDetail {
 
 /** Everything about one start: all findings with their margins, and what the film does. */
 export function cellDetail(
-  request: Omit<GridRequest, 'hourCount' | 'fromMs' | 'places' | 'members'> & {
+  request: Pick<GridRequest, 'vehicle' | 'limits'> & {
     readonly place: Place;
     readonly methodId: string;
+    readonly control: WeatherSpan;
   },
   startMs: number,
 ): CellDetail {

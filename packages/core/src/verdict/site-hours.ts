@@ -66,6 +66,8 @@ function remember<V>(store: Map<number, V>, key: number, make: () => V): V {
 /** One place under one course of the weather. */
 export class PlaceWeather {
   private readonly air: readonly (PlaceAir | null)[];
+  private readonly siteHours = new Map<number, SiteHour | null>();
+  private readonly siteWindows = new Map<number, SiteWindow | null>();
 
   constructor(
     private readonly calendar: PlaceCalendar,
@@ -81,6 +83,10 @@ export class PlaceWeather {
   /** Light and air in the hour of an instant; null where the weather is not known. */
   siteHour(atMs: number): SiteHour | null {
     const i = this.indexOf(atMs);
+    return remember(this.siteHours, i, () => this.makeSiteHour(i));
+  }
+
+  private makeSiteHour(i: number): SiteHour | null {
     const hour = this.span.hours[i];
     const air = this.air[i];
     if (!hour || !air) return null;
@@ -120,6 +126,11 @@ export class PlaceWeather {
 
   /** What the rules read about a wash that starts at an instant; null where weather is missing. */
   siteWindow(startMs: number, method: Pick<Method, 'minutes'>): SiteWindow | null {
+    const key = startMs * 2000 + method.minutes;
+    return remember(this.siteWindows, key, () => this.makeSiteWindow(startMs, method));
+  }
+
+  private makeSiteWindow(startMs: number, method: Pick<Method, 'minutes'>): SiteWindow | null {
     const hours = this.touched(startMs, method.minutes);
     if (!hours) return null;
     const i = this.indexOf(startMs);
@@ -132,4 +143,26 @@ export class PlaceWeather {
       coldestNext12hC: this.coldestC(i, i + TAP_HOURS),
     };
   }
+}
+
+/** One place under the control forecast and every member; serves any number of vehicles. */
+export interface PlaceSite {
+  readonly place: Place;
+  readonly control: PlaceWeather;
+  readonly members: readonly PlaceWeather[];
+}
+
+/** Prepares places under a forecast. */
+export function placeSites(
+  places: readonly Place[],
+  forecast: { readonly control: WeatherSpan; readonly members: readonly WeatherSpan[] },
+): PlaceSite[] {
+  return places.map((place) => {
+    const calendar = new PlaceCalendar(place);
+    return {
+      place,
+      control: new PlaceWeather(calendar, forecast.control),
+      members: forecast.members.map((member) => new PlaceWeather(calendar, member)),
+    };
+  });
 }

@@ -2,34 +2,35 @@ import type { Band } from '@keen/core';
 import { memo } from 'react';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictFill } from '../../parts/verdict-patterns.js';
-import { BAND_HEIGHT, CELL_WIDTH, cellOpacity, isInDoubt, runsOf } from './ribbon-view.js';
+import { BAND_HEIGHT, cellOpacity, isInDoubt, runsOf } from './ribbon-view.js';
 import classes from './ribbon.module.css';
 
 interface BandRowProps {
   readonly band: Band;
   readonly y: number;
+  readonly cellWidth: number;
   readonly onChoose: (hourIndex: number) => void;
 }
 
 const GLYPH_SIZE = 16;
 
 /** One place and method over the week. */
-export const BandRow = memo(function BandRow({ band, y, onChoose }: BandRowProps) {
+export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: BandRowProps) {
   return (
     <g transform={`translate(0 ${y})`}>
       {band.cells.map((cell, i) => (
         <g key={cell.startMs} className={classes.cell} onClick={() => onChoose(i)}>
           <rect
-            x={i * CELL_WIDTH}
-            width={CELL_WIDTH}
+            x={i * cellWidth}
+            width={cellWidth}
             height={BAND_HEIGHT}
             fill={verdictFill(cell.verdict)}
             opacity={cellOpacity(cell)}
           />
           {isInDoubt(cell) && (
             <rect
-              x={i * CELL_WIDTH}
-              width={CELL_WIDTH}
+              x={i * cellWidth}
+              width={cellWidth}
               height={BAND_HEIGHT}
               fill="url(#members-disagree)"
               opacity={0.35 + 0.65 * (cell.blockedShare ?? 0)}
@@ -38,18 +39,18 @@ export const BandRow = memo(function BandRow({ band, y, onChoose }: BandRowProps
         </g>
       ))}
       {runsOf(band.cells).map(({ from, length, glyph }) => {
-        const middle = (from + length / 2) * CELL_WIDTH;
-        return length >= 1 ? (
+        const middle = (from + length / 2) * cellWidth;
+        return (
           <g key={from} pointerEvents="none" color="var(--kr-ink)">
             <line
-              x1={from * CELL_WIDTH}
-              x2={from * CELL_WIDTH}
+              x1={from * cellWidth}
+              x2={from * cellWidth}
               y1={0}
               y2={BAND_HEIGHT}
               stroke="var(--kr-panel)"
               strokeWidth={2}
             />
-            {length >= 2 && (
+            {length * cellWidth >= 30 && (
               <>
                 <rect
                   x={middle - 12}
@@ -68,7 +69,7 @@ export const BandRow = memo(function BandRow({ band, y, onChoose }: BandRowProps
               </>
             )}
           </g>
-        ) : null;
+        );
       })}
     </g>
   );

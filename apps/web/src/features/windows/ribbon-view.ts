@@ -1,7 +1,10 @@
 import { type Band, type Cell, type RuleGlyph, ruleOf } from '@keen/core';
 import type { ForecastHour, WindowsView } from '../../api/types.js';
 
-export const CELL_WIDTH = 20;
+/** Width of an hour, px: the whole week at a glance, or its days in detail. */
+export const CELL_WIDTHS = { week: 6, days: 20 } as const;
+export type Zoom = keyof typeof CELL_WIDTHS;
+
 export const BAND_HEIGHT = 40;
 export const BAND_GAP = 6;
 export const SKY_HEIGHT = 112;
@@ -117,21 +120,19 @@ export function tempScale(hours: readonly ForecastHour[]): TempScale {
 }
 
 /** Points of a line through the middle of each hour. */
-export const linePoints = (values: readonly number[], y: (value: number) => number): string =>
-  values.map((value, i) => `${(i + 0.5) * CELL_WIDTH},${y(value).toFixed(1)}`).join(' ');
+export const linePoints = (
+  values: readonly number[],
+  y: (value: number) => number,
+  cellWidth: number,
+): string => values.map((value, i) => `${(i + 0.5) * cellWidth},${y(value).toFixed(1)}`).join(' ');
 
 /** The outline of the members' span. */
-export function spreadPoints(hours: readonly ForecastHour[], y: (tempC: number) => number): string {
-  const top = linePoints(
-    hours.map(({ highTempC }) => highTempC),
-    y,
-  );
-  const bottom = linePoints(
-    hours.map(({ lowTempC }) => lowTempC),
-    y,
-  )
-    .split(' ')
-    .reverse()
-    .join(' ');
-  return `${top} ${bottom}`;
+export function spreadPoints(
+  hours: readonly ForecastHour[],
+  y: (tempC: number) => number,
+  cellWidth: number,
+): string {
+  const highs = hours.map(({ highTempC }) => highTempC);
+  const lows = hours.map(({ lowTempC }) => lowTempC);
+  return `${linePoints(highs, y, cellWidth)} ${linePoints(lows, y, cellWidth).split(' ').reverse().join(' ')}`;
 }

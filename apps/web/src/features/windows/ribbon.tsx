@@ -9,7 +9,6 @@ import { BandRow } from './band-row.js';
 import {
   BAND_GAP,
   BAND_HEIGHT,
-  CELL_WIDTH,
   DAY_HEIGHT,
   moveByKey,
   type Point,
@@ -23,6 +22,7 @@ interface RibbonProps {
   readonly bands: readonly Band[];
   readonly hours: readonly ForecastHour[];
   readonly places: readonly PlaceRecord[];
+  readonly cellWidth: number;
   readonly chosen: Point;
   readonly onChoose: (point: Point) => void;
   readonly onPlan: () => void;
@@ -33,22 +33,32 @@ const TOP = DAY_HEIGHT + SKY_HEIGHT + BAND_GAP;
 const bandY = (index: number): number => TOP + index * (BAND_HEIGHT + BAND_GAP);
 
 /** Keeps the chosen hour in sight. */
-function useChosenInView(hourIndex: number) {
+function useChosenInView(hourIndex: number, cellWidth: number) {
   const scroll = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const box = scroll.current;
     if (!box) return;
-    const x = hourIndex * CELL_WIDTH;
+    const x = hourIndex * cellWidth;
     if (x < box.scrollLeft + 40 || x > box.scrollLeft + box.clientWidth - 60) {
       box.scrollLeft = Math.max(0, x - box.clientWidth / 3);
     }
-  }, [hourIndex]);
+  }, [hourIndex, cellWidth]);
   return scroll;
 }
 
 /** Hours from left to right, one band for each place and method; the margin and its reason in every cell. */
-export function Ribbon({ view, bands, hours, places, chosen, onChoose, onPlan, format }: RibbonProps) {
-  const scroll = useChosenInView(chosen.hourIndex);
+export function Ribbon({
+  view,
+  bands,
+  hours,
+  places,
+  cellWidth,
+  chosen,
+  onChoose,
+  onPlan,
+  format,
+}: RibbonProps) {
+  const scroll = useChosenInView(chosen.hourIndex, cellWidth);
   const cell = bands[chosen.bandIndex]?.cells[chosen.hourIndex];
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
@@ -97,24 +107,25 @@ export function Ribbon({ view, bands, hours, places, chosen, onChoose, onPlan, f
       >
         <svg
           className={classes.drawing}
-          width={view.hourCount * CELL_WIDTH}
+          width={view.hourCount * cellWidth}
           height={height}
           aria-hidden="true"
         >
           <VerdictPatterns />
-          <SkyRows view={view} hours={hours} format={format} />
+          <SkyRows view={view} hours={hours} cellWidth={cellWidth} format={format} />
           {bands.map((band, bandIndex) => (
             <BandRow
               key={`${band.placeId} ${band.methodId}`}
               band={band}
               y={bandY(bandIndex)}
+              cellWidth={cellWidth}
               onChoose={(hourIndex) => onChoose({ bandIndex, hourIndex })}
             />
           ))}
           <rect
-            x={chosen.hourIndex * CELL_WIDTH - 1}
+            x={chosen.hourIndex * cellWidth - 1}
             y={bandY(chosen.bandIndex) - 2}
-            width={CELL_WIDTH + 2}
+            width={cellWidth + 2}
             height={BAND_HEIGHT + 4}
             fill="none"
             stroke="var(--kr-lamp-fill)"
@@ -122,9 +133,9 @@ export function Ribbon({ view, bands, hours, places, chosen, onChoose, onPlan, f
             pointerEvents="none"
           />
           <rect
-            x={chosen.hourIndex * CELL_WIDTH - 3}
+            x={chosen.hourIndex * cellWidth - 3}
             y={bandY(chosen.bandIndex) - 4}
-            width={CELL_WIDTH + 6}
+            width={cellWidth + 6}
             height={BAND_HEIGHT + 8}
             fill="none"
             stroke="var(--kr-ink)"

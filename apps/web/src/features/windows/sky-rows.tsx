@@ -1,20 +1,21 @@
 import type { ForecastHour, WindowsView } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
-import { CELL_WIDTH, DAY_HEIGHT, linePoints, SKY_HEIGHT, spreadPoints, tempScale } from './ribbon-view.js';
+import { DAY_HEIGHT, linePoints, SKY_HEIGHT, spreadPoints, tempScale } from './ribbon-view.js';
 
 interface SkyRowsProps {
   readonly view: WindowsView;
   readonly hours: readonly ForecastHour[];
+  readonly cellWidth: number;
   readonly format: Format;
 }
 
 const HOUR_MS = 3_600_000;
 
 /** Days, daylight, the air with its spread, the freeze line and what falls, on the ribbon's time axis. */
-export function SkyRows({ view, hours, format }: SkyRowsProps) {
+export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
   const scale = tempScale(hours);
-  const width = view.hourCount * CELL_WIDTH;
-  const x = (atMs: number): number => ((atMs - view.fromMs) / HOUR_MS) * CELL_WIDTH;
+  const width = view.hourCount * cellWidth;
+  const x = (atMs: number): number => ((atMs - view.fromMs) / HOUR_MS) * cellWidth;
   const starts = hours.filter(
     (hour, i) => i === 0 || format.dayKey(hour.atMs) !== format.dayKey(hours[i - 1]?.atMs ?? 0),
   );
@@ -40,7 +41,7 @@ export function SkyRows({ view, hours, format }: SkyRowsProps) {
         </g>
       ))}
       <g transform={`translate(0 ${DAY_HEIGHT})`}>
-        <polygon points={spreadPoints(hours, scale.y)} fill="var(--kr-ice)" opacity={0.22} />
+        <polygon points={spreadPoints(hours, scale.y, cellWidth)} fill="var(--kr-ice)" opacity={0.22} />
         <line
           x1={0}
           x2={width}
@@ -54,6 +55,7 @@ export function SkyRows({ view, hours, format }: SkyRowsProps) {
           points={linePoints(
             hours.map(({ airTempC }) => airTempC),
             scale.y,
+            cellWidth,
           )}
           fill="none"
           stroke="var(--kr-ink)"
@@ -63,8 +65,8 @@ export function SkyRows({ view, hours, format }: SkyRowsProps) {
           hour.precipMm > 0.05 ? (
             <rect
               key={hour.atMs}
-              x={i * CELL_WIDTH + 4}
-              width={CELL_WIDTH - 8}
+              x={(i + 0.15) * cellWidth}
+              width={cellWidth * 0.7}
               y={SKY_HEIGHT - Math.min(30, hour.precipMm * 12)}
               height={Math.min(30, hour.precipMm * 12)}
               fill="var(--kr-ice)"
@@ -73,10 +75,10 @@ export function SkyRows({ view, hours, format }: SkyRowsProps) {
           ) : null,
         )}
         {hours.map((hour, i) =>
-          format.hourOfDay(hour.atMs) % 6 === 0 ? (
+          format.hourOfDay(hour.atMs) % (cellWidth < 12 ? 12 : 6) === 0 ? (
             <text
               key={hour.atMs}
-              x={i * CELL_WIDTH + 2}
+              x={i * cellWidth + 2}
               y={SKY_HEIGHT - 4}
               style={{ fontSize: 11, fill: 'var(--kr-muted)' }}
             >

@@ -1,4 +1,5 @@
-import { Select } from '@mantine/core';
+import { SegmentedControl, Select } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
 import { type Band, ruleOf } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -22,7 +23,7 @@ import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js'
 import { findingText } from '../../words/finding-words.js';
 import { methodName, VERDICT_WORDS } from '../../words/names.js';
 import { Reasons } from './reasons.js';
-import { firstChoice, openBands, type Point } from './ribbon-view.js';
+import { CELL_WIDTHS, firstChoice, openBands, type Point, type Zoom } from './ribbon-view.js';
 import { Ribbon } from './ribbon.js';
 import classes from './ribbon.module.css';
 
@@ -87,6 +88,8 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const format = useFormat();
   const bands = useMemo(() => openBands(view), [view]);
   const [chosen, setChosen] = useState<Point>(() => firstChoice(bands, nowMs));
+  const isPhone = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
+  const [zoom, setZoom] = useState<Zoom>(isPhone ? 'days' : 'week');
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
   const band = bands[chosen.bandIndex];
@@ -116,12 +119,24 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
           bands={bands}
           hours={shown}
           places={places}
+          cellWidth={CELL_WIDTHS[zoom]}
           chosen={chosen}
           onChoose={setChosen}
           onPlan={planCell}
           format={format}
         />
-        <Legend />
+        <div className={classes.below}>
+          <Legend />
+          <SegmentedControl
+            aria-label="How much of the week is shown"
+            data={[
+              { value: 'week', label: 'Week' },
+              { value: 'days', label: 'Days' },
+            ]}
+            value={zoom}
+            onChange={(value) => setZoom(value === 'days' ? 'days' : 'week')}
+          />
+        </div>
       </div>
       <Reasons
         vehicleId={vehicle.id}
