@@ -5,7 +5,7 @@ import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
 import { places, settings, vehicles, washes, weatherHours } from '../db/schema.js';
 import { SimulatedStation } from '../weather/simulated-station.js';
-import { seasonStartMs } from '../weather/weather.service.js';
+import { seasonStartMs } from '../weather/season.js';
 import { demoHistory, demoPlans } from './history.js';
 import { DEMO_CLOCK, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 

@@ -65,8 +65,10 @@ function ofHttp(exception: HttpException): Answer {
 /** The driver's code may stand on the error itself or on its cause. */
 function codesOf(error: unknown): string {
   const parts: string[] = [];
-  for (let at: unknown = error; at instanceof Error; at = at.cause)
-    parts.push(at.message, String((at as { code?: unknown }).code ?? ''));
+  for (let at: unknown = error; at instanceof Error; at = at.cause) {
+    parts.push(at.message);
+    if ('code' in at && typeof at.code === 'string') parts.push(at.code);
+  }
   return parts.join(' ');
 }
 

@@ -34,5 +34,11 @@ export function placeFields(dto: UpdatePlaceDto): Partial<Omit<PlaceRecord, 'id'
 /** The same for a whole place. */
 export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
   requireOpenHours(dto.openHours);
-  return { ...dto, climate: climateOf(dto.climate), shelter: shelterOf(dto.shelter) };
+  return {
+    notes: '',
+    finalRinse: null,
+    ...dto,
+    climate: climateOf(dto.climate),
+    shelter: shelterOf(dto.shelter),
+  };
 }

@@ -3,7 +3,6 @@ import { ApiProperty, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -17,8 +16,11 @@ import {
   Max,
   MaxLength,
   Min,
+  Validate,
   ValidateIf,
   ValidateNested,
+  ValidatorConstraint,
+  type ValidatorConstraintInterface,
 } from 'class-validator';
 
 const METHOD_IDS = METHODS.map(({ id }) => id);
@@ -61,8 +63,32 @@ export class ShelterDto {
 }
 
 export class OpenSpanDto {
-  @IsInt() @Min(0) @Max(1439) openMinute: number;
-  @IsInt() @Min(1) @Max(1440) closeMinute: number;
+  openMinute: number;
+  closeMinute: number;
+}
+
+const isMinute = (value: unknown): boolean =>
+  Number.isInteger(value) && Number(value) >= 0 && Number(value) <= 1440;
+
+/** Each weekday is closed (null) or has exactly an opening and a closing minute. */
+@ValidatorConstraint({ name: 'openHours' })
+export class OpenHoursConstraint implements ValidatorConstraintInterface {
+  validate(value: unknown): boolean {
+    return (
+      Array.isArray(value) &&
+      value.length === 7 &&
+      value.every((span: unknown) => {
+        if (span === null) return true;
+        if (typeof span !== 'object') return false;
+        const { openMinute, closeMinute, ...others } = span as Record<string, unknown>;
+        return isMinute(openMinute) && isMinute(closeMinute) && Object.keys(others).length === 0;
+      })
+    );
+  }
+
+  defaultMessage(): string {
+    return 'openHours must have seven weekdays, Monday first, each null or {openMinute, closeMinute} from 0 to 1440';
+  }
 }
 
 export class WaterDto {
@@ -80,7 +106,7 @@ export class OfferDto {
 
 export class CreatePlaceDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
-  @IsOptional() @IsString() @MaxLength(2000) notes: string = '';
+  @IsOptional() @IsString() @MaxLength(2000) notes?: string;
   @ApiProperty({ enum: PLACE_KINDS }) @IsIn(PLACE_KINDS) kind: PlaceKind;
   @IsNumber() @Min(-90) @Max(90) latitudeDeg: number;
   @IsNumber() @Min(-180) @Max(180) longitudeDeg: number;
@@ -93,18 +119,14 @@ export class CreatePlaceDto {
   @ApiProperty({ enum: TAPS }) @IsIn(TAPS) tap: Tap;
   /** Monday first; null where closed. */
   @ApiProperty({ type: [OpenSpanDto], nullable: true })
-  @IsArray()
-  @ArrayMinSize(7)
-  @ArrayMaxSize(7)
-  @ValidateNested({ each: true })
-  @Type(() => OpenSpanDto)
+  @Validate(OpenHoursConstraint)
   openHours: (OpenSpanDto | null)[];
   @IsObject() @ValidateNested() @Type(() => WaterDto) washWater: WaterDto;
   @ApiProperty({ type: WaterDto, nullable: true })
   @IsOptional()
   @ValidateNested()
   @Type(() => WaterDto)
-  finalRinse: WaterDto | null = null;
+  finalRinse?: WaterDto | null;
   @ApiProperty({ type: [OfferDto] })
   @IsArray()
   @ArrayMaxSize(20)

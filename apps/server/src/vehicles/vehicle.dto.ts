@@ -32,11 +32,12 @@ export class DrivingDto {
   @IsNumber() @Min(0) @Max(1500) bridgeKm: number;
 }
 
+/** Defaults are filled in when a vehicle is made, not here: a change must touch only what it names. */
 export class CreateVehicleDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
-  @IsOptional() @IsString() @MaxLength(60) colourName: string = '';
-  @IsOptional() @IsString() @MaxLength(80) keeper: string = '';
-  @IsOptional() @IsString() @MaxLength(2000) notes: string = '';
+  @IsOptional() @IsString() @MaxLength(60) colourName?: string;
+  @IsOptional() @IsString() @MaxLength(80) keeper?: string;
+  @IsOptional() @IsString() @MaxLength(2000) notes?: string;
   @ApiProperty({ enum: BODY_CLASSES }) @IsIn(BODY_CLASSES) bodyClass: BodyClass;
   @ApiProperty({ enum: PAINT_TONES }) @IsIn(PAINT_TONES) paintTone: PaintTone;
   @ApiProperty({ enum: BODY_MATERIALS }) @IsIn(BODY_MATERIALS) bodyMaterial: BodyMaterial;

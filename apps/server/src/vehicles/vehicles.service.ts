@@ -3,9 +3,13 @@ import { Injectable } from '@nestjs/common';
 import type { VehicleRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { seasonStartMs } from '../weather/season.js';
 import { PlacesRepository } from '../places/places.repository.js';
 import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
 import { VehiclesRepository } from './vehicles.repository.js';
+
+/** What is left out of a new vehicle. */
+const BLANK = { colourName: '', keeper: '', notes: '', standsAtPlaceId: null } as const;
 
 @Injectable()
 export class VehiclesService {
@@ -26,8 +30,13 @@ export class VehiclesService {
   }
 
   async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
-    await this.requirePlace(dto.standsAtPlaceId);
-    const record: VehicleRecord = { ...dto, id: randomUUID(), knownSinceMs: this.clock.now() };
+    await this.requirePlace(dto.standsAtPlaceId ?? null);
+    const record: VehicleRecord = {
+      ...BLANK,
+      ...dto,
+      id: randomUUID(),
+      knownSinceMs: seasonStartMs(this.clock.now()),
+    };
     await this.vehicles.insert(record);
     return record;
   }

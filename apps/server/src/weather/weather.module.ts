@@ -4,7 +4,8 @@ import { DEMO_SEED } from '../demo/scenario.js';
 import { SimulatedStation } from './simulated-station.js';
 import { WeatherController } from './weather.controller.js';
 import { WeatherRepository } from './weather.repository.js';
-import { seasonStartMs, WeatherService } from './weather.service.js';
+import { seasonStartMs } from './season.js';
+import { WeatherService } from './weather.service.js';
 import { WEATHER_SOURCE } from './weather-source.js';
 
 @Module({

@@ -1,11 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { MS_PER_HOUR, startOfHourMs, type WeatherHour } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { seasonStartMs } from './season.js';
 import { WeatherRepository } from './weather.repository.js';
 import { type ForecastRun, WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
-const SEASON_MONTH = 10;
 
 /** All that is known of the weather at an instant. */
 export interface WeatherBundle {
@@ -18,13 +18,6 @@ export interface WeatherBundle {
   /** From the present hour on. */
   readonly control: readonly WeatherHour[];
   readonly members: readonly (readonly WeatherHour[])[];
-}
-
-/** 1 November before (or on) an instant, UTC: when the season's records begin. */
-export function seasonStartMs(atMs: number): number {
-  const date = new Date(atMs);
-  const year = date.getUTCMonth() >= SEASON_MONTH ? date.getUTCFullYear() : date.getUTCFullYear() - 1;
-  return Date.UTC(year, SEASON_MONTH, 1, 4);
 }
 
 @Injectable()

@@ -15,20 +15,33 @@ function Tools({ onSheet }: { readonly onSheet: () => void }) {
   const { setColorScheme } = useMantineColorScheme();
   const isDark = useComputedColorScheme('light') === 'dark';
   const tools = [
-    { label: 'Go to a view or a vehicle (Ctrl K)', icon: IconSearch, act: spotlight.open },
-    { label: 'Keyboard shortcuts (?)', icon: IconKeyboard, act: onSheet },
+    {
+      label: 'Go to a view or a vehicle (Ctrl K)',
+      icon: IconSearch,
+      act: spotlight.open,
+      className: undefined,
+    },
+    { label: 'Keyboard shortcuts (?)', icon: IconKeyboard, act: onSheet, className: classes.keyboardOnly },
     {
       label: isDark ? 'Light theme' : 'Dark theme',
       icon: isDark ? IconSun : IconMoon,
       act: () => setColorScheme(isDark ? 'light' : 'dark'),
+      className: undefined,
     },
   ];
   return (
     <div className={classes.tools}>
       <NowStrip />
-      {tools.map(({ label, icon: Icon, act }) => (
+      {tools.map(({ label, icon: Icon, act, className }) => (
         <Tooltip key={label} label={label}>
-          <ActionIcon variant="transparent" c="#e9f0ef" size="lg" aria-label={label} onClick={act}>
+          <ActionIcon
+            className={className}
+            variant="transparent"
+            c="#e9f0ef"
+            size="lg"
+            aria-label={label}
+            onClick={act}
+          >
             <Icon size={20} />
           </ActionIcon>
         </Tooltip>

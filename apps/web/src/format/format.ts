@@ -68,7 +68,11 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     day: '2-digit',
   });
   const hour = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' });
-  const money = new Intl.NumberFormat(locale, { style: 'currency', currency: display.currency });
+  const money = new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency: display.currency,
+    currencyDisplay: 'narrowSymbol',
+  });
   const fahrenheit = display.temperature === 'F';
   return {
     temp: (tempC) => (fahrenheit ? `${fixed(tempC * 1.8 + 32, 0)} °F` : `${fixed(tempC, 1)} °C`),

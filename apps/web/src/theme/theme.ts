@@ -27,11 +27,25 @@ const lamp: MantineColorsTuple = [
   '#6b3a00',
 ];
 
+/** Wet asphalt by night. */
+const dark: MantineColorsTuple = [
+  '#e9f0ef',
+  '#c9d6d7',
+  '#a9b9bc',
+  '#8497a0',
+  '#4b5c64',
+  '#34434a',
+  '#1f2a2f',
+  '#182125',
+  '#10171a',
+  '#0b1013',
+];
+
 export const theme = createTheme({
   fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
   fontFamilyMonospace: "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace",
   headings: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif", fontWeight: '700' },
-  colors: { brine, lamp },
+  colors: { brine, lamp, dark },
   primaryColor: 'brine',
   primaryShade: { light: 9, dark: 3 },
   autoContrast: true,

@@ -94,12 +94,13 @@ export type BrineFreezing = {
  */
 export function brineFreezing({ agent, massPercent }: { agent: string; massPercent: number }): BrineFreezing {
   requireInRange('brineFreezing', { massPercent }, { min: 0, max: 100, unit: '%' });
-  const { eutecticC, eutecticMassPercent, freezingPointC } = brineOf(agent);
+  const brine = brineOf(agent);
+  const { eutecticC, eutecticMassPercent } = brine;
   if (massPercent > eutecticMassPercent) {
     const reason = `beyond the eutectic (${eutecticMassPercent} %) salt crystallises before ice forms`;
     return { freezingPointC: null, eutecticC, eutecticMassPercent, reason };
   }
-  return { freezingPointC: freezingPointC(massPercent), eutecticC, eutecticMassPercent };
+  return { freezingPointC: brine.freezingPointC(massPercent), eutecticC, eutecticMassPercent };
 }
 
 export type Deliquescence =

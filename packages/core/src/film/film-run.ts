@@ -88,6 +88,7 @@ export class FilmRun {
   /** One step of at most `limitSeconds`; sets first ice and dryness when it meets them. */
   step(limitSeconds: number): void {
     const rates = this.measure();
+    if (rates.phase !== 'liquid') this.firstIceSeconds ??= this.seconds;
     const tau = rates.capacity / rates.conductanceWm2K;
     let seconds = Math.min(limitSeconds, this.comfortableStep(rates, tau));
     const change = this.secondsToPhaseChange(rates, tau);
@@ -109,8 +110,8 @@ export class FilmRun {
       this.waterKg = 0;
       this.iceKg = 0;
       this.drySeconds = this.seconds;
-    } else if (changesPhase && rates.phase === 'liquid' && this.firstIceSeconds === null) {
-      this.firstIceSeconds = this.seconds;
+    } else if (changesPhase && rates.phase === 'liquid') {
+      this.firstIceSeconds ??= this.seconds;
     }
   }
 
@@ -130,9 +131,6 @@ export class FilmRun {
     const { tempC, iceKgPerM2 } = this.store.phases(this.waterKg, this.enthalpyJ);
     this.tempC = tempC;
     this.iceKg = iceKgPerM2;
-    if (iceKgPerM2 > TINY_KG && this.firstIceSeconds === null && rates.phase !== 'liquid') {
-      this.firstIceSeconds = this.seconds;
-    }
     this.lowestTempC = Math.min(this.lowestTempC, tempC);
   }
 

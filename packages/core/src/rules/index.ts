@@ -1,3 +1,4 @@
 export * from './data/limits.js';
 export * from './rule.js';
 export * from './judge-all.js';
+export * from './rule-sheet.js';

@@ -11,7 +11,7 @@ import {
   Textarea,
   TextInput,
 } from '@mantine/core';
-import { METHODS, type PanelId, type SpotsFound } from '@keen/core';
+import { METHODS } from '@keen/core';
 import { useState } from 'react';
 import { useFinishWash, useLogWash } from '../../api/queries.js';
 import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
@@ -145,7 +145,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
               aria-labelledby="spots-label"
               data={optionsOf(SPOTS_NAMES)}
               value={draft.spots}
-              onChange={(value) => set({ spots: value as SpotsFound })}
+              onChange={(value) => set({ spots: value })}
             />
           </div>
           <div>
@@ -155,7 +155,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
             <Chip.Group
               multiple
               value={draft.icePanels}
-              onChange={(value) => set({ icePanels: value as PanelId[] })}
+              onChange={(value) => set({ icePanels: value })}
             >
               <Group gap="xs">
                 {optionsOf(PANEL_NAMES).map(({ value, label }) => (

@@ -6,14 +6,7 @@ import { VerdictPatterns } from '../../parts/verdict-patterns.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { BandRow } from './band-row.js';
-import {
-  BAND_GAP,
-  BAND_HEIGHT,
-  DAY_HEIGHT,
-  moveByKey,
-  type Point,
-  SKY_HEIGHT,
-} from './ribbon-view.js';
+import { BAND_GAP, BAND_HEIGHT, DAY_HEIGHT, moveByKey, type Point, SKY_HEIGHT } from './ribbon-view.js';
 import classes from './ribbon.module.css';
 import { SkyRows } from './sky-rows.js';
 

@@ -1,0 +1,58 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { createApp } from '../app.js';
+
+export const TEST_CLOCK = '2026-01-14T06:40:00-05:00';
+
+export interface TestApp {
+  readonly app: NestExpressApplication;
+  readonly folder: string;
+  readonly close: () => Promise<void>;
+}
+
+/** The whole application on a database of its own in a temporary folder. */
+export async function startTestApp(): Promise<TestApp> {
+  const folder = mkdtempSync(join(tmpdir(), 'keen-'));
+  Object.assign(process.env, { KEEN_DATA: folder, KEEN_CLOCK: TEST_CLOCK, KEEN_DEMO: '1' });
+  const app = await createApp();
+  await app.init();
+  return {
+    app,
+    folder,
+    close: async () => {
+      await app.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+export const VEHICLE = {
+  name: 'Black saloon',
+  bodyClass: 'saloon',
+  paintTone: 'black',
+  bodyMaterial: 'steel',
+  protection: 'coating',
+  waterBehaviour: 'beading',
+  driving: { mainRoadKm: 30, townKm: 10, bridgeKm: 0 },
+  cadenceDays: 7,
+};
+
+export const PLACE = {
+  name: 'Heated unit',
+  kind: 'heated-unit',
+  latitudeDeg: 46.5,
+  longitudeDeg: -84.3,
+  timeZone: 'America/Toronto',
+  climate: { kind: 'heated', setpointC: 14 },
+  shelter: { kind: 'indoors' },
+  carHeadingDeg: 0,
+  hasDrain: false,
+  hasLight: true,
+  tap: 'none',
+  openHours: Array.from({ length: 7 }, () => ({ openMinute: 480, closeMinute: 1080 })),
+  washWater: { name: 'Tap', hardnessMgPerLitre: 118, tdsMgPerLitre: 190, tempC: 12, origin: 'measured' },
+  methods: [{ methodId: 'garage-rinseless', priceMinor: 1400 }],
+  travelMinutes: 12,
+};

@@ -1,0 +1,169 @@
+import { describe, expect, it } from '@jest/globals';
+import type { SaltAgent } from '../brine/index.js';
+import { NO_SALT, type RoadHour, type RoadState } from '../road/index.js';
+import {
+  activeHoursSaved,
+  compileLife,
+  type LedgerHour,
+  paceOf,
+  runLedger,
+  SALT_ZONES,
+  SaltLedger,
+  temperaturePace,
+  wetShare,
+} from './index.js';
+
+const HOUR_MS = 3_600_000;
+
+function road(state: RoadState, salt: Partial<Record<SaltAgent, number>>): RoadHour {
+  return { atMs: 0, state, surfaceTempC: 0, waterMm: 0, snowMm: 0, saltGramsPerM2: { ...NO_SALT, ...salt } };
+}
+
+function hour(i: number, change: Partial<LedgerHour> = {}): LedgerHour {
+  const dry = road('dry', {});
+  return {
+    atMs: i * HOUR_MS,
+    carTempC: 2,
+    relHumidityFraction: 0.9,
+    rainMm: 0,
+    roads: { main: dry, town: dry, bridge: dry },
+    km: { main: 0, town: 0, bridge: 0 },
+    ...change,
+  };
+}
+
+/** Puts salt on by driving a very salty wet road, then stands for some hours. */
+function salted(hours: number, change: Partial<LedgerHour> = {}, agent: SaltAgent = 'NaCl'): LedgerHour[] {
+  const drive = hour(0, {
+    km: { main: 100, town: 0, bridge: 0 },
+    roads: { main: road('wet', { [agent]: 40 }), town: road('dry', {}), bridge: road('dry', {}) },
+  });
+  return [drive, ...Array.from({ length: hours }, (_, i) => hour(i + 1, change))];
+}
+
+const underbody = (ledger: SaltLedger): { load: number; active: number } => {
+  const zone = ledger.zones().find((entry) => entry.zone === 'underbody');
+  return { load: zone?.loadGramsPerM2 ?? NaN, active: zone?.activeHours ?? NaN };
+};
+
+describe('the clock', () => {
+  it('is the worked example: 4 g/m² at +2 °C, damp, counts 0.383 an hour; a tenth of it 0.0957', () => {
+    expect(paceOf(4) * temperaturePace(2)).toBeCloseTo(0.383, 3);
+    expect(paceOf(0.4) * temperaturePace(2)).toBeCloseTo(0.0957, 4);
+    expect(72 * (paceOf(4) - paceOf(0.4)) * temperaturePace(2)).toBeCloseTo(20.7, 1);
+  });
+
+  it('saves those 20.7 active hours in the ledger itself', () => {
+    const damp = Array.from({ length: 72 }, (_, i) => hour(i, { relHumidityFraction: 0.99 }));
+    const start = new SaltLedger();
+    const drive = salted(0);
+    // 100 km on 40 g/m²: scaled so that the underbody carries exactly 4 g/m².
+    const carried = underbody(runLedger(compileLife(drive), [])).load;
+    for (const compiled of compileLife(drive, 4 / carried)) start.step(compiled);
+    expect(underbody(start).load).toBeCloseTo(4, 9);
+    const without = new SaltLedger(start);
+    const washed = new SaltLedger(start);
+    washed.wash({ upper: 0.9, lower: 0.9, under: 0.9 });
+    for (const compiled of compileLife(damp)) {
+      without.step(compiled);
+      washed.step(compiled);
+    }
+    expect(underbody(without).active - underbody(washed).active).toBeCloseTo(20.7, 1);
+  });
+
+  it.each([
+    { relHumidityFraction: 0.7, wet: 0, why: 'drier than the salt takes up water' },
+    { relHumidityFraction: 0.755, wet: 0.5, why: 'at the threshold, half way' },
+    { relHumidityFraction: 0.8, wet: 1, why: 'damper' },
+  ])('rock salt at $relHumidityFraction: $why', ({ relHumidityFraction, wet }) => {
+    expect(wetShare('NaCl', { tempC: 20, relHumidityFraction, isWet: false })).toBeCloseTo(wet, 1);
+  });
+
+  it('runs in dry air for magnesium chloride, which stays wet', () => {
+    const air = { tempC: 15, relHumidityFraction: 0.45, isWet: false };
+    expect(wetShare('MgCl2', air)).toBe(1);
+    expect(wetShare('NaCl', air)).toBe(0);
+  });
+
+  it('stops below the eutectic, even on a wet car', () => {
+    expect(wetShare('NaCl', { tempC: -22, relHumidityFraction: 1, isWet: true })).toBe(0);
+  });
+
+  it('runs faster in a warm damp garage than in the frozen street', () => {
+    const warm = runLedger(compileLife(salted(48, { carTempC: 14, relHumidityFraction: 0.8 })), []);
+    const cold = runLedger(compileLife(salted(48, { carTempC: -12, relHumidityFraction: 0.8 })), []);
+    expect(warm.activeHours).toBeGreaterThan(4 * cold.activeHours);
+  });
+});
+
+describe('the load', () => {
+  it('is heaviest below and lightest above, and heavier towards passing lorries', () => {
+    const zones = Object.fromEntries(
+      runLedger(compileLife(salted(0)), [])
+        .zones()
+        .map(({ zone, loadGramsPerM2 }) => [zone, loadGramsPerM2]),
+    );
+    expect(zones.underbody).toBeGreaterThan(zones['lower-left'] ?? NaN);
+    expect(zones['lower-left'] ?? NaN).toBeCloseTo(1.3 * (zones['lower-right'] ?? NaN), 6);
+    expect(zones.upper).toBeLessThan(0.1 * (zones.underbody ?? NaN));
+  });
+
+  it('comes thickest from slush, hardly from a dry road', () => {
+    const on = (state: RoadState): number => {
+      const drive = hour(0, {
+        km: { main: 10, town: 0, bridge: 0 },
+        roads: { main: road(state, { NaCl: 20 }), town: road('dry', {}), bridge: road('dry', {}) },
+      });
+      return underbody(runLedger(compileLife([drive]), [])).load;
+    };
+    expect(on('slush') / on('wet')).toBeCloseTo(1.3, 6);
+    expect(on('dry') / on('wet')).toBeCloseTo(0.05, 6);
+  });
+
+  it('is washed off the upper body by rain, not off the underbody', () => {
+    const before = runLedger(compileLife(salted(0)), []).zones();
+    const after = runLedger(compileLife(salted(5, { rainMm: 2 })), []).zones();
+    const kept = (zone: string): number =>
+      (after.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN) /
+      (before.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN);
+    expect(kept('upper')).toBeCloseTo(Math.exp(-0.2 * 10), 6);
+    expect(kept('underbody')).toBe(1);
+  });
+
+  it('scales with the pick-up factor that a swab has found', () => {
+    expect(underbody(runLedger(compileLife(salted(0), 1.5), [])).load).toBeCloseTo(
+      1.5 * underbody(runLedger(compileLife(salted(0)), [])).load,
+      9,
+    );
+  });
+});
+
+describe('a wash', () => {
+  const removes = { upper: 0.9, lower: 0.8, under: 0.5 };
+
+  it('takes off its share of each zone when its hour has come', () => {
+    const life = compileLife(salted(10, { relHumidityFraction: 0.1 }));
+    const before = underbody(runLedger(life, [])).load;
+    expect(underbody(runLedger(life, [{ atMs: 5 * HOUR_MS, removes }])).load).toBeCloseTo(before * 0.5, 9);
+    expect(underbody(runLedger(life, [{ atMs: 99 * HOUR_MS, removes }])).load).toBeCloseTo(before, 9);
+  });
+
+  it('saves more the earlier it is, and nothing on a clean car', () => {
+    const life = compileLife(salted(48));
+    const now = runLedger(life.slice(0, 1), []);
+    const saved = activeHoursSaved(now, life.slice(1), removes);
+    expect(saved[0]).toBeGreaterThan(saved[24] ?? NaN);
+    expect(saved.at(-1)).toBeGreaterThan(0);
+    expect(activeHoursSaved(new SaltLedger(), life.slice(1), removes)[0]).toBeCloseTo(0, 9);
+  });
+
+  it('earns nothing by itself just before the salt comes', () => {
+    const clean = new SaltLedger();
+    const storm = compileLife(salted(24));
+    expect(activeHoursSaved(clean, storm, removes)[0]).toBeCloseTo(0, 9);
+  });
+});
+
+it('weighs the zones to one', () => {
+  expect(SALT_ZONES.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
+});
