@@ -12,7 +12,11 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'react', test: /node_modules[/](react|react-dom|react-router|scheduler)[/]/, priority: 30 },
+            {
+              name: 'react',
+              test: /node_modules[/](react|react-dom|react-router|scheduler)[/]/,
+              priority: 30,
+            },
             {
               name: 'mantine',
               test: /node_modules[/](@mantine[/](core|hooks|form|notifications|spotlight)|@floating-ui|dayjs)[/]/,

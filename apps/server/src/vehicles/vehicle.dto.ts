@@ -44,8 +44,7 @@ export class CreateVehicleDto {
   @ApiProperty({ enum: PROTECTIONS }) @IsIn(PROTECTIONS) protection: Protection;
   @ApiProperty({ enum: WATER_BEHAVIOURS }) @IsIn(WATER_BEHAVIOURS) waterBehaviour: WaterBehaviour;
   @IsObject() @ValidateNested() @Type(() => DrivingDto) driving: DrivingDto;
-  @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() standsAtPlaceId: string | null =
-    null;
+  @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() standsAtPlaceId?: string | null;
   @IsNumber() @Min(1) @Max(365) cadenceDays: number;
 }
 

@@ -152,11 +152,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
             <Text size="sm" fw={500} mb={4}>
               Where water froze (none if it did not)
             </Text>
-            <Chip.Group
-              multiple
-              value={draft.icePanels}
-              onChange={(value) => set({ icePanels: value })}
-            >
+            <Chip.Group multiple value={draft.icePanels} onChange={(value) => set({ icePanels: value })}>
               <Group gap="xs">
                 {optionsOf(PANEL_NAMES).map(({ value, label }) => (
                   <Chip key={value} value={value} size="md">

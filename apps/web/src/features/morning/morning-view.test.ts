@@ -1,0 +1,112 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_DISPLAY } from '@keen/core';
+import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
+import { makeFormat } from '../../format/format.js';
+import { dueText, groupAnswers, leadText, nameOf, plannedAhead } from './morning-view.js';
+import { dayExtremes } from './sky-view.js';
+
+const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
+const NOW = Date.parse('2026-01-14T06:40:00-05:00');
+const HOUR = 3_600_000;
+
+const answer = (
+  vehicleId: string,
+  standing: VehicleAnswer['standing'],
+  inHours: number | null,
+): VehicleAnswer =>
+  ({
+    vehicleId,
+    standing,
+    best: inHours === null ? null : { startMs: NOW + inHours * HOUR },
+  }) as unknown as VehicleAnswer;
+
+const view = (answers: VehicleAnswer[]): MorningView => ({
+  nowMs: NOW,
+  source: 's',
+  issuedMs: NOW,
+  memberCount: 20,
+  answers,
+});
+
+describe('groupAnswers', () => {
+  const grouped = groupAnswers(
+    view([
+      answer('late', 'due', 8),
+      answer('early', 'due', 2),
+      answer('next', 'due', 26),
+      answer('stuck', 'no-window', null),
+      answer('rest', 'not-due', null),
+    ]),
+    format,
+  );
+
+  it('puts today first, by the clock', () => {
+    expect(grouped.days.map(({ answers }) => answers.map(({ vehicleId }) => vehicleId))).toEqual([
+      ['early', 'late'],
+      ['next'],
+    ]);
+    expect(grouped.days[0]?.title).toMatch(/^Today, /);
+    expect(grouped.days[1]?.title).toMatch(/^Tomorrow, /);
+  });
+
+  it('keeps what has no window apart from what is not due', () => {
+    expect(grouped.noWindow.map(({ vehicleId }) => vehicleId)).toEqual(['stuck']);
+    expect(grouped.notDue.map(({ vehicleId }) => vehicleId)).toEqual(['rest']);
+  });
+
+  it('leads with how many', () => {
+    expect(leadText(grouped.days, '2026-01-14')).toBe('2 cars to wash today, one after another.');
+    expect(leadText([], '2026-01-14')).toBe('Nothing to wash today.');
+  });
+});
+
+describe('words and names', () => {
+  it.each([
+    { daysLate: 3.2, text: '3 days late' },
+    { daysLate: 0.9, text: '1 day late' },
+    { daysLate: 0.3, text: 'due today' },
+    { daysLate: -4.4, text: 'due in 4 days' },
+  ])('$daysLate days: $text', ({ daysLate, text }) => {
+    expect(dueText(daysLate)).toBe(text);
+  });
+
+  it('falls back on the id while names are on their way', () => {
+    expect(nameOf(undefined, 'x')).toBe('x');
+    expect(nameOf([{ id: 'x', name: 'Black saloon' }], 'x')).toBe('Black saloon');
+  });
+
+  it('lists plans that are not over, soonest first', () => {
+    const wash = (id: string, startMs: number, status: 'planned' | 'done'): WashRecord =>
+      ({ id, startMs, status, minutes: 60 }) as WashRecord;
+    const washes = [
+      wash('later', NOW + 5 * HOUR, 'planned'),
+      wash('running', NOW - HOUR / 2, 'planned'),
+      wash('over', NOW - 3 * HOUR, 'planned'),
+      wash('done', NOW, 'done'),
+    ];
+    expect(plannedAhead(washes, NOW).map(({ id }) => id)).toEqual(['running', 'later']);
+  });
+});
+
+describe('dayExtremes', () => {
+  const hour = (i: number, airTempC: number) =>
+    ({ atMs: NOW + i * HOUR, airTempC, windMetresPerSecond: i, precipMm: 0.5 }) as Parameters<
+      typeof dayExtremes
+    >[0][number];
+
+  it('looks a day ahead and finds the thaw', () => {
+    const day = dayExtremes([-5, -2, 0, 1, 2].map((airTempC, i) => hour(i, airTempC)));
+    expect(day).toEqual({
+      coldestC: -5,
+      warmestC: 2,
+      strongestMetresPerSecond: 4,
+      precipMm: 2.5,
+      firstThawMs: NOW + 3 * HOUR,
+    });
+  });
+
+  it('is nothing without hours, and has no thaw in steady frost', () => {
+    expect(dayExtremes([])).toBeNull();
+    expect(dayExtremes([hour(0, -5), hour(1, -4)])?.firstThawMs).toBeNull();
+  });
+});

@@ -1,0 +1,106 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Band, Cell, VerdictKind } from '@keen/core';
+import {
+  cellOpacity,
+  firstChoice,
+  isInDoubt,
+  linePoints,
+  moveByKey,
+  runsOf,
+  tempScale,
+} from './ribbon-view.js';
+
+const cell = (
+  i: number,
+  verdict: VerdictKind,
+  ruleId: Cell['limiting']['ruleId'] = 'ice-on-car',
+  comfort = 1,
+): Cell => ({
+  startMs: i * 3_600_000,
+  verdict,
+  limiting: { ruleId, level: 'clear', margin: 1, unit: 'min', comfort },
+  untilMs: null,
+  blockedShare: null,
+});
+
+const band = (verdicts: readonly VerdictKind[]): Band => ({
+  placeId: 'p',
+  methodId: 'm',
+  refusal: null,
+  cells: verdicts.map((verdict, i) => cell(i, verdict)),
+});
+
+describe('moving by keys', () => {
+  const bands = [band(['no', 'go', 'wait', 'go-if']), band(['go', 'go', 'go', 'go'])];
+
+  it.each([
+    { key: 'ArrowRight', from: [0, 1], to: [0, 2] },
+    { key: 'ArrowRight', from: [0, 3], to: [0, 3] },
+    { key: 'ArrowLeft', from: [0, 0], to: [0, 0] },
+    { key: 'ArrowDown', from: [0, 1], to: [1, 1] },
+    { key: 'ArrowDown', from: [1, 1], to: [1, 1] },
+    { key: 'ArrowUp', from: [1, 2], to: [0, 2] },
+    { key: 'Home', from: [0, 2], to: [0, 0] },
+    { key: 'End', from: [0, 0], to: [0, 3] },
+    { key: 'PageDown', from: [0, 1], to: [0, 3] },
+    { key: 'n', from: [0, 1], to: [0, 3] },
+    { key: 'n', from: [0, 3], to: [0, 3] },
+  ])('$key from $from to $to', ({ key, from: [bandIndex = 0, hourIndex = 0], to }) => {
+    const moved = moveByKey(key, { bandIndex, hourIndex }, bands);
+    expect([moved?.bandIndex, moved?.hourIndex]).toEqual(to);
+  });
+
+  it('leaves other keys alone', () => {
+    expect(moveByKey('x', { bandIndex: 0, hourIndex: 0 }, bands)).toBeNull();
+  });
+});
+
+describe('the first look', () => {
+  it('falls on the earliest start that goes and is still to come', () => {
+    const bands = [band(['no', 'no', 'no', 'go']), band(['go', 'wait', 'go', 'go'])];
+    expect(firstChoice(bands, 3_600_000)).toEqual({ bandIndex: 1, hourIndex: 2 });
+  });
+
+  it('stays at the start where nothing goes', () => {
+    expect(firstChoice([band(['no', 'wait'])], 0)).toEqual({ bandIndex: 0, hourIndex: 0 });
+  });
+});
+
+describe('drawing', () => {
+  it('marks a stretch of one verdict and reason once', () => {
+    const cells = [cell(0, 'go'), cell(1, 'go'), cell(2, 'go', 'spots'), cell(3, 'no'), cell(4, 'no')];
+    expect(runsOf(cells)).toEqual([
+      { from: 0, length: 2, glyph: 'ice' },
+      { from: 2, length: 1, glyph: 'spot' },
+      { from: 3, length: 2, glyph: 'ice' },
+    ]);
+  });
+
+  it('is paler the closer to the limit, and full where it does not go', () => {
+    expect(cellOpacity(cell(0, 'go', 'ice-on-car', 0))).toBe(0.5);
+    expect(cellOpacity(cell(0, 'go', 'ice-on-car', 0.5))).toBe(0.75);
+    expect(cellOpacity(cell(0, 'go', 'ice-on-car', 9))).toBe(1);
+    expect(cellOpacity(cell(0, 'no', 'ice-on-car', -9))).toBe(1);
+  });
+
+  it('shows doubt only where members disagree', () => {
+    expect(isInDoubt({ ...cell(0, 'go'), blockedShare: 0.3 })).toBe(true);
+    for (const blockedShare of [null, 0, 1])
+      expect(isInDoubt({ ...cell(0, 'go'), blockedShare })).toBe(false);
+  });
+
+  it('keeps the freeze line on the scale', () => {
+    const hour = (airTempC: number) =>
+      ({ airTempC, lowTempC: airTempC - 1, highTempC: airTempC + 1 }) as Parameters<
+        typeof tempScale
+      >[0][number];
+    const cold = tempScale([hour(-22), hour(-12)]);
+    expect(cold.lowC).toBe(-25);
+    expect(cold.highC).toBeGreaterThan(0);
+    expect(cold.y(0)).toBeLessThan(cold.y(-20));
+  });
+
+  it('puts a point in the middle of each hour', () => {
+    expect(linePoints([1, 2], (value) => value, 10)).toBe('5,1.0 15,2.0');
+  });
+});

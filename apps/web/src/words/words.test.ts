@@ -1,0 +1,82 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_DISPLAY, type Finding, RULES } from '@keen/core';
+import { makeFormat } from '../format/format.js';
+import { findingText } from './finding-words.js';
+import { GLYPH_NAMES, RULE_NAMES } from './names.js';
+import { verdictText } from './verdict-words.js';
+
+const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
+
+const ICE: Finding = {
+  ruleId: 'ice-on-car',
+  level: 'block',
+  margin: -6,
+  unit: 'min',
+  comfort: -1,
+  actual: 10,
+  limit: 16,
+  panel: 'roof',
+  section: 'whole-car',
+};
+
+describe('verdicts in words', () => {
+  it('name the reason and a number with its unit', () => {
+    expect(verdictText('wait', ICE, format)).toBe(
+      'Wait: film freezes 6.0 min before you can dry it (roof: ice after 10 min, 16 min needed)',
+    );
+  });
+
+  it('say what makes it go', () => {
+    const text = verdictText(
+      'go-if',
+      { ...ICE, level: 'condition', margin: 2, section: 'one-side', remedy: 'smaller-section' },
+      format,
+    );
+    expect(text).toBe('Go if you work one side at a time: the roof freezes after 10 min, 16 min needed');
+  });
+
+  it('speak Fahrenheit to those who do', () => {
+    const fahrenheit = makeFormat({ ...DEFAULT_DISPLAY, temperature: 'F' }, 'America/Toronto', 'en-US');
+    const cold: Finding = {
+      ruleId: 'cold-hands',
+      level: 'condition',
+      margin: -2,
+      unit: 'K',
+      comfort: -0.2,
+      actual: -22,
+      limit: -20,
+    };
+    expect(verdictText('go-if', cold, fahrenheit)).toContain('−8 °F');
+  });
+});
+
+describe('every rule', () => {
+  it.each(RULES.map((rule) => [rule.id, rule] as const))(
+    '%s has a name, a sign and words for each level',
+    (id, rule) => {
+      expect(RULE_NAMES[id].length).toBeGreaterThan(2);
+      expect(GLYPH_NAMES[rule.glyph].length).toBeGreaterThan(2);
+      for (const level of ['clear', 'condition', 'block', 'unknown'] as const) {
+        const text = findingText(
+          {
+            ruleId: id,
+            level,
+            margin: -1,
+            unit: 'min',
+            comfort: 0,
+            actual: 5,
+            limit: 6,
+            panel: 'roof',
+            section: 'one-side',
+          },
+          format,
+        );
+        expect(text.length).toBeGreaterThan(5);
+        expect(text).not.toMatch(/undefined|NaN|null|!/);
+      }
+      expect(
+        findingText({ ruleId: id, level: 'clear', margin: null, unit: 'none', comfort: Infinity }, format),
+      ).not.toMatch(/undefined|NaN|not known/);
+    },
+  );
+});

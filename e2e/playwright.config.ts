@@ -1,0 +1,3 @@
+import { suite } from './browser.js';
+
+export default suite({ port: 4391, match: '**/*.spec.ts' });

@@ -1,0 +1,74 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+
+const VIEWS = [
+  '/',
+  '/windows/blue-hatch',
+  '/washes',
+  '/salt/grey-suv',
+  '/vehicles',
+  '/places',
+  '/desk/film',
+  '/settings',
+];
+
+async function settled(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+  await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 40_000 });
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  for (const path of VIEWS) {
+    test(`axe finds nothing on ${path} in the ${colorScheme} theme`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme });
+      await settled(page, path);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`),
+      ).toEqual([]);
+    });
+  }
+}
+
+test('axe finds nothing in the forms', async ({ page }) => {
+  for (const [path, button] of [
+    ['/vehicles', 'Add a vehicle'],
+    ['/places', 'Add a place'],
+    ['/washes', 'Log a wash'],
+  ] as const) {
+    await settled(page, path);
+    await page.getByRole('button', { name: button }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.waitForTimeout(400);
+    const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
+    expect(
+      violations.map(
+        ({ id, nodes }) => `${path} ${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`,
+      ),
+    ).toEqual([]);
+  }
+});
+
+test('keys: g and a letter, the palette, the sheet, the skip link', async ({ page }) => {
+  await settled(page, '/');
+  await page.keyboard.press('g');
+  await page.keyboard.press('l');
+  await expect(page).toHaveURL(/washes/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await page.getByPlaceholder('Go to a view or a vehicle').fill('black suv: win');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/windows\/black-suv/);
+  await page.goto('/places');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+});
+
+test('an address that is not there says so', async ({ page }) => {
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+});

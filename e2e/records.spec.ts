@@ -1,0 +1,111 @@
+import { expect, test } from '@playwright/test';
+
+test("a vehicle of one's own: faults at the field, kept over a reload, saved, edited, taken away, brought back", async ({
+  page,
+}) => {
+  await page.goto('/vehicles');
+  await page.getByRole('button', { name: 'Add a vehicle' }).click();
+  const form = page.getByRole('dialog', { name: 'Add a vehicle' });
+  await form.getByLabel('Main road').fill('5000');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('Give it a name: colour and shape will do.')).toBeVisible();
+  await expect(form.getByText('From 0 to 1500 km a day.')).toBeVisible();
+  await form.getByLabel('Name').fill('Teal estate');
+  await page.reload();
+  await page.getByRole('button', { name: 'Add a vehicle' }).click();
+  await expect(form.getByLabel('Name')).toHaveValue('Teal estate');
+  await form.getByLabel('Main road').fill('25');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Teal estate' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Edit Teal estate' }).click();
+  const edit = page.getByRole('dialog', { name: 'Edit Teal estate' });
+  await edit.getByLabel('Notes').fill('Tow bar rusts.');
+  await edit.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Tow bar rusts.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Windows of Teal estate' }).click();
+  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible({ timeout: 40_000 });
+  await page.goto('/vehicles');
+  await page.getByRole('button', { name: 'Take away Teal estate' }).click();
+  await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'Teal estate' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take away Teal estate' }).click();
+  await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
+});
+
+test("a place of one's own, with its water and hours", async ({ page }) => {
+  await page.goto('/places');
+  await page.getByRole('button', { name: 'Add a place' }).click();
+  const form = page.getByRole('dialog', { name: 'Add a place' });
+  await form.getByLabel('Name').first().fill("Cousin's barn");
+  await form.getByRole('checkbox', { name: 'Sunday' }).uncheck();
+  await form.getByLabel('Monday, opens').fill('22:00');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('It closes before it opens.')).toBeVisible();
+  await form.getByLabel('Monday, opens').fill('09:00');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: "Cousin's barn" })).toBeVisible();
+  await page.goto('/windows/cream-van');
+  await expect(page.getByText("Cousin's barn").first()).toBeVisible({ timeout: 40_000 });
+  await page.goto('/places');
+  await page.getByRole('button', { name: "Take away Cousin's barn" }).click();
+  await expect(page.getByRole('heading', { name: "Cousin's barn" })).toHaveCount(0);
+});
+
+test('the log is filtered, sorted and exported', async ({ page }) => {
+  await page.goto('/washes');
+  const done = page.getByRole('region', { name: 'Done washes' });
+  await expect(done.getByRole('row')).not.toHaveCount(0);
+  await page.getByLabel('Find').fill('Roof froze');
+  await expect(done.getByRole('row').filter({ hasText: 'Black SUV' })).toHaveCount(1);
+  await expect(done.getByRole('row')).toHaveCount(2);
+  await page.getByLabel('Find').fill('');
+  await done.getByRole('button', { name: 'Minutes' }).click();
+  await expect(done.getByRole('columnheader', { name: 'Minutes' })).toHaveAttribute('aria-sort', 'ascending');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export CSV' }).click();
+  expect((await download).suggestedFilename()).toBe('washes.csv');
+});
+
+test('units follow the settings everywhere at once; a limit out of range is refused at its field', async ({
+  page,
+}) => {
+  await page.goto('/settings');
+  await page.getByRole('combobox', { name: 'Temperature' }).click();
+  await page.getByRole('option', { name: '°F' }).click();
+  await expect(page.getByRole('banner').getByText('°F')).toBeVisible();
+  const limit = page.getByRole('textbox', { name: /wind chill from which wet-hand work needs breaks/ });
+  await limit.fill('99');
+  await limit.press('Enter');
+  await expect(page.getByText('limits.coldHandsC must be a number from -50 to 5 °C.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'Temperature' }).click();
+  await page.getByRole('option', { name: '°C' }).click();
+  await expect(page.getByRole('banner').getByText('°C')).toBeVisible();
+});
+
+test('the desk answers as one types and names what is wrong', async ({ page }) => {
+  await page.goto('/desk/dilution');
+  await expect(page.getByText('Product ml')).toBeVisible();
+  await page.getByLabel(/Parts water/).fill('0.1');
+  await expect(page.getByText(/allowed is 1 to 100000 parts of water/).first()).toBeVisible();
+  await page.getByLabel(/Parts water/).fill('4');
+  await expect(page.getByRole('definition').filter({ hasText: /^200$/ })).toBeVisible();
+});
+
+test('the server gone is told apart from an empty list, and what is typed stays', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/vehicles');
+  await page.getByRole('button', { name: 'Add a vehicle' }).click();
+  const form = page.getByRole('dialog', { name: 'Add a vehicle' });
+  await form.getByLabel('Name').fill('Unlucky hatch');
+  await context.setOffline(true);
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByRole('alert')).toContainText('What you typed is kept');
+  await expect(form.getByLabel('Name')).toHaveValue('Unlucky hatch');
+  await context.setOffline(false);
+  await form.getByRole('button', { name: 'Cancel' }).click();
+});

@@ -1,0 +1,21 @@
+// Serves the built program with fresh demo data in a temporary folder; for the end-to-end tests and the screenshots.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+const root = resolve(import.meta.dirname, '..');
+const folder = mkdtempSync(join(tmpdir(), 'keen-e2e-'));
+const env = { ...process.env, KEEN_DATA: folder, KEEN_DEMO: '1', KEEN_CLOCK: '2026-01-14T06:40:00-05:00' };
+const file = (...parts) => join(root, 'apps', 'server', 'dist', ...parts);
+
+const seeded = spawnSync('node', [file('demo', 'seed-command.js')], { env, stdio: 'inherit' });
+if (seeded.status !== 0) process.exit(seeded.status ?? 1);
+const server = spawn('node', ['--enable-source-maps', file('main.js')], { env, stdio: 'inherit' });
+const stop = () => server.kill('SIGTERM');
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);
+server.on('exit', (code) => {
+  rmSync(folder, { recursive: true, force: true });
+  process.exit(code ?? 0);
+});
