@@ -63,7 +63,7 @@ test('keys: g and a letter, the palette, the sheet, the skip link', async ({ pag
   await page.getByPlaceholder('Go to a view or a vehicle').fill('black suv: win');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/windows\/black-suv/);
-  await page.goto('/places');
+  await settled(page, '/places');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
 });

@@ -9,7 +9,7 @@ const VIEWS = [
   { name: 'salt', path: '/salt/grey-suv', ready: 'What it says' },
   { name: 'vehicles', path: '/vehicles', ready: 'White van' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
-  { name: 'desk', path: '/desk/film', ready: 'Wet edge minutes' },
+  { name: 'desk', path: '/desk/film', ready: 'Wet edge' },
   { name: 'settings', path: '/settings', ready: 'Limits that decide' },
 ] as const;
 

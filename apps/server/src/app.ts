@@ -30,7 +30,8 @@ function describeApi(app: NestExpressApplication): void {
     )
     .setVersion(VERSION)
     .build();
-  SwaggerModule.setup('api/docs', app, SwaggerModule.createDocument(app, document));
+  // Made when it is first asked for, so that the start does not wait for it.
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, document));
 }
 
 /** The whole application, not yet listening. */

@@ -5,6 +5,9 @@ import { VerdictsService } from './verdicts/verdicts.service.js';
 const codeOf = (error: unknown): unknown =>
   error instanceof Error ? (error as { code?: unknown }).code : undefined;
 
+let isStopping = false;
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => (isStopping = true));
+
 async function start(): Promise<void> {
   const app = await createApp();
   const { port, host, isDemo } = app.get<Config>(CONFIG);
@@ -22,7 +25,9 @@ async function start(): Promise<void> {
   app
     .get(VerdictsService)
     .morning()
-    .catch((error: unknown) => console.error('The first answer could not be worked out:', error));
+    .catch((error: unknown) => {
+      if (!isStopping) console.error('The first answer could not be worked out:', error);
+    });
 }
 
 start().catch((error: unknown) => {

@@ -18,7 +18,11 @@ import { theme } from './theme/theme.js';
 const retry = (count: number, error: Error): boolean => !(error instanceof ApiError) && count < 2;
 
 const queryClient = new QueryClient({
-  defaultOptions: { queries: { retry, staleTime: 30_000, refetchOnWindowFocus: true } },
+  // The program is on this machine or nearby: the browser's idea of being offline says nothing about it.
+  defaultOptions: {
+    queries: { retry, staleTime: 30_000, refetchOnWindowFocus: true, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
 });
 
 const root = document.getElementById('root');

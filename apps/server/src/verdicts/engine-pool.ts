@@ -21,11 +21,19 @@ function workerFile(): string {
     : new URL('../../dist/verdicts/engine.worker.js', import.meta.url).href;
 }
 
+/** The grids of a shop fit well within this; without a bound the thread would rather grow than tidy up. */
+const MEMORY = { maxOldGenerationSizeMb: 160, maxYoungGenerationSizeMb: 12 };
+
 /** The engine in a thread of its own; one thread, so that what it has computed stays at hand. */
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<EngineProgress>();
-  private readonly pool = new Piscina({ filename: workerFile(), minThreads: 1, maxThreads: 1 });
+  private readonly pool = new Piscina({
+    filename: workerFile(),
+    minThreads: 0,
+    maxThreads: 1,
+    resourceLimits: MEMORY,
+  });
 
   async run<K extends EngineJob['kind']>(job: Extract<EngineJob, { kind: K }>): Promise<Results[K]> {
     const { port1, port2 } = new MessageChannel();

@@ -24,6 +24,7 @@ import {
   verdictGrid,
   type WeatherHour,
   type WeatherSpan,
+  type Window,
   windChill,
   type ZoneSalt,
 } from '@keen/core';
@@ -33,7 +34,9 @@ import type { EngineProgress, EngineVehicle, GridJob, MorningJob, SaltJob } from
 export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
-const KEPT_GRIDS = 48;
+const KEPT_GRIDS = 24;
+/** Enough starts of each vehicle to find one that is free; more only cost memory. */
+const MOST_WINDOWS = 80;
 
 type Report = (progress: EngineProgress) => void;
 type Weather = GridJob['weather'];
@@ -112,7 +115,7 @@ export class Engine {
       const life = lifeOf(entry, job.places, around);
       const ledger = runLedger(life.slice(0, seasonHours), washesOf(entry));
       report({ label: entry.vehicle.id, share: (i + 1) / total });
-      return vehicleMorning({
+      const morning = vehicleMorning({
         ...job,
         vehicle: entry.vehicle,
         bands,
@@ -122,6 +125,7 @@ export class Engine {
         lastWashMs: lastWashMs(entry),
         knownSinceMs: entry.knownSinceMs,
       });
+      return { ...morning, windows: fewest(morning.windows) };
     });
   }
 
@@ -177,6 +181,17 @@ export class Engine {
     this.surroundings = { key, value };
     return value;
   }
+}
+
+/** The worthiest starts, and the worthiest of every place and method. */
+function fewest(windows: readonly Window[]): Window[] {
+  const seen = new Set<string>();
+  return windows.filter((window, i) => {
+    const band = `${window.placeId} ${window.methodId}`;
+    const isFirst = !seen.has(band);
+    seen.add(band);
+    return isFirst || i < MOST_WINDOWS;
+  });
 }
 
 /** The recent past and one course of the future as one span; missing hours between are null. */

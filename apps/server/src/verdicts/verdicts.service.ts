@@ -24,7 +24,7 @@ import { GRID_HOURS, type SaltAnswer, spanOf } from './engine.js';
 import type { EngineVehicle, EngineWeather } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
 
-const KEPT_ANSWERS = 60;
+const KEPT_ANSWERS = 30;
 
 export interface CellQuery {
   readonly vehicleId: string;

@@ -1,6 +1,7 @@
-import { Kbd, Modal, Table } from '@mantine/core';
+import { Kbd, Table } from '@mantine/core';
 import { useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
+import { Dialog } from '../parts/dialog.js';
 import { VIEWS } from './navigation.js';
 
 const FIRST_KEY_MS = 1200;
@@ -48,12 +49,7 @@ export function ShortcutSheet({
 }) {
   const rows = [...VIEWS.map(({ key, label }) => ({ keys: ['g', key], does: label })), ...OTHERS];
   return (
-    <Modal
-      opened={opened}
-      onClose={onClose}
-      title="Keyboard shortcuts"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog opened={opened} onClose={onClose} title="Keyboard shortcuts">
       <Table>
         <Table.Tbody>
           {rows.map(({ keys, does }) => (
@@ -70,6 +66,6 @@ export function ShortcutSheet({
           ))}
         </Table.Tbody>
       </Table>
-    </Modal>
+    </Dialog>
   );
 }

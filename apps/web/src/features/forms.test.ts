@@ -131,7 +131,11 @@ describe('the reference desk', () => {
       '0, 2',
       'yes',
     ]);
-    expect(fieldLabel('relHumidityFraction')).toBe('Rel humidity fraction');
+    expect(
+      ['relHumidityFraction', 'airTempC', 'filmGramsPerM2', 'litres', 'capacityGramsPerLitre'].map(
+        fieldLabel,
+      ),
+    ).toEqual(['Rel humidity', 'Air temp', 'Film', 'Litres', 'Capacity']);
   });
 });
 

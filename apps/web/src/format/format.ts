@@ -49,6 +49,7 @@ function windText(metresPerSecond: number, unit: DisplaySettings['wind']): strin
 
 function minutesText(minutes: number): string {
   const size = Math.abs(minutes);
+  if (size === 0) return '0 min';
   if (size < 10) return `${fixed(minutes, 1)} min`;
   if (size < 180) return `${fixed(minutes, 0)} min`;
   return size < 2880 ? `${fixed(minutes / 60, 1)} h` : `${fixed(minutes / 1440, 1)} d`;

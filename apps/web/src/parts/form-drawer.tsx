@@ -1,5 +1,6 @@
-import { Button, Drawer, Group, Stack } from '@mantine/core';
+import { Button, Group, Stack } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { SideDialog } from './dialog.js';
 
 interface FormDrawerProps {
   readonly title: string;
@@ -23,14 +24,7 @@ export function FormDrawer({
   children,
 }: FormDrawerProps) {
   return (
-    <Drawer
-      opened
-      onClose={onClose}
-      title={title}
-      position="right"
-      size="lg"
-      closeButtonProps={{ 'aria-label': 'Close and keep what is typed' }}
-    >
+    <SideDialog title={title} onClose={onClose} closeLabel="Close and keep what is typed">
       <form
         noValidate
         onSubmit={(event) => {
@@ -55,6 +49,6 @@ export function FormDrawer({
           </Group>
         </Stack>
       </form>
-    </Drawer>
+    </SideDialog>
   );
 }

@@ -20,8 +20,8 @@ const UNHEATED_WARMER_K = 3;
 const UNHEATED_DAMPER_PA = 40;
 const UNHEATED_HUMIDITY_CAP = 0.95;
 const LAG_HOURS = 24;
-/** Melt and wet floors in a heated unit add this much vapour (judgement). */
-const HEATED_DAMPER_PA = 250;
+/** Wet cars melting on a wet floor, doors shut, add this much vapour to a heated place (judgement). */
+const HEATED_DAMPER_PA = 900;
 const HEATED_HUMIDITY_CAP = 0.9;
 
 const vapourPa = (hour: WeatherHour): number => saturationOverWaterPa(hour.dewPointC);

@@ -17,10 +17,12 @@ export function interpolateLinear(points: readonly TablePoint[], x: number): num
     throw new RangeError('interpolateLinear: points is empty; at least one point is needed');
   if (x <= first.x) return first.y;
   if (x >= last.x) return last.y;
-  const upper = points.findIndex((point) => point.x >= x);
-  const b = points[upper] ?? last;
-  const a = points[upper - 1] ?? first;
-  return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+  let a = first;
+  for (const b of points) {
+    if (b.x >= x) return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
+    a = b;
+  }
+  return last.y;
 }
 
 /** Slopes of a monotone cubic through the points (Fritsch & Butland 1984 harmonic mean). */

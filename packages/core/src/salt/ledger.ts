@@ -63,9 +63,10 @@ export function wetShare(
   agent: SaltAgent,
   air: { readonly tempC: number; readonly relHumidityFraction: number; readonly isWet: boolean },
 ): number {
-  const threshold = brineOf(agent).deliquescenceFraction(air.tempC);
-  if (threshold === null) return 0;
+  const brine = brineOf(agent);
+  if (air.tempC < brine.eutecticC) return 0;
   if (air.isWet) return 1;
+  const threshold = brine.deliquescenceFraction(air.tempC) ?? 1;
   return Math.min(1, Math.max(0, (air.relHumidityFraction - threshold + DAMP_WIDTH) / (2 * DAMP_WIDTH)));
 }
 
@@ -79,6 +80,26 @@ export interface CompiledHour {
   /** Active hours at full pace, by agent. */
   readonly pace: readonly number[];
 }
+
+const NOTHING_ADDED = new Float64Array(SALT_ZONES.length * AGENTS.length);
+const ALL_KEPT = new Float64Array(SALT_ZONES.length).fill(1);
+
+const drives = (hour: LedgerHour): boolean => ROAD_CLASSES.some((roadClass) => hour.km[roadClass] > 0);
+
+/** What the hour's drive puts on each zone, agent by agent. */
+function addedBy(hour: LedgerHour, pickUpFactor: number): Float64Array {
+  const onUnderbody = AGENTS.map((agent) =>
+    ROAD_CLASSES.reduce((sum, roadClass) => {
+      const road = hour.roads[roadClass];
+      const share = hour.km[roadClass] * PICK_UP_PER_KM[roadClass] * SPRAY_FACTOR[road.state];
+      return sum + road.saltGramsPerM2[agent] * share * pickUpFactor;
+    }, 0),
+  );
+  return Float64Array.from(SALT_ZONES.flatMap(({ pickUp }) => onUnderbody.map((grams) => grams * pickUp)));
+}
+
+const keptIn = (rainMm: number): Float64Array =>
+  Float64Array.from(SALT_ZONES, ({ rainLossPerMm }) => Math.exp(-rainLossPerMm * rainMm));
 
 /**
  * Works out the hours of a car's life for the ledger.
@@ -98,20 +119,12 @@ export function compileLife(hours: readonly LedgerHour[], pickUpFactor = 1): Com
       relHumidityFraction: hour.relHumidityFraction,
       isWet: wetHoursLeft > 0,
     };
-    const onUnderbody = AGENTS.map((agent) =>
-      ROAD_CLASSES.reduce((sum, roadClass) => {
-        const road = hour.roads[roadClass];
-        const share = hour.km[roadClass] * PICK_UP_PER_KM[roadClass] * SPRAY_FACTOR[road.state];
-        return sum + road.saltGramsPerM2[agent] * share * pickUpFactor;
-      }, 0),
-    );
+    const warmth = temperaturePace(hour.carTempC);
     return {
       atMs: hour.atMs,
-      added: Float64Array.from(
-        SALT_ZONES.flatMap(({ pickUp }) => onUnderbody.map((grams) => grams * pickUp)),
-      ),
-      kept: Float64Array.from(SALT_ZONES, ({ rainLossPerMm }) => Math.exp(-rainLossPerMm * hour.rainMm)),
-      pace: AGENTS.map((agent) => wetShare(agent, air) * temperaturePace(hour.carTempC)),
+      added: drives(hour) ? addedBy(hour, pickUpFactor) : NOTHING_ADDED,
+      kept: hour.rainMm > 0 ? keptIn(hour.rainMm) : ALL_KEPT,
+      pace: AGENTS.map((agent) => wetShare(agent, air) * warmth),
     };
   });
 }

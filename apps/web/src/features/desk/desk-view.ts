@@ -87,9 +87,16 @@ export function inputFrom(fields: readonly DeskField[], values: DeskValues): Rec
   return Object.fromEntries(entries);
 }
 
-/** "relHumidityFraction" as "Rel humidity fraction". */
+/** Tails of names that repeat the unit, which stands beside the label anyway. */
+const UNIT_TAIL =
+  /(?<=[a-z])(MicroSiemensPerCm|MetresPerSecond|GramsPerLitre|GramsPerM2|MgPerLitre|MgPerM2|WattsPerK|Wm2K|Wm2|Kmh|Hpa|Pa|Deg|Fraction|Percent|Minutes|Seconds|Minor|Litres|Ml|Mm2|C)$/;
+
+/** "relHumidityFraction" as "Rel humidity": words, without the unit at the end. */
 export function fieldLabel(name: string): string {
-  const words = name.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
+  const words = name
+    .replace(UNIT_TAIL, '')
+    .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
+    .toLowerCase();
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 

@@ -2,7 +2,6 @@ import {
   Button,
   Chip,
   Group,
-  Modal,
   NumberInput,
   SegmentedControl,
   Select,
@@ -16,6 +15,7 @@ import { useState } from 'react';
 import { useFinishWash, useLogWash } from '../../api/queries.js';
 import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
 import { ApiError } from '../../api/client.js';
+import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
 import { methodName, optionsOf, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
 import { doneFrom, draftErrors, type DraftErrors, type WashDraft } from './wash-form.js';
@@ -61,13 +61,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
     places.find(({ id }) => id === draft.placeId)?.methods.map(({ methodId }) => methodId) ??
     METHODS.map(({ id }) => id);
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={wash ? 'Mark done' : 'Log a wash'}
-      size="lg"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Dialog onClose={onClose} title={wash ? 'Mark done' : 'Log a wash'}>
       <form
         noValidate
         onSubmit={(event) => {
@@ -193,6 +187,6 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
           </Group>
         </Stack>
       </form>
-    </Modal>
+    </Dialog>
   );
 }

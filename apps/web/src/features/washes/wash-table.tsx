@@ -35,7 +35,11 @@ function Head({
   const active = sort.by === by;
   const Arrow = sort.descending ? IconArrowDown : IconArrowUp;
   return (
-    <th scope="col" aria-sort={active ? (sort.descending ? 'descending' : 'ascending') : 'none'}>
+    <th
+      scope="col"
+      className={by === 'minutes' || by === 'cost' ? classes.right : undefined}
+      aria-sort={active ? (sort.descending ? 'descending' : 'ascending') : 'none'}
+    >
       <button
         type="button"
         onClick={() => onSort({ by, descending: active ? !sort.descending : by === 'start' })}
