@@ -1,10 +1,13 @@
+import { resolve } from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
 import { DESK, PHONE } from './browser.js';
+
+const FOLDER = resolve(import.meta.dirname, '../docs/screenshots');
 
 /** The pictures of the README, made from the demo data: npm run screenshots. */
 const VIEWS = [
   { name: 'morning', path: '/', ready: 'Silver estate', open: 'Why' },
-  { name: 'windows', path: '/windows/black-saloon', ready: 'Because' },
+  { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
   { name: 'salt', path: '/salt/grey-suv', ready: 'What it says' },
   { name: 'vehicles', path: '/vehicles', ready: 'White van' },
@@ -18,7 +21,7 @@ async function shoot(page: Page, view: (typeof VIEWS)[number], file: string): Pr
   await expect(page.getByText(view.ready).first()).toBeVisible({ timeout: 40_000 });
   if ('open' in view) await page.getByRole('button', { name: view.open }).first().click();
   await page.waitForTimeout(600);
-  await page.screenshot({ path: `../docs/screenshots/${file}.png` });
+  await page.screenshot({ path: `${FOLDER}/${file}.png` });
 }
 
 for (const view of VIEWS) {
