@@ -102,16 +102,15 @@ const window = (startHour: number, totalMinor: number, placeId = 'bay'): Window 
     value: { totalMinor },
   }) as unknown as Window;
 
-const morning = (vehicleId: string, daysLate: number, windows: readonly Window[]): VehicleMorning =>
-  ({
-    vehicleId,
-    due: { lastWashMs: 0, dueMs: -daysLate * DAY_MS, daysLate },
-    zones: [],
-    activeHours: 0,
-    soilGrade: 2,
-    windows,
-    refusals: [],
-  }) as VehicleMorning;
+const morning = (vehicleId: string, daysLate: number, windows: readonly Window[]): VehicleMorning => ({
+  vehicleId,
+  due: { lastWashMs: 0, dueMs: -daysLate * DAY_MS, daysLate },
+  zones: [],
+  activeHours: 0,
+  soilGrade: 2,
+  windows,
+  refusals: [],
+});
 
 describe('morningAnswer', () => {
   const around = { places: [PLACE], taken: [], horizonMs: 7 * DAY_MS };

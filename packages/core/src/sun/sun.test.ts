@@ -5,7 +5,7 @@ import {
   horizonElevationDeg,
   incidenceDeg,
   irradiance,
-  openSkyFraction,
+  type openSkyFraction,
   overheadTempC,
   panelIrradianceWm2,
   shelteredIrradianceWm2,
