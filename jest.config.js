@@ -26,5 +26,6 @@ const project = (displayName, root) => ({
 });
 
 export default {
+  testTimeout: 60_000,
   projects: [project('core', 'packages/core'), project('server', 'apps/server'), project('web', 'apps/web')],
 };

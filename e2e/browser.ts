@@ -28,8 +28,8 @@ export const suite = ({ port, match }: Suite): ReturnType<typeof defineConfig> =
     testDir: '.',
     testMatch: match,
     workers: 1,
-    timeout: 45_000,
-    expect: { timeout: 15_000 },
+    timeout: 120_000,
+    expect: { timeout: 30_000 },
     reporter: [['list']],
     use: {
       baseURL: `http://127.0.0.1:${port}`,
@@ -45,7 +45,7 @@ export const suite = ({ port, match }: Suite): ReturnType<typeof defineConfig> =
       url: `http://127.0.0.1:${port}/api/health`,
       env: { PORT: String(port) },
       reuseExistingServer: false,
-      timeout: 60_000,
+      timeout: 120_000,
       gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
     },
   });

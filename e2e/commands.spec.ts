@@ -22,7 +22,7 @@ function run(
     input: options.input,
     env: { ...process.env, ...options.env },
     encoding: 'utf8',
-    timeout: 30_000,
+    timeout: 90_000,
   });
 }
 
