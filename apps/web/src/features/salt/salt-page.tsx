@@ -71,7 +71,7 @@ function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: 
         <p className="muted">
           Left flank above, right flank below, tail and underbody beside them. An active hour is an hour at 10
           °C in which the salt is wet and fully at work; cold, dry and a light load slow the clock. From
-          drives, simulated road treatment and measured weather; factors are judgement.
+          drives, estimated road treatment and measured weather; factors are judgement.
         </p>
       </section>
       <div className={classes.grid}>
