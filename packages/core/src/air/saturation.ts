@@ -40,3 +40,7 @@ export const vapourDensityKgPerM3 = (vapourPressurePa: number, tempC: number): n
 /** Relative humidity over liquid water (0–1) of air at a temperature with a given dew point over water. */
 export const humidityFromDewPoint = (airTempC: number, dewPointC: number): number =>
   Math.min(1, saturationOverWaterPa(dewPointC) / saturationOverWaterPa(airTempC));
+
+/** Dew point over liquid water of air at a temperature with a given relative humidity over water (above 0). */
+export const dewPointFromHumidity = (airTempC: number, relHumidityFraction: number): number =>
+  dewPointOverWaterC(relHumidityFraction * saturationOverWaterPa(airTempC));

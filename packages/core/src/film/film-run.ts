@@ -51,6 +51,7 @@ export class FilmRun {
   firstIceSeconds: number | null = null;
   drySeconds: number | null = null;
   lowestTempC: number;
+  highestTempC: number;
 
   private readonly rates: Rates = {
     phase: 'liquid',
@@ -79,6 +80,7 @@ export class FilmRun {
     this.tempC = tempC;
     this.iceKg = iceKgPerM2;
     this.lowestTempC = start.tempC;
+    this.highestTempC = start.tempC;
     if (iceKgPerM2 > TINY_KG) this.firstIceSeconds = 0;
     if (start.waterKg <= TINY_KG) this.drySeconds = 0;
   }
@@ -132,6 +134,7 @@ export class FilmRun {
     this.tempC = tempC;
     this.iceKg = iceKgPerM2;
     this.lowestTempC = Math.min(this.lowestTempC, tempC);
+    this.highestTempC = Math.max(this.highestTempC, tempC);
   }
 
   /** Fills the rates for the present state. */

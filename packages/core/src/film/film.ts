@@ -31,13 +31,16 @@ export interface FilmLife {
   readonly firstIceMinutes: number | null;
   /** Over the film's life, start included. */
   readonly lowestTempC: number;
+  /** Over the film's life, start included. */
+  readonly highestTempC: number;
   /** The smaller of the two; null where neither comes within the horizon. */
   readonly wetEdgeMinutes: number | null;
 }
 
 const MOST_FILM_GRAMS_PER_M2 = 5000;
 
-function requireFilmInput(input: FilmInput): void {
+/** Guards a film from outside. @throws FieldError naming the field */
+export function requireFilmInput(input: FilmInput): void {
   const { tiltDeg, absorptanceFraction, solarWm2, airTempC, relHumidityFraction, airSpeedMetresPerSecond } =
     input;
   const { skyTempC, filmGramsPerM2, startTempC, backWm2K = 0, horizonMinutes = 720 } = input;
@@ -53,6 +56,14 @@ function requireFilmInput(input: FilmInput): void {
   requireInRange('film', { horizonMinutes }, { min: 1, max: 10_080, unit: 'min' });
   if (input.brine) {
     requireInRange('film', { 'brine.massPercent': input.brine.massPercent }, { min: 0, max: 99, unit: '%' });
+    brineOf(input.brine.agent);
+  }
+  if (filmGramsPerM2 <= 0) {
+    throw new FieldError(
+      'out-of-range',
+      'filmGramsPerM2',
+      'film: filmGramsPerM2 is 0; allowed is above 0 g/m²',
+    );
   }
 }
 
@@ -104,11 +115,12 @@ export function filmLife(input: FilmInput, options: FilmOptions = {}): FilmLife 
     dryMinutes: toMinutes(run.drySeconds),
     firstIceMinutes: toMinutes(run.firstIceSeconds),
     lowestTempC: run.lowestTempC,
+    highestTempC: run.highestTempC,
     wetEdgeMinutes: smallerOf(toMinutes(run.drySeconds), toMinutes(run.firstIceSeconds)),
   };
 }
 
-export interface FilmReport extends FilmLife, SteadyTemps {}
+export interface FilmReport extends Omit<FilmLife, 'highestTempC'>, SteadyTemps {}
 
 /**
  * The whole answer of the film sum: its life, and the steady temperatures of the panel dry and wet.
@@ -117,13 +129,6 @@ export interface FilmReport extends FilmLife, SteadyTemps {}
  */
 export function film(input: FilmInput): FilmReport {
   requireFilmInput(input);
-  if (input.brine) brineOf(input.brine.agent);
-  if (input.filmGramsPerM2 <= 0) {
-    throw new FieldError(
-      'out-of-range',
-      'filmGramsPerM2',
-      'film: filmGramsPerM2 is 0; allowed is above 0 g/m²',
-    );
-  }
-  return { ...filmLife(input), ...steadyTemps(input) };
+  const { highestTempC: _, ...life } = filmLife(input);
+  return { ...life, ...steadyTemps(input) };
 }

@@ -4,3 +4,4 @@ export * from './film-run.js';
 export * from './panel-climate.js';
 export * from './steady-panel.js';
 export * from './water-store.js';
+export * from './film-trace.js';

@@ -26,19 +26,39 @@ const HEATED_HUMIDITY_CAP = 0.9;
 
 const vapourPa = (hour: WeatherHour): number => saturationOverWaterPa(hour.dewPointC);
 
-function indoorAir(
-  climate: PlaceClimate & { kind: 'unheated' | 'heated' },
-  past: readonly WeatherHour[],
-): PlaceAir {
-  const mean = (read: (hour: WeatherHour) => number): number =>
-    past.reduce((sum, hour) => sum + read(hour), 0) / past.length;
+/** Means over the hours behind each hour, kept as running sums. */
+interface Lagged {
+  readonly airTempC: number;
+  readonly vapourPa: number;
+}
+
+/** Mean of the known hours within the lag, hour by hour; null where none is known. */
+function lagged(hours: readonly (WeatherHour | null)[]): (Lagged | null)[] {
+  let count = 0;
+  let temps = 0;
+  let vapours = 0;
+  const book = (hour: WeatherHour | null | undefined, sign: 1 | -1): void => {
+    if (!hour) return;
+    count += sign;
+    temps += sign * hour.airTempC;
+    vapours += sign * vapourPa(hour);
+  };
+  return hours.map((hour, i) => {
+    book(hour, 1);
+    book(hours[i - LAG_HOURS - 1], -1);
+    return count > 0 ? { airTempC: temps / count, vapourPa: vapours / count } : null;
+  });
+}
+
+function indoorAir(climate: PlaceClimate & { kind: 'unheated' | 'heated' }, past: Lagged): PlaceAir {
   const heated = climate.kind === 'heated';
-  const airTempC = heated ? climate.setpointC : mean((hour) => hour.airTempC) + UNHEATED_WARMER_K;
-  const vapour = mean(vapourPa) + (heated ? HEATED_DAMPER_PA : UNHEATED_DAMPER_PA);
+  const airTempC = heated ? climate.setpointC : past.airTempC + UNHEATED_WARMER_K;
+  const vapour = past.vapourPa + (heated ? HEATED_DAMPER_PA : UNHEATED_DAMPER_PA);
   const cap = heated ? HEATED_HUMIDITY_CAP : UNHEATED_HUMIDITY_CAP;
   return {
     airTempC,
-    relHumidityFraction: Math.min(cap, vapour / saturationOverWaterPa(airTempC)),
+    relHumidityFraction:
+      climate.relHumidityFraction ?? Math.min(cap, vapour / saturationOverWaterPa(airTempC)),
     airSpeedMetresPerSecond: INDOOR_DRAUGHT,
     skyTempC: airTempC,
   };
@@ -65,18 +85,17 @@ export function placeAir(
   hours: readonly (WeatherHour | null)[],
 ): (PlaceAir | null)[] {
   const { climate } = place;
-  return hours.map((hour, i) => {
-    if (!hour) return null;
-    switch (climate.kind) {
-      case 'outdoors':
-        return outdoorAir(hour, OUTDOOR_WIND_SHARE);
-      case 'open-bay':
-        return outdoorAir(hour, BAY_WIND_SHARE);
-      default:
-        return indoorAir(
-          climate,
-          hours.slice(Math.max(0, i - LAG_HOURS), i + 1).filter((past) => past !== null),
-        );
+  switch (climate.kind) {
+    case 'outdoors':
+      return hours.map((hour) => hour && outdoorAir(hour, OUTDOOR_WIND_SHARE));
+    case 'open-bay':
+      return hours.map((hour) => hour && outdoorAir(hour, BAY_WIND_SHARE));
+    default: {
+      const past = lagged(hours);
+      return hours.map((hour, i) => {
+        const behind = past[i];
+        return hour && behind ? indoorAir(climate, behind) : null;
+      });
     }
-  });
+  }
 }

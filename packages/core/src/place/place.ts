@@ -1,14 +1,15 @@
+import type { Tariff } from '../meter/index.js';
 import type { EarthPoint, Shelter } from '../sun/index.js';
 
 export const PLACE_KINDS = ['garage', 'heated-unit', 'self-serve-bay', 'automatic-bay', 'drive'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
-/** How the air at the car follows the air outside. */
+/** How the air at the car follows the air outside; indoors a humidity that was read there goes before the model. */
 export type PlaceClimate =
   | { readonly kind: 'outdoors' }
   | { readonly kind: 'open-bay' }
-  | { readonly kind: 'unheated' }
-  | { readonly kind: 'heated'; readonly setpointC: number };
+  | { readonly kind: 'unheated'; readonly relHumidityFraction?: number | null }
+  | { readonly kind: 'heated'; readonly setpointC: number; readonly relHumidityFraction?: number | null };
 
 export const TAPS = ['none', 'frost-shut', 'always'] as const;
 /** `frost-shut`: closed while nights freeze, lest the pipe bursts. */
@@ -26,6 +27,18 @@ export interface Water {
   readonly tdsMgPerLitre: number;
   readonly tempC: number;
   readonly origin: 'measured' | 'estimated' | 'default';
+}
+
+export const SITE_RULES = ['no-own-bucket', 'no-own-foam', 'no-run-off', 'no-washing-in-frost', 'no-contact'] as const;
+/** What the site, its landlord or the town forbids. */
+export type SiteRule = (typeof SITE_RULES)[number];
+
+/** Minutes that one waits, by hour of the day; null: never a queue. */
+export interface Queue {
+  /** 24 numbers, Monday to Friday. */
+  readonly weekdayMinutes: readonly number[];
+  /** 24 numbers, Saturday and Sunday. */
+  readonly weekendMinutes: readonly number[];
 }
 
 /** What the engine needs to know of a place. */
@@ -46,9 +59,26 @@ export interface Place extends EarthPoint {
   readonly washWater: Water;
   /** Demineralised or softened last rinse, where there is one. */
   readonly finalRinse: Water | null;
+  /** Price of a visit by method; paid seconds come on top where there is a tariff. */
   readonly methods: readonly { readonly methodId: string; readonly priceMinor: number }[];
+  /** A coin or card meter; null where a visit has one price. */
+  readonly tariff: Tariff | null;
+  readonly queue: Queue | null;
+  readonly forbids: readonly SiteRule[];
   readonly travelMinutes: number;
 }
 
 /** The water that dries on the car: the last rinse where there is one. */
 export const lastWater = (place: Place): Water => place.finalRinse ?? place.washWater;
+
+const WEEKEND_FROM = 5;
+
+/** Minutes in the queue when one arrives at a local weekday (Monday 0) and minute of the day. */
+export function queueMinutes(
+  place: Pick<Place, 'queue'>,
+  at: { readonly weekday: number; readonly minuteOfDay: number },
+): number {
+  if (!place.queue) return 0;
+  const hours = at.weekday >= WEEKEND_FROM ? place.queue.weekendMinutes : place.queue.weekdayMinutes;
+  return hours[Math.floor(at.minuteOfDay / 60)] ?? 0;
+}

@@ -1,12 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import type { ZoneSalt } from '../salt/index.js';
+import { CLEAN } from '../soil/index.js';
+import { houseWith } from '../testing/shop.js';
+import { DEFAULT_HOUSE } from '../house/index.js';
 import {
   busyOf,
   DEFAULT_PRICES,
   dueState,
-  estimatedSoilGrade,
   morningAnswer,
   type ValueCase,
   type VehicleMorning,
@@ -21,6 +22,7 @@ const PLACE = {
   id: 'bay',
   travelMinutes: 10,
   methods: [{ methodId: 'bay-touch-free', priceMinor: 750 }],
+  tariff: null,
 } as unknown as Place;
 
 const CASE: ValueCase = {
@@ -29,7 +31,8 @@ const CASE: ValueCase = {
   prices: DEFAULT_PRICES,
   activeHoursSaved: 40,
   windChillC: 0,
-  soilGrade: 3,
+  gradeAtContact: null,
+  queueMinutes: 0,
   wearsProtection: false,
   verdict: 'go',
   daysLate: 0,
@@ -48,7 +51,7 @@ describe('washValue', () => {
   });
 
   it('prices salt, money and time with travel both ways', () => {
-    expect(washValue(CASE)).toMatchObject({ saltMinor: 480, moneyMinor: -750, timeMinor: -1200 * (50 / 60) });
+    expect(washValue(CASE)).toMatchObject({ saltMinor: 480, moneyMinor: -750 - 90, timeMinor: -1200 * (50 / 60) });
   });
 
   it.each([
@@ -62,33 +65,36 @@ describe('washValue', () => {
 
   it('charges touching dirty paint, not spraying it', () => {
     expect(washValue(CASE).paintMinor + 0).toBe(0);
-    expect(washValue({ ...CASE, method: methodOf('garage-rinseless') }).paintMinor).toBe(-180);
-  });
-});
-
-describe('estimatedSoilGrade', () => {
-  it.each([
-    { load: 0, grade: 0 },
-    { load: 0.2, grade: 1 },
-    { load: 0.99, grade: 1 },
-    { load: 1, grade: 2 },
-    { load: 3, grade: 3 },
-    { load: 6, grade: 4 },
-    { load: 12, grade: 5 },
-  ])('$load g/m² on the lower body is grade $grade', ({ load, grade }) => {
-    const zones: ZoneSalt[] = [
-      { zone: 'underbody', loadGramsPerM2: 99, activeHours: 0 },
-      { zone: 'rear', loadGramsPerM2: load, activeHours: 0 },
-    ];
-    expect(estimatedSoilGrade(zones)).toBe(grade);
+    expect(washValue({ ...CASE, gradeAtContact: 3 }).paintMinor).toBe(-180);
   });
 });
 
 describe('dueState', () => {
+  const record = { nowMs: 20 * DAY_MS, knownSinceMs: 0, lastWashMs: null, lastContactMs: null };
+  const car = { cadenceDays: 14 };
+
   it('counts from the last wash, or from when the record begins', () => {
-    const record = { nowMs: 20 * DAY_MS, knownSinceMs: 0, lastWashMs: null };
-    expect(dueState({ cadenceDays: 14 }, record).daysLate).toBeCloseTo(6, 9);
-    expect(dueState({ cadenceDays: 14 }, { ...record, lastWashMs: 10 * DAY_MS }).daysLate).toBeCloseTo(-4, 9);
+    expect(dueState(car, record, DEFAULT_HOUSE).daysLate).toBeCloseTo(6, 9);
+    expect(dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, DEFAULT_HOUSE).daysLate).toBeCloseTo(-4, 9);
+  });
+
+  it('asks for contact once the mixed cadence says so', () => {
+    const house = houseWith({}, { contactEveryDays: 15 });
+    expect(dueState(car, record, house).wants).toBe('contact');
+    expect(dueState(car, { ...record, lastContactMs: 10 * DAY_MS }, house).wants).toBe('any');
+  });
+
+  it('is due weekly and touch-free for those who rinse weekly, contact for those who wait for a fine day', () => {
+    const weekly = dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, houseWith({ cadence: 'rinse-weekly' }));
+    expect(weekly).toMatchObject({ wants: 'touch-free', dueMs: 17 * DAY_MS });
+    expect(dueState(car, record, houseWith({ cadence: 'contact-when-fine' })).wants).toBe('contact');
+  });
+
+  it('has a deadline for those who never let salt sit', () => {
+    const house = houseWith({ afterSnow: 'never-beyond' }, { neverBeyondDays: 5 });
+    const due = dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, house);
+    expect(due).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
+    expect(dueState(car, record, DEFAULT_HOUSE).deadlineMs).toBeNull();
   });
 });
 
@@ -104,10 +110,10 @@ const window = (startHour: number, totalMinor: number, placeId = 'bay'): Window 
 
 const morning = (vehicleId: string, daysLate: number, windows: readonly Window[]): VehicleMorning => ({
   vehicleId,
-  due: { lastWashMs: 0, dueMs: -daysLate * DAY_MS, daysLate },
+  due: { lastWashMs: 0, dueMs: -daysLate * DAY_MS, daysLate, wants: 'any', deadlineMs: null },
   zones: [],
   activeHours: 0,
-  soilGrade: 2,
+  soil: CLEAN,
   windows,
   refusals: [],
 });

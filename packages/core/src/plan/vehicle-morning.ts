@@ -1,12 +1,14 @@
-import { methodOf } from '../method/index.js';
-import type { Place } from '../place/index.js';
-import type { Finding, Limits } from '../rules/index.js';
+import type { HouseRules } from '../house/index.js';
+import { type Method, shopMethod } from '../method/index.js';
+import { localTime, type Place, queueMinutes } from '../place/index.js';
+import { weakestProtection } from '../protection/index.js';
+import { type Finding, gradeAtContact, type Limits, wearLimitPh } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
-import type { Vehicle } from '../vehicle/index.js';
+import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import type { Band, Cell, VerdictKind } from '../verdict/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
+import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { Prices } from './data/prices.js';
-import { estimatedSoilGrade } from './soil-grade.js';
 import { type WashValue, washValue } from './wash-value.js';
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
@@ -20,6 +22,8 @@ export interface Window {
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   readonly blockedShare: number | null;
+  /** Of the kind that the house wants next. */
+  readonly isWanted: boolean;
   readonly activeHoursSaved: number;
   readonly value: WashValue;
 }
@@ -33,19 +37,12 @@ export interface Refusal {
   readonly untilMs: number | null;
 }
 
-export interface DueState {
-  readonly lastWashMs: number | null;
-  readonly dueMs: number;
-  /** Days beyond the wanted date; negative: days left. */
-  readonly daysLate: number;
-}
-
 export interface VehicleMorning {
   readonly vehicleId: string;
   readonly due: DueState;
   readonly zones: readonly ZoneSalt[];
   readonly activeHours: number;
-  readonly soilGrade: number;
+  readonly soil: ByGroup;
   /** By worth, best first: the best start of each place and method. */
   readonly windows: readonly Window[];
   readonly refusals: readonly Refusal[];
@@ -56,80 +53,78 @@ export interface MorningCase {
   readonly places: readonly Place[];
   readonly limits: Limits;
   readonly prices: Prices;
+  readonly house: HouseRules;
+  readonly soil: ByGroup;
   readonly bands: readonly Band[];
   readonly ledger: SaltLedger;
   /** From the present hour on. */
   readonly ahead: readonly CompiledHour[];
   /** Air temperature felt outdoors, from the present hour on; null where not known. */
   readonly windChillC: readonly (number | null)[];
-  readonly lastWashMs: number | null;
-  /** When the record of this vehicle begins; stands in for a last wash where there is none. */
-  readonly knownSinceMs: number;
+  readonly history: Omit<WashHistory, 'nowMs'>;
   readonly nowMs: number;
-}
-
-/** When is it wanted next? */
-export function dueState(
-  vehicle: Pick<Vehicle, 'cadenceDays'>,
-  record: Pick<MorningCase, 'lastWashMs' | 'knownSinceMs' | 'nowMs'>,
-): DueState {
-  const dueMs = (record.lastWashMs ?? record.knownSinceMs) + vehicle.cadenceDays * MS_PER_DAY;
-  return { lastWashMs: record.lastWashMs, dueMs, daysLate: (record.nowMs - dueMs) / MS_PER_DAY };
 }
 
 const goes = (cell: Cell): boolean => cell.verdict === 'go' || cell.verdict === 'go-if';
 
-/** The method honestly cleans this much soil. */
-const reaches = (methodId: string, soilGrade: number): boolean =>
-  soilGrade <= methodOf(methodId).soilCeilingGrade;
-
-function bandWindows(input: MorningCase, band: Band, state: { due: DueState; soilGrade: number }): Window[] {
+function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
   const place = input.places.find(({ id }) => id === band.placeId);
   const firstMs = input.ahead[0]?.atMs;
-  if (!place || firstMs === undefined || !reaches(band.methodId, state.soilGrade)) return [];
-  const method = methodOf(band.methodId);
+  if (!place || firstMs === undefined || band.cells.length === 0) return [];
+  const method = shopMethod(band.methodId, input.house, input.vehicle);
   const saved = activeHoursSaved(input.ledger, input.ahead, method.removes);
-  const wears = method.soapPh > protectionPh(input);
+  const wears = wearsProtection(input, method);
+  const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return band.cells
     .filter((cell) => goes(cell) && cell.startMs >= input.nowMs)
     .map((cell) => {
       const i = Math.round((cell.startMs - firstMs) / MS_PER_HOUR);
-      const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
+      const queue = place.queue ? queueMinutes(place, localTime(cell.startMs, place.timeZone)) : 0;
       const value = washValue({
         place,
         method,
         prices: input.prices,
         activeHoursSaved: saved[i] ?? 0,
         windChillC: indoors ? null : (input.windChillC[i] ?? null),
-        soilGrade: state.soilGrade,
+        gradeAtContact: gradeAtContact(method, input.soil),
+        queueMinutes: queue,
         wearsProtection: wears,
         verdict: cell.verdict,
-        daysLate: Math.max(0, (cell.startMs - state.due.dueMs) / MS_PER_DAY),
+        daysLate: Math.max(0, (cell.startMs - due.dueMs) / MS_PER_DAY),
       });
       return {
         placeId: band.placeId,
         methodId: band.methodId,
         startMs: cell.startMs,
-        endMs: cell.startMs + method.minutes * 60_000,
+        endMs: cell.startMs + (method.minutes + queue) * 60_000,
         verdict: cell.verdict,
         limiting: cell.limiting,
         blockedShare: cell.blockedShare,
+        isWanted: due.wants === 'any' || method.contact === (due.wants === 'contact'),
         activeHoursSaved: saved[i] ?? 0,
         value,
       };
     });
 }
 
-function protectionPh({ vehicle, limits }: MorningCase): number {
-  const by = { bare: Infinity, wax: limits.waxPh, sealant: limits.sealantPh, coating: limits.coatingPh };
-  return by[vehicle.protection];
+function wearsProtection({ vehicle, limits }: MorningCase, method: Method): boolean {
+  const weakest = weakestProtection(vehicle);
+  if (!weakest || method.strips) return false;
+  return wearLimitPh(weakest.kind, limits) < method.soapPh;
 }
 
-/** Worth first; a window that fails in too many members stands behind all that hold. */
+/** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */
 function byWorth(limits: Limits): (a: Window, b: Window) => number {
-  const doubtful = (window: Window): number =>
-    (window.blockedShare ?? 0) > limits.tolerableBlockedShare ? 1 : 0;
-  return (a, b) => doubtful(a) - doubtful(b) || b.value.totalMinor - a.value.totalMinor;
+  const rank = (window: Window): number =>
+    ((window.blockedShare ?? 0) > limits.tolerableBlockedShare ? 2 : 0) + (window.isWanted ? 0 : 1);
+  return (a, b) => rank(a) - rank(b) || b.value.totalMinor - a.value.totalMinor;
+}
+
+/** Nothing beyond a deadline while something goes before it. */
+function withinDeadline(windows: readonly Window[], deadlineMs: number | null): readonly Window[] {
+  if (deadlineMs === null) return windows;
+  const before = windows.filter(({ startMs }) => startMs <= deadlineMs);
+  return before.length > 0 ? before : windows;
 }
 
 function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null {
@@ -152,12 +147,10 @@ function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null
  * @returns all starts that go, by worth; what refuses the others at the hour of the best (or now, if nothing goes)
  */
 export function vehicleMorning(input: MorningCase): VehicleMorning {
-  const due = dueState(input.vehicle, input);
+  const due = dueState(input.vehicle, { ...input.history, nowMs: input.nowMs }, input.house);
   const zones = input.ledger.zones();
-  const soilGrade = estimatedSoilGrade(zones);
-  const windows = input.bands
-    .flatMap((band) => bandWindows(input, band, { due, soilGrade }))
-    .sort(byWorth(input.limits));
+  const all = input.bands.flatMap((band) => bandWindows(input, band, due));
+  const windows = [...withinDeadline(all, due.deadlineMs)].sort(byWorth(input.limits));
   const atMs = windows[0]?.startMs ?? Math.ceil(input.nowMs / MS_PER_HOUR) * MS_PER_HOUR;
   const refusals = input.bands
     .map((band) => refusalOf(band, input, atMs))
@@ -167,7 +160,7 @@ export function vehicleMorning(input: MorningCase): VehicleMorning {
     due,
     zones,
     activeHours: input.ledger.activeHours,
-    soilGrade,
+    soil: input.soil,
     windows,
     refusals,
   };

@@ -2,6 +2,7 @@ import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { VerdictKind } from '../verdict/index.js';
 import type { Prices } from './data/prices.js';
+import { washCost } from './wash-cost.js';
 
 export interface ValueCase {
   readonly place: Place;
@@ -9,7 +10,9 @@ export interface ValueCase {
   readonly prices: Prices;
   readonly activeHoursSaved: number;
   readonly windChillC: number | null;
-  readonly soilGrade: number;
+  /** Grade of soil left when something first rubs the paint; null: nothing does. */
+  readonly gradeAtContact: number | null;
+  readonly queueMinutes: number;
   readonly wearsProtection: boolean;
   readonly verdict: VerdictKind;
   /** Days from the wanted date to the start; 0 if before it. */
@@ -40,20 +43,19 @@ function coldPerMinute(windChillC: number | null, prices: Prices): number {
  * What is this wash worth, in money that one can argue with?
  *
  * @returns the parts and their sum in minor units
- * Model: salt-hours saved at their price, less money, time with travel both ways, cold hands, risk to the paint,
+ * Model: salt-hours saved at their price, less money (visit, meter, product), time with travel both ways and the queue, cold hands, risk to the paint,
  * trouble and lateness. Prices are judgement.
  */
 export function washValue(input: ValueCase): WashValue {
   const { place, method, prices } = input;
-  const offer = place.methods.find(({ methodId }) => methodId === method.id);
-  const minutes = method.minutes + 2 * place.travelMinutes;
+  const minutes = method.minutes + 2 * place.travelMinutes + input.queueMinutes;
   const parts = {
     saltMinor: prices.saltMinorPerActiveHour * input.activeHoursSaved,
-    moneyMinor: -(offer?.priceMinor ?? 0),
+    moneyMinor: -washCost(place, method).totalMinor,
     timeMinor: (-prices.hourMinor * minutes) / 60,
     coldMinor: -coldPerMinute(input.windChillC, prices) * method.handsMinutes,
     paintMinor:
-      -(method.contact ? prices.contactMinorPerGrade * input.soilGrade : 0) -
+      -prices.contactMinorPerGrade * (input.gradeAtContact ?? 0) -
       (input.wearsProtection ? prices.wearMinor : 0),
     troubleMinor: input.verdict === 'go-if' ? -prices.conditionMinor : 0,
     lateMinor: -prices.lateMinorPerDay * input.daysLate,

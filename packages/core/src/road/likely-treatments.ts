@@ -1,6 +1,6 @@
 import type { SaltAgent } from '../brine/index.js';
 import type { WeatherHour } from '../weather/index.js';
-import type { RoadClass, Treatment } from './road.js';
+import type { RoadClass, Treatment } from './treatment.js';
 
 /** What an authority spreads on a class of road, g/m² (judgement: 10–20 ahead of frost, 20–40 in snow). */
 const PRACTICE: Readonly<

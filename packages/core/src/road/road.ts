@@ -2,18 +2,9 @@ import { brineOf, type SaltAgent } from '../brine/index.js';
 import { saturationOverWaterPa, skyTempC, vapourDensityKgPerM3 } from '../air/index.js';
 import { irradiance, sunPosition, type EarthPoint } from '../sun/index.js';
 import type { WeatherHour } from '../weather/index.js';
+import type { RoadClass, Treatment } from './treatment.js';
 
-export const ROAD_CLASSES = ['main', 'town', 'bridge'] as const;
-export type RoadClass = (typeof ROAD_CLASSES)[number];
 export type RoadState = 'dry' | 'damp' | 'wet' | 'slush' | 'snow' | 'ice';
-
-/** A treatment as a road authority reports it. */
-export interface Treatment {
-  readonly atMs: number;
-  readonly roadClass: RoadClass;
-  readonly agent: SaltAgent;
-  readonly gramsPerM2: number;
-}
 
 /** One hour of one road. */
 export interface RoadHour {

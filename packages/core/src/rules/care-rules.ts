@@ -1,6 +1,8 @@
-import type { Protection } from '../vehicle/index.js';
-import { clear, type Finding, type Rule, unknown } from './rule.js';
-import type { LimitId } from './data/limits.js';
+import { removedBy } from '../method/index.js';
+import { weakestProtection } from '../protection/index.js';
+import type { ByGroup, Protection } from '../vehicle/index.js';
+import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import type { LimitId, Limits } from './data/limits.js';
 
 export const coldHands: Rule = {
   id: 'cold-hands',
@@ -59,30 +61,106 @@ export const iceOnGround: Rule = {
 const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
   wax: 'waxPh',
   sealant: 'sealantPh',
+  'spray-ceramic': 'sealantPh',
   coating: 'coatingPh',
+  film: 'filmPh',
 };
+
+/** Soap above this wears that protection. */
+export const wearLimitPh = (kind: Exclude<Protection, 'bare'>, limits: Limits): number => limits[PH_LIMIT[kind]];
 
 export const wear: Rule = {
   id: 'wear',
-  question: 'Does its soap wear what protects the paint?',
+  question: 'Does its soap wear what protects any zone?',
   glyph: 'wear',
   changesWithTime: false,
-  limits: ['waxPh', 'sealantPh', 'coatingPh'],
-  reads: ['vehicle.protection', 'method.soapPh'],
+  limits: ['waxPh', 'sealantPh', 'coatingPh', 'filmPh'],
+  reads: ['vehicle.protection', 'vehicle.protections', 'method.soapPh', 'method.strips'],
   judge: ({ vehicle, method, limits }) => {
-    if (vehicle.protection === 'bare') return clear('wear');
-    const limit = limits[PH_LIMIT[vehicle.protection]];
-    const margin = limit - method.soapPh;
-    const base: Finding = {
-      ruleId: 'wear',
-      level: 'clear',
-      margin,
-      unit: 'pH',
-      comfort: margin,
-      actual: method.soapPh,
-      limit,
-    };
-    return margin < 0 ? { ...base, level: 'condition', remedy: 'protect-after' } : base;
+    const weakest = weakestProtection(vehicle);
+    // A wash that strips on purpose seals again.
+    if (!weakest || method.strips) return clear('wear');
+    const limit = wearLimitPh(weakest.kind, limits);
+    const actual = method.soapPh;
+    const found = ofDegree('wear', 'condition', { margin: limit - actual, unit: 'pH', scale: 1, actual, limit });
+    const { zone } = weakest;
+    return found.level === 'condition' ? { ...found, zone, remedy: 'protect-after' } : { ...found, zone };
+  },
+};
+
+const BODY = ['upper', 'lower'] as const;
+
+export const soilCeiling: Rule = {
+  id: 'soil-ceiling',
+  question: 'Does it honestly clean this much soil?',
+  glyph: 'soil',
+  changesWithTime: false,
+  limits: [],
+  reads: ['soil', 'method.ceilingGrade', 'method.bucketC', 'vehicle.protection'],
+  judge: ({ soil, method, vehicle }) => {
+    const reached = BODY.filter((group) => method.ceilingGrade[group] > 0);
+    const [first] = reached;
+    if (!first) return clear('soil-ceiling');
+    const over = (group: (typeof BODY)[number]): number => soil[group] - method.ceilingGrade[group];
+    const worst = reached.reduce((most, group) => (over(group) > over(most) ? group : most), first);
+    const limit = method.ceilingGrade[worst];
+    const actual = soil[worst];
+    const margin = limit - actual;
+    const found = ofDegree('soil-ceiling', 'block', { margin, unit: 'grade', scale: 1, actual, limit });
+    const hotSoak = method.bucketC !== null && method.steps.some(({ id }) => id === 'pre-soak');
+    const protectedPaint = weakestProtection(vehicle) !== null;
+    return margin < 0 && margin >= -1 && hotSoak && protectedPaint
+      ? { ...found, level: 'condition', remedy: 'hot-pre-soak' }
+      : found;
+  },
+};
+
+/** Grade of what is left on the body when something first rubs it: each halving of the film is a grade less. */
+export function gradeAtContact(method: Situation['method'], soil: ByGroup): number | null {
+  const touch = method.steps.findIndex(({ contact, groups }) => contact && BODY.some((group) => groups.includes(group)));
+  const step = method.steps[touch];
+  if (!step) return null;
+  const before = removedBy(method.steps.slice(0, touch), BODY);
+  const grades = BODY.filter((group) => step.groups.includes(group)).map((group) =>
+    Math.max(0, soil[group] + Math.log2(Math.max(0.01, 1 - before[group]))),
+  );
+  return Math.max(0, ...grades);
+}
+
+export const scratch: Rule = {
+  id: 'scratch',
+  question: 'Is too much grit left when something rubs the paint?',
+  glyph: 'scratch',
+  changesWithTime: false,
+  limits: ['contactGrade', 'contactBlockGrade'],
+  reads: ['soil', 'method.steps'],
+  judge: ({ soil, method, limits }) => {
+    const actual = gradeAtContact(method, soil);
+    if (actual === null) return clear('scratch');
+    const blocks = actual > limits.contactBlockGrade;
+    const limit = blocks ? limits.contactBlockGrade : limits.contactGrade;
+    const margin = limit - actual;
+    const found = ofDegree('scratch', blocks ? 'block' : 'condition', { margin, unit: 'grade', scale: 1, actual, limit });
+    return found.level === 'condition' ? { ...found, remedy: 'rinse-grit-first' } : found;
+  },
+};
+
+export const reSoiling: Rule = {
+  id: 're-soiling',
+  question: 'How soon does the road undo it?',
+  glyph: 'road',
+  changesWithTime: true,
+  limits: ['dryRoadHours'],
+  reads: ['site.dryRoadHours', 'house.afterSnow'],
+  judge: ({ site, house, limits }) => {
+    const waits = house.choices.afterSnow === 'dry-roads';
+    const hours = site?.dryRoadHours ?? null;
+    if (hours === null) return waits ? unknown('re-soiling') : clear('re-soiling');
+    const limit = limits.dryRoadHours;
+    const margin = hours - limit;
+    const found = ofDegree('re-soiling', 'block', { margin, unit: 'h', scale: limit, actual: hours, limit });
+    // Weighed, or never beyond N days: the price of the salt decides, and this is only told.
+    return waits ? found : { ...found, level: 'clear', comfort: Infinity };
   },
 };
 

@@ -1,21 +1,37 @@
-import { coldHands, forecastAgrees, iceOnGround, wear } from './care-rules.js';
+import { coldHands, forecastAgrees, iceOnGround, reSoiling, scratch, soilCeiling, wear } from './care-rules.js';
 import type { Finding, FindingLevel, Rule, RuleId, Situation } from './rule.js';
-import { daylightRule, floorDrain, methodOffered, openHours, tapFrost } from './site-rules.js';
-import { falling, iceOnCar, spots } from './water-rules.js';
+import {
+  daylightRule,
+  floorDrain,
+  methodOffered,
+  openHours,
+  siteRule,
+  tapFrost,
+  workingWarmth,
+} from './site-rules.js';
+import { directSun, dryOn, falling, iceOnCar, sealsOvernight, spots } from './water-rules.js';
 
 /** Every rule, the ones that say most about a refusal first; ties between findings fall to the earlier rule. */
 export const RULES: readonly Rule[] = [
   methodOffered,
+  siteRule,
   floorDrain,
+  soilCeiling,
+  scratch,
   tapFrost,
   openHours,
   iceOnCar,
   spots,
+  dryOn,
+  directSun,
   falling,
   daylightRule,
+  workingWarmth,
   coldHands,
+  sealsOvernight,
   iceOnGround,
   wear,
+  reSoiling,
   forecastAgrees,
 ];
 

@@ -1,4 +1,8 @@
+import { HOUSE_RULES } from '../house/index.js';
 import { METHODS } from '../method/index.js';
+import { CLAIMED_LIFE_DAYS, PH_STANDS } from '../protection/index.js';
+import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from '../salt/index.js';
+import { type ByGroup, PROTECTIONS, ZONE_GROUPS } from '../vehicle/index.js';
 import { LIMITS } from './data/limits.js';
 import { RULES } from './judge-all.js';
 
@@ -24,16 +28,47 @@ const ruleSections = (): string[] =>
     '',
   ]);
 
+const groups = (values: ByGroup): string => ZONE_GROUPS.map((group) => rounded(values[group])).join(' / ');
+const rounded = (value: number): number => Math.round(value * 100) / 100;
+
 const methodTable = (): string[] => [
-  '| method | at | minutes | litres | water off by | soap pH | soil up to grade | takes off upper / lower / under |',
-  '|---|---|---|---|---|---|---|---|',
-  ...METHODS.map(({ id, placeKinds, minutes, litres, drying, soapPh, soilCeilingGrade, removes }) => {
+  `| method | at | minutes | litres | paid s | water off by | soap pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
+  '|---|---|---|---|---|---|---|---|---|---|',
+  ...METHODS.map((method) => {
+    const { id, placeKinds, minutes, litres, meterSeconds, drying, soapPh, ceilingGrade, removes, leaves } = method;
     const off =
       drying.kind === 'left'
-        ? `machine blower, ${drying.filmShare * 100} % stays`
+        ? `${drying.filmShare * 100} % stays`
         : drying.sections.map((section) => `${section.id} ${section.minutes} min`).join(', ');
-    return `| \`${id}\` | ${placeKinds.join(', ')} | ${minutes} | ${litres} | ${off} | ${soapPh} | ${soilCeilingGrade} | ${removes.upper} / ${removes.lower} / ${removes.under} |`;
+    return `| \`${id}\` | ${placeKinds.join(', ')} | ${minutes} | ${rounded(litres)} | ${meterSeconds} | ${off} | ${soapPh} | ${groups(ceilingGrade)} | ${groups(removes)} | ${leaves.join(', ')} |`;
   }),
+];
+
+const houseTable = (): string[] => [
+  '| question | schools, the first as shipped | moves |',
+  '|---|---|---|',
+  ...HOUSE_RULES.map(
+    ({ question, options, moves }) =>
+      `| ${question} | ${options.map(({ id, says }) => `\`${id}\` ${says}`).join('<br>')} | ${moves} |`,
+  ),
+];
+
+const protectionTable = (): string[] => [
+  '| protection | stands pH | claimed life, days |',
+  '|---|---|---|',
+  ...PROTECTIONS.map((kind) => {
+    const { low, high } = PH_STANDS[kind];
+    return `| ${kind} | ${low} to ${high} | ${kind === 'bare' ? '' : CLAIMED_LIFE_DAYS[kind]} |`;
+  }),
+];
+
+const saltTable = (): string[] => [
+  '| zone | group | picks up | lost per mm of rain | weight in the clock |',
+  '|---|---|---|---|---|',
+  ...SALT_ZONES.map(
+    ({ zone, group, pickUp, rainLossPerMm, weight }) =>
+      `| ${zone} | ${group} | ${pickUp} | ${rainLossPerMm} | ${weight} |`,
+  ),
 ];
 
 /** The rule sheet as Markdown: every rule, limit and source, made from the code that decides. */
@@ -54,7 +89,23 @@ export function ruleSheet(): string {
     ...ruleSections(),
     '## Methods (judgement)',
     '',
+    'Figures follow from the steps of each method; house rules change the steps.',
+    '',
     ...methodTable(),
+    '',
+    '## House rules',
+    '',
+    ...houseTable(),
+    '',
+    '## Protections (judgement)',
+    '',
+    ...protectionTable(),
+    '',
+    '## Zones of the salt ledger (judgement)',
+    '',
+    `The flank towards passing lorries picks up ${TRAFFIC_SIDE_FACTOR} times as much.`,
+    '',
+    ...saltTable(),
     '',
   ].join('\n');
 }

@@ -1,6 +1,7 @@
+import type { HouseRules } from '../house/index.js';
 import type { Method, Section } from '../method/index.js';
-import type { PanelId, Vehicle } from '../vehicle/index.js';
-import type { Place } from '../place/index.js';
+import type { Place, SiteRule } from '../place/index.js';
+import type { ByGroup, CarZone, PanelId, Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
 
 /** What the film does on the panel that matters most. */
@@ -12,6 +13,12 @@ export interface FilmOutcome {
   /** Heaviest residue if the soonest-drying panel dries unwiped. */
   readonly filmGramsPerM2: number;
   readonly coldest: { readonly panel: PanelId; readonly tempC: number };
+  /** Warmest that the soonest-drying panel gets under its film, °C. */
+  readonly warmestC: number;
+  /** Soonest-drying panel under what is sprayed on before the rinse; minutes null: not within the horizon. */
+  readonly product: { readonly panel: PanelId; readonly minutes: number | null };
+  /** Sun on the brightest and on the dimmest upright panel. */
+  readonly sun: { readonly panel: PanelId; readonly brightestWm2: number; readonly dimmestWm2: number };
 }
 
 /** The weather and light that the rules read, over the time on site. */
@@ -21,6 +28,12 @@ export interface SiteWindow {
   readonly lightLeftMinutes: number | null;
   readonly lightAtStart: boolean;
   readonly windChillC: number | null;
+  /** Coldest air at the car during the wash. */
+  readonly airTempC: number;
+  /** Waiting before one's turn. */
+  readonly queueMinutes: number;
+  /** Hours after the end until main roads are wet, slushy or snowed; 0: they are; null: not known. */
+  readonly dryRoadHours: number | null;
   readonly mostPrecipMm: number;
   readonly coldestNearbyC: number;
   readonly coldestNext12hC: number;
@@ -31,6 +44,11 @@ export interface Situation {
   readonly place: Place;
   readonly method: Method;
   readonly limits: Limits;
+  readonly house: HouseRules;
+  /** Grade of film and grit by group, 0–5. */
+  readonly soil: ByGroup;
+  /** Coldest air where the car stands in the night after; null: not known. */
+  readonly overnightC: number | null;
   /** null: some hour of the wash has no weather. */
   readonly site: SiteWindow | null;
   readonly film: FilmOutcome | null;
@@ -39,9 +57,21 @@ export interface Situation {
 }
 
 export type FindingLevel = 'clear' | 'condition' | 'block' | 'unknown';
-export type MarginUnit = 'min' | 'K' | 'mg/m²' | 'mm/h' | 'pH' | 'L' | 'share' | 'none';
+export type MarginUnit =
+  'min' | 'h' | 'K' | 'mg/m²' | 'mm/h' | 'pH' | 'L' | 'mL' | 'W/m²' | 'grade' | 'share' | 'none';
 export type RemedyId =
-  'smaller-section' | 'wipe-gaps' | 'lined-gloves' | 'grit-run-off' | 'protect-after' | 'fit-forecast';
+  | 'smaller-section'
+  | 'wipe-gaps'
+  | 'lined-gloves'
+  | 'grit-run-off'
+  | 'protect-after'
+  | 'fit-forecast'
+  | 'demin-rinse'
+  | 'site-soap'
+  | 'rinse-grit-first'
+  | 'hot-pre-soak'
+  | 'shorter-dwell'
+  | 'start-later';
 
 /** What one rule found. Numbers only; words are made by the interface. */
 export interface Finding {
@@ -57,10 +87,27 @@ export interface Finding {
   readonly panel?: PanelId;
   readonly section?: Section['id'];
   readonly remedy?: RemedyId;
+  readonly zone?: CarZone;
+  readonly siteRule?: SiteRule;
+  /** A second number that the words need, in a unit that the rule fixes. */
+  readonly amount?: number;
 }
 
 export type RuleGlyph =
-  'ice' | 'spot' | 'road' | 'clock' | 'dark' | 'cold-hands' | 'rule' | 'falling' | 'wear' | 'forecast';
+  | 'ice'
+  | 'spot'
+  | 'road'
+  | 'clock'
+  | 'dark'
+  | 'cold-hands'
+  | 'rule'
+  | 'falling'
+  | 'wear'
+  | 'forecast'
+  | 'soil'
+  | 'scratch'
+  | 'sun'
+  | 'warmth';
 
 export type RuleId =
   | 'method-offered'
@@ -74,7 +121,15 @@ export type RuleId =
   | 'cold-hands'
   | 'ice-on-ground'
   | 'wear'
-  | 'forecast-agrees';
+  | 'forecast-agrees'
+  | 'soil-ceiling'
+  | 'scratch'
+  | 'seals-overnight'
+  | 'dry-on'
+  | 're-soiling'
+  | 'site-rule'
+  | 'direct-sun'
+  | 'working-warmth';
 
 export interface Rule {
   readonly id: RuleId;
@@ -114,3 +169,26 @@ export const unknown = (ruleId: RuleId): Finding => ({
   unit: 'none',
   comfort: -1,
 });
+
+interface Degree {
+  readonly margin: number;
+  readonly unit: MarginUnit;
+  /** Margin over this is comfort; 1 is comfortable. */
+  readonly scale: number;
+  readonly actual: number | null;
+  readonly limit: number;
+}
+
+/** A finding that is one of degree: clear at or within its limit, else as told. */
+export function ofDegree(ruleId: RuleId, beyond: 'block' | 'condition', degree: Degree): Finding {
+  const { margin, unit, scale, actual, limit } = degree;
+  return {
+    ruleId,
+    level: margin < 0 ? beyond : 'clear',
+    margin,
+    unit,
+    comfort: scale > 0 ? margin / scale : margin,
+    actual,
+    limit,
+  };
+}

@@ -1,7 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
-import type { Place } from '../place/index.js';
-import type { Vehicle } from '../vehicle/index.js';
+import { DEFAULT_HOUSE } from '../house/index.js';
+import { CLEAN } from '../soil/index.js';
+import { DRIVE, houseWith, VEHICLE, WATER } from '../testing/shop.js';
+import { byGroup } from '../vehicle/index.js';
 import {
   combine,
   DEFAULT_LIMITS,
@@ -16,50 +18,14 @@ import {
   type Situation,
 } from './index.js';
 
-const VEHICLE: Vehicle = {
-  id: 'v',
-  bodyClass: 'saloon',
-  paintTone: 'black',
-  bodyMaterial: 'steel',
-  protection: 'bare',
-  waterBehaviour: 'flat',
-  driving: { mainRoadKm: 0, townKm: 0, bridgeKm: 0 },
-  standsAtPlaceId: null,
-  cadenceDays: 14,
-};
-
-const WATER = {
-  name: 'tap',
-  hardnessMgPerLitre: 150,
-  tdsMgPerLitre: 300,
-  tempC: 8,
-  origin: 'measured',
-} as const;
-
-const DRIVE: Place = {
-  id: 'p',
-  kind: 'drive',
-  latitudeDeg: 46.5,
-  longitudeDeg: -84.3,
-  timeZone: 'America/Toronto',
-  climate: { kind: 'outdoors' },
-  shelter: { kind: 'open', horizon: [] },
-  carHeadingDeg: 0,
-  hasDrain: false,
-  hasLight: false,
-  tap: 'frost-shut',
-  openHours: Array.from({ length: 7 }, () => ({ openMinute: 0, closeMinute: 1440 })),
-  washWater: WATER,
-  finalRinse: null,
-  methods: [{ methodId: 'drive-hose', priceMinor: 0 }],
-  travelMinutes: 0,
-};
-
 const MILD: SiteWindow = {
   open: { kind: 'open', minutesLeft: 600 },
   lightLeftMinutes: 120,
   lightAtStart: true,
   windChillC: 5,
+  airTempC: 5,
+  queueMinutes: 0,
+  dryRoadHours: 24,
   mostPrecipMm: 0,
   coldestNearbyC: 4,
   coldestNext12hC: 4,
@@ -70,6 +36,9 @@ const CALM: FilmOutcome = {
   dry: { panel: 'bonnet', minutes: 40 },
   filmGramsPerM2: 100,
   coldest: { panel: 'roof', tempC: 3 },
+  warmestC: 12,
+  product: { panel: 'roof', minutes: null },
+  sun: { panel: 'left', brightestWm2: 100, dimmestWm2: 20 },
 };
 
 const situation = (change: Partial<Situation> = {}): Situation => ({
@@ -77,6 +46,9 @@ const situation = (change: Partial<Situation> = {}): Situation => ({
   place: DRIVE,
   method: methodOf('drive-hose'),
   limits: DEFAULT_LIMITS,
+  house: DEFAULT_HOUSE,
+  soil: CLEAN,
+  overnightC: 2,
   site: MILD,
   film: CALM,
   ...change,
@@ -125,9 +97,15 @@ describe('each rule at, below and above its limit', () => {
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: TWO_PANELS - 0.01 } }),
+      change: film({ dry: { panel: 'bonnet', minutes: TWO_PANELS - 0.01 }, filmGramsPerM2: 2000 }),
       level: 'block',
-      why: 'dries before two panels are wiped',
+      why: 'dries before two panels are wiped, and even demineralised water would show',
+    },
+    {
+      ruleId: 'spots',
+      change: film({ dry: { panel: 'bonnet', minutes: TWO_PANELS - 0.01 } }),
+      level: 'condition',
+      why: 'a demineralised last rinse makes it go',
     },
     {
       ruleId: 'spots',
@@ -144,8 +122,14 @@ describe('each rule at, below and above its limit', () => {
     {
       ruleId: 'spots',
       change: film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 41 }),
-      level: 'block',
-      why: '12.3 mg/m² shows on black',
+      level: 'condition',
+      why: '12.3 mg/m² shows on black; demineralised water would not',
+    },
+    {
+      ruleId: 'spots',
+      change: film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 39, warmestC: 41 }),
+      level: 'condition',
+      why: 'on hot paint half as much is tolerated',
     },
     {
       ruleId: 'spots',

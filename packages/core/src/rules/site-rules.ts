@@ -1,4 +1,5 @@
-import { blocked, clear, type Rule, unknown } from './rule.js';
+import type { SiteRule } from '../place/index.js';
+import { blocked, clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
 export const methodOffered: Rule = {
   id: 'method-offered',
@@ -19,10 +20,10 @@ export const floorDrain: Rule = {
   glyph: 'rule',
   changesWithTime: false,
   limits: ['floorWaterLitres'],
-  reads: ['place.hasDrain', 'place.shelter', 'method.litres', 'method.needsDrain'],
+  reads: ['place.hasDrain', 'place.shelter', 'method.litres', 'method.needs'],
   judge: ({ place, method, limits }) => {
     const indoorFlood = place.shelter.kind === 'indoors' && method.litres > limits.floorWaterLitres;
-    if (place.hasDrain || (!method.needsDrain && !indoorFlood)) return clear('floor-drain');
+    if (place.hasDrain || (!method.needs.includes('drain') && !indoorFlood)) return clear('floor-drain');
     const margin = limits.floorWaterLitres - method.litres;
     return {
       ...blocked('floor-drain'),
@@ -40,43 +41,33 @@ export const tapFrost: Rule = {
   glyph: 'rule',
   changesWithTime: true,
   limits: ['tapFreezesBelowC'],
-  reads: ['place.tap', 'method.needsTap', 'site.coldestNearbyC'],
+  reads: ['place.tap', 'method.needs', 'site.coldestNearbyC'],
   judge: ({ place, method, site, limits }) => {
-    if (!method.needsTap || place.tap === 'always') return clear('tap-frost');
+    if (!method.needs.includes('tap') || place.tap === 'always') return clear('tap-frost');
     if (place.tap === 'none') return blocked('tap-frost');
     if (!site) return unknown('tap-frost');
-    const margin = site.coldestNearbyC - limits.tapFreezesBelowC;
-    return {
-      ruleId: 'tap-frost',
-      level: margin < 0 ? 'block' : 'clear',
-      margin,
-      unit: 'K',
-      comfort: margin / 2,
-      actual: site.coldestNearbyC,
-      limit: limits.tapFreezesBelowC,
-    };
+    const limit = limits.tapFreezesBelowC;
+    const actual = site.coldestNearbyC;
+    return ofDegree('tap-frost', 'block', { margin: actual - limit, unit: 'K', scale: 2, actual, limit });
   },
 };
 
 export const openHours: Rule = {
   id: 'open-hours',
-  question: 'Is it open until I am done?',
+  question: 'Is it open until I am done, with the queue?',
   glyph: 'clock',
   changesWithTime: true,
   limits: [],
-  reads: ['place.openHours', 'method.minutes'],
+  reads: ['place.openHours', 'place.queue', 'method.minutes'],
   judge: ({ site, method }) => {
     if (!site) return unknown('open-hours');
     if (site.open.kind === 'closed') return blocked('open-hours');
-    const margin = site.open.minutesLeft - method.minutes;
+    const limit = method.minutes + site.queueMinutes;
+    const margin = site.open.minutesLeft - limit;
+    const actual = site.open.minutesLeft;
     return {
-      ruleId: 'open-hours',
-      level: margin < 0 ? 'block' : 'clear',
-      margin,
-      unit: 'min',
-      comfort: margin / 30,
-      actual: site.open.minutesLeft,
-      limit: method.minutes,
+      ...ofDegree('open-hours', 'block', { margin, unit: 'min', scale: 30, actual, limit }),
+      amount: site.queueMinutes,
     };
   },
 };
@@ -93,15 +84,65 @@ export const daylightRule: Rule = {
     if (!site) return unknown('daylight');
     if (!site.lightAtStart) return blocked('daylight');
     if (site.lightLeftMinutes === null) return clear('daylight');
-    const margin = site.lightLeftMinutes - limits.lightLeftMinutes;
-    return {
-      ruleId: 'daylight',
-      level: margin < 0 ? 'block' : 'clear',
-      margin,
-      unit: 'min',
-      comfort: margin / 30,
-      actual: site.lightLeftMinutes,
-      limit: limits.lightLeftMinutes,
-    };
+    const limit = limits.lightLeftMinutes;
+    const actual = site.lightLeftMinutes;
+    return ofDegree('daylight', 'block', { margin: actual - limit, unit: 'min', scale: 30, actual, limit });
+  },
+};
+
+const forbidden = (siteRule: SiteRule): Finding => ({ ...blocked('site-rule'), siteRule });
+
+/** What each prohibition says of a wash; null where it does not touch it. */
+const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding | null>> = {
+  'no-own-bucket': ({ method }) => (method.needs.includes('own-bucket') ? forbidden('no-own-bucket') : null),
+  'no-own-foam': ({ method }) =>
+    method.needs.includes('own-foam')
+      ? { ...clear('site-rule'), level: 'condition', comfort: -0.1, remedy: 'site-soap', siteRule: 'no-own-foam' }
+      : null,
+  'no-contact': ({ method }) => (method.contact ? forbidden('no-contact') : null),
+  'no-run-off': ({ method, place, limits }) =>
+    !place.hasDrain && method.litres > limits.floorWaterLitres ? forbidden('no-run-off') : null,
+  'no-washing-in-frost': ({ site, method, limits }) => {
+    if (method.litres <= limits.floorWaterLitres) return null;
+    if (!site) return { ...unknown('site-rule'), siteRule: 'no-washing-in-frost' };
+    return site.airTempC < limits.groundFreezesC
+      ? { ...forbidden('no-washing-in-frost'), actual: site.airTempC, limit: limits.groundFreezesC }
+      : null;
+  },
+};
+
+export const siteRule: Rule = {
+  id: 'site-rule',
+  question: 'Do the site, its landlord and the town allow it?',
+  glyph: 'rule',
+  changesWithTime: true,
+  limits: ['floorWaterLitres', 'groundFreezesC'],
+  reads: ['place.forbids', 'place.hasDrain', 'method.needs', 'method.contact', 'method.litres', 'site.airTempC'],
+  judge: (situation) => {
+    const found = situation.place.forbids
+      .map((rule) => PROHIBITIONS[rule](situation))
+      .filter((finding) => finding !== null);
+    return (
+      found.find(({ level }) => level === 'block') ??
+      found.find(({ level }) => level === 'unknown') ??
+      found[0] ??
+      clear('site-rule')
+    );
+  },
+};
+
+export const workingWarmth: Rule = {
+  id: 'working-warmth',
+  question: 'Is it warm enough for the product?',
+  glyph: 'warmth',
+  changesWithTime: true,
+  limits: [],
+  reads: ['method.warmestNeedC', 'site.airTempC'],
+  judge: ({ method, site }) => {
+    if (method.warmestNeedC === null) return clear('working-warmth');
+    if (!site) return unknown('working-warmth');
+    const limit = method.warmestNeedC;
+    const actual = site.airTempC;
+    return ofDegree('working-warmth', 'block', { margin: actual - limit, unit: 'K', scale: 4, actual, limit });
   },
 };

@@ -1,7 +1,7 @@
 import { residue } from '../water/index.js';
 import { lastWater } from '../place/index.js';
 import { SPOTS_SHOW_MG_PER_M2 } from '../vehicle/index.js';
-import { clear, type FilmOutcome, type Finding, type Rule, type Situation, unknown } from './rule.js';
+import { clear, type FilmOutcome, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
 type Sections = Extract<Situation['method']['drying'], { kind: 'wiped' }>['sections'];
 
@@ -93,18 +93,22 @@ export const iceOnCar: Rule = {
 function residueFinding(situation: Situation, filmGramsPerM2: number): Finding {
   const { place, vehicle, limits } = situation;
   const { mgPerM2 } = residue({ tdsMgPerLitre: lastWater(place).tdsMgPerLitre, filmGramsPerM2 });
-  const limit = SPOTS_SHOW_MG_PER_M2[vehicle.paintTone] * limits.spotsShowScale;
+  // Minerals bite into warm paint: half as much is tolerated there.
+  const warm = (situation.film?.warmestC ?? -Infinity) > limits.etchAboveC ? 0.5 : 1;
+  const limit = SPOTS_SHOW_MG_PER_M2[vehicle.paintTone] * limits.spotsShowScale * warm;
   const margin = limit - mgPerM2;
-  return {
-    ruleId: 'spots',
-    level: margin < 0 ? 'block' : 'clear',
-    margin,
-    unit: 'mg/m²',
-    comfort: margin / limit,
-    actual: mgPerM2,
-    limit,
-    panel: situation.film?.dry.panel,
-  };
+  const finding = ofDegree('spots', 'block', { margin, unit: 'mg/m²', scale: limit, actual: mgPerM2, limit });
+  return { ...finding, panel: situation.film?.dry.panel };
+}
+
+/** A block that demineralised last water would lift becomes a condition. */
+function orDeminRinse(finding: Finding, situation: Situation): Finding {
+  const { film, method, limits, place } = situation;
+  const rinses = method.filmGramsPerM2 === null && place.finalRinse === null;
+  if (finding.level !== 'block' || !rinses || !film) return finding;
+  const { mgPerM2 } = residue({ tdsMgPerLitre: limits.deminTdsMgPerLitre, filmGramsPerM2: film.filmGramsPerM2 });
+  const limit = SPOTS_SHOW_MG_PER_M2[situation.vehicle.paintTone] * limits.spotsShowScale;
+  return mgPerM2 <= limit ? { ...finding, level: 'condition', remedy: 'demin-rinse', amount: mgPerM2 } : finding;
 }
 
 export const spots: Rule = {
@@ -112,16 +116,36 @@ export const spots: Rule = {
   question: 'Does water dry on the paint and leave a mark that shows?',
   glyph: 'spot',
   changesWithTime: true,
-  limits: ['inHandShare', 'spotsShowScale', 'towelLeavesGramsPerM2'],
-  reads: ['film.dry', 'film.filmGramsPerM2', 'place.finalRinse', 'place.washWater', 'vehicle.paintTone'],
+  limits: [
+    'inHandShare',
+    'spotsShowScale',
+    'towelLeavesGramsPerM2',
+    'blowerLeavesShare',
+    'etchAboveC',
+    'deminTdsMgPerLitre',
+  ],
+  reads: [
+    'film.dry',
+    'film.filmGramsPerM2',
+    'film.warmestC',
+    'method.drying',
+    'place.finalRinse',
+    'place.washWater',
+    'vehicle.paintTone',
+  ],
   judge: (situation) => {
     const { film, method, limits } = situation;
     if (!film) return unknown('spots');
     const driedOn = residueFinding(situation, film.filmGramsPerM2);
-    if (method.drying.kind === 'left' || driedOn.level === 'clear') return driedOn;
-    if (film.dry.minutes === null) return residueFinding(situation, limits.towelLeavesGramsPerM2);
+    if (method.drying.kind === 'left' || driedOn.level === 'clear') return orDeminRinse(driedOn, situation);
+    const leaves =
+      method.drying.by === 'blower'
+        ? film.filmGramsPerM2 * limits.blowerLeavesShare
+        : limits.towelLeavesGramsPerM2;
+    const left = residueFinding(situation, leaves);
+    if (film.dry.minutes === null || left.level === 'block') return orDeminRinse(left, situation);
     const found = { ruleId: 'spots' as const, minutes: film.dry.minutes, panel: film.dry.panel };
-    return judgeSection(situation, found, method.drying.sections);
+    return orDeminRinse(judgeSection(situation, found, method.drying.sections), situation);
   },
 };
 
@@ -135,15 +159,89 @@ export const falling: Rule = {
   judge: ({ place, site, limits, method }) => {
     if (place.climate.kind !== 'outdoors' || method.drying.kind === 'left') return clear('falling');
     if (!site) return unknown('falling');
-    const margin = limits.fallingMm - site.mostPrecipMm;
-    return {
-      ruleId: 'falling',
-      level: margin < 0 ? 'block' : 'clear',
-      margin,
-      unit: 'mm/h',
-      comfort: limits.fallingMm > 0 ? margin / limits.fallingMm : margin,
-      actual: site.mostPrecipMm,
-      limit: limits.fallingMm,
-    };
+    const limit = limits.fallingMm;
+    const actual = site.mostPrecipMm;
+    return ofDegree('falling', 'block', { margin: limit - actual, unit: 'mm/h', scale: limit, actual, limit });
+  },
+};
+
+/** Water that a flood rinse leaves in seals, locks, mirrors and handles, mL (judgement: 20–100). */
+const GAP_WATER_ML = 60;
+/** What a mitt or a spray puts into them. */
+const LITTLE_GAP_WATER_ML = 8;
+const BLOWN_SHARE = 0.1;
+
+/** Water that this method leaves in the gaps, mL. */
+export function gapWaterMl({ drying, filmGramsPerM2 }: Situation['method']): number {
+  if (drying.kind === 'left') return GAP_WATER_ML * drying.filmShare;
+  if (filmGramsPerM2 !== null) return LITTLE_GAP_WATER_ML;
+  return drying.by === 'towel' ? GAP_WATER_ML : GAP_WATER_ML * BLOWN_SHARE;
+}
+
+export const sealsOvernight: Rule = {
+  id: 'seals-overnight',
+  question: 'Does what stays in seals and locks freeze where it stands tonight?',
+  glyph: 'ice',
+  changesWithTime: true,
+  limits: ['gapWaterMl', 'groundFreezesC'],
+  reads: ['method.drying', 'vehicle.standsAtPlaceId', 'overnightC'],
+  judge: ({ method, overnightC, limits }) => {
+    const amount = gapWaterMl(method);
+    if (amount <= limits.gapWaterMl) return { ...clear('seals-overnight'), amount };
+    if (overnightC === null) return unknown('seals-overnight');
+    const limit = limits.groundFreezesC;
+    const margin = overnightC - limit;
+    const found = ofDegree('seals-overnight', 'condition', { margin, unit: 'K', scale: 3, actual: overnightC, limit });
+    return { ...found, amount, remedy: margin < 0 ? 'wipe-gaps' : undefined };
+  },
+};
+
+/** The longest-dwelling step on the body, if anything dwells there. */
+function bodyDwell(method: Situation['method']): { readonly from: number; readonly to: number } | null {
+  const dwells = method.steps
+    .filter(({ groups }) => groups.includes('upper') || groups.includes('lower'))
+    .map(({ dwell }) => dwell)
+    .filter((dwell) => dwell !== null);
+  return dwells.reduce<(typeof dwells)[number] | null>((most, dwell) => (!most || dwell.to > most.to ? dwell : most), null);
+}
+
+export const dryOn: Rule = {
+  id: 'dry-on',
+  question: 'Does the product dry on before it is rinsed?',
+  glyph: 'spot',
+  changesWithTime: true,
+  limits: ['productGramsPerM2'],
+  reads: ['film.product', 'method.steps'],
+  judge: ({ film, method }) => {
+    const dwell = bodyDwell(method);
+    if (!dwell) return clear('dry-on');
+    if (!film) return unknown('dry-on');
+    const { panel, minutes } = film.product;
+    if (minutes === null) return { ...clear('dry-on'), panel };
+    const short = minutes < dwell.from;
+    const limit = short || minutes >= dwell.to ? (short ? dwell.from : dwell.to) : dwell.to;
+    const margin = minutes - limit;
+    const base = { ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }), panel };
+    return short || margin >= 0 ? base : { ...base, level: 'condition', remedy: 'shorter-dwell' };
+  },
+};
+
+export const directSun: Rule = {
+  id: 'direct-sun',
+  question: 'Does the sun stand on it, and does the house wash in sun?',
+  glyph: 'sun',
+  changesWithTime: true,
+  limits: ['sunnyWm2'],
+  reads: ['film.sun', 'house.sun', 'house.halfSun'],
+  judge: ({ film, house, limits }) => {
+    const { sun, halfSun } = house.choices;
+    if (sun === 'wet-edge' && halfSun === 'sunny-first') return clear('direct-sun');
+    if (!film) return unknown('direct-sun');
+    const limit = limits.sunnyWm2;
+    const { brightestWm2, dimmestWm2, panel } = film.sun;
+    const margin = limit - brightestWm2;
+    const half = dimmestWm2 < limit;
+    const found = { ...ofDegree('direct-sun', 'block', { margin, unit: 'W/m²', scale: limit, actual: brightestWm2, limit }), panel };
+    return sun === 'never' || half || margin >= 0 ? found : clear('direct-sun');
   },
 };

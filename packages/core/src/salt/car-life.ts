@@ -1,65 +1,95 @@
-import { localTime, type Place, placeAir } from '../place/index.js';
-import type { RoadClass, RoadHour } from '../road/index.js';
-import type { DailyDriving } from '../vehicle/index.js';
-import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
-import type { LedgerHour } from './ledger.js';
+import { type Drive, USUAL_KMH } from '../drive/index.js';
+import { type Place, placeAir } from '../place/index.js';
+import { ROAD_CLASSES, type RoadClass, type RoadHour } from '../road/index.js';
+import type { DailyDriving, WeekShares } from '../vehicle/index.js';
+import { MS_PER_HOUR, relHumidityFraction, type WeatherHour } from '../weather/index.js';
+import type { LedgerDrive, LedgerHour } from './ledger.js';
+import type { WallClock } from './wall-clock.js';
 
 /** When a day's kilometres are driven: out in the morning, home in the evening (judgement). */
-const DRIVING_HOURS: readonly { readonly hour: number; readonly share: number }[] = [
-  { hour: 7, share: 0.4 },
-  { hour: 12, share: 0.15 },
-  { hour: 17, share: 0.45 },
-];
+const DRIVING_SHARE: Readonly<Record<number, number>> = { 7: 0.4, 12: 0.15, 17: 0.45 };
 /** Away from its place by day (judgement). */
 const AWAY_FROM_HOUR = 7;
 const AWAY_TO_HOUR = 18;
 
 export interface CarHabits {
   readonly driving: DailyDriving;
+  readonly weekShares: WeekShares;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Pick<Place, 'climate'> | null;
+  /** What is known of its drives; a day with any is taken as recorded, other days follow the habit. */
+  readonly drives: readonly Drive[];
 }
 
 /** What all cars of a shop share: the weather, the roads and the clock on the wall. */
 export interface Surroundings {
   readonly hours: readonly WeatherHour[];
   readonly roads: Readonly<Record<RoadClass, readonly RoadHour[]>>;
-  /** 0–23, local, hour by hour. */
-  readonly hourOfDay: readonly number[];
+  readonly clock: WallClock;
 }
 
-/** Local hour of the day for each weather hour. */
-export const hoursOfDay = (hours: readonly WeatherHour[], timeZone: string): number[] =>
-  hours.map((hour) => Math.floor(localTime(hour.atMs, timeZone).minuteOfDay / 60));
+const NO_DRIVES: readonly LedgerDrive[] = [];
+
+/** The usual drives of an hour of the day, by how full the weekday is. */
+function habitDrives({ driving, weekShares }: CarHabits): (weekday: number, hourOfDay: number) => readonly LedgerDrive[] {
+  const kmOf: Readonly<Record<RoadClass, number>> = {
+    main: driving.mainRoadKm,
+    town: driving.townKm,
+    bridge: driving.bridgeKm,
+  };
+  const made = new Map<number, readonly LedgerDrive[]>();
+  return (weekday, hourOfDay) => {
+    const share = (DRIVING_SHARE[hourOfDay] ?? 0) * (weekShares[weekday] ?? 1);
+    if (share === 0) return NO_DRIVES;
+    const key = weekday * 24 + hourOfDay;
+    const known = made.get(key);
+    if (known) return known;
+    const drives = ROAD_CLASSES.filter((roadClass) => kmOf[roadClass] > 0).map((roadClass) => ({
+      roadClass,
+      km: kmOf[roadClass] * share,
+      kmh: USUAL_KMH[roadClass],
+    }));
+    made.set(key, drives);
+    return drives;
+  };
+}
+
+/** Recorded drives by hour, and the days (of the clock) that have any. */
+function recorded(drives: readonly Drive[], around: Surroundings): { byHour: Map<number, LedgerDrive[]>; days: Set<number> } {
+  const byHour = new Map<number, LedgerDrive[]>();
+  const days = new Set<number>();
+  const firstMs = around.hours[0]?.atMs ?? 0;
+  for (const { hourMs, roadClass, km, meanKmh } of drives) {
+    const day = around.clock.day[Math.floor((hourMs - firstMs) / MS_PER_HOUR)];
+    if (day !== undefined) days.add(day);
+    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), { roadClass, km, kmh: meanKmh ?? USUAL_KMH[roadClass] }]);
+  }
+  return { byHour, days };
+}
 
 /**
- * The hours of a car's life from its habits: where it stands, what falls on it, what it drives.
+ * The hours of a car's life: where it stands, what falls on it, what it drives.
  *
  * @param around weather, roads and clock over the same hours
  * @returns one entry an hour
  */
 export function carLife(habits: CarHabits, around: Surroundings): LedgerHour[] {
   const indoors = habits.standsAt ? placeAir(habits.standsAt, around.hours) : null;
-  const { mainRoadKm, townKm, bridgeKm } = habits.driving;
-  return around.hours.flatMap((hour, i): LedgerHour[] => {
-    const main = around.roads.main[i];
-    const town = around.roads.town[i];
-    const bridge = around.roads.bridge[i];
-    if (!main || !town || !bridge) return [];
-    const hourOfDay = around.hourOfDay[i] ?? 0;
-    const share = DRIVING_HOURS.find((row) => row.hour === hourOfDay)?.share ?? 0;
-    const away = hourOfDay >= AWAY_FROM_HOUR && hourOfDay < AWAY_TO_HOUR;
+  const sheltered = habits.standsAt !== null && habits.standsAt.climate.kind !== 'outdoors';
+  const usual = habitDrives(habits);
+  const { byHour, days } = recorded(habits.drives, around);
+  const { hourOfDay, weekday, day } = around.clock;
+  return around.hours.map((hour, i): LedgerHour => {
+    const clockHour = hourOfDay[i] ?? 0;
+    const away = clockHour >= AWAY_FROM_HOUR && clockHour < AWAY_TO_HOUR;
     const inside = away ? null : (indoors?.[i] ?? null);
-    const sheltered = inside !== null && habits.standsAt?.climate.kind !== 'outdoors';
-    return [
-      {
-        atMs: hour.atMs,
-        carTempC: inside?.airTempC ?? hour.airTempC,
-        relHumidityFraction: inside?.relHumidityFraction ?? relHumidityFraction(hour),
-        rainMm: !sheltered && hour.precipKind === 'rain' ? hour.precipMm : 0,
-        roads: { main, town, bridge },
-        km: { main: mainRoadKm * share, town: townKm * share, bridge: bridgeKm * share },
-      },
-    ];
+    return {
+      atMs: hour.atMs,
+      carTempC: inside?.airTempC ?? hour.airTempC,
+      relHumidityFraction: inside?.relHumidityFraction ?? relHumidityFraction(hour),
+      rainMm: (!inside || !sheltered) && hour.precipKind === 'rain' ? hour.precipMm : 0,
+      roads: { main: around.roads.main[i], town: around.roads.town[i], bridge: around.roads.bridge[i] },
+      drives: days.has(day[i] ?? -1) ? (byHour.get(hour.atMs) ?? NO_DRIVES) : usual(weekday[i] ?? 0, clockHour),
+    };
   });
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { SaltAgent } from '../brine/index.js';
 import { NO_SALT, type RoadHour, type RoadState } from '../road/index.js';
+import { byGroup } from '../vehicle/index.js';
 import {
   activeHoursSaved,
   compileLife,
@@ -27,7 +28,7 @@ function hour(i: number, change: Partial<LedgerHour> = {}): LedgerHour {
     relHumidityFraction: 0.9,
     rainMm: 0,
     roads: { main: dry, town: dry, bridge: dry },
-    km: { main: 0, town: 0, bridge: 0 },
+    drives: [],
     ...change,
   };
 }
@@ -35,7 +36,7 @@ function hour(i: number, change: Partial<LedgerHour> = {}): LedgerHour {
 /** Puts salt on by driving a very salty wet road, then stands for some hours. */
 function salted(hours: number, change: Partial<LedgerHour> = {}, agent: SaltAgent = 'NaCl'): LedgerHour[] {
   const drive = hour(0, {
-    km: { main: 100, town: 0, bridge: 0 },
+    drives: [{ roadClass: 'main', km: 100, kmh: 80 }],
     roads: { main: road('wet', { [agent]: 40 }), town: road('dry', {}), bridge: road('dry', {}) },
   });
   return [drive, ...Array.from({ length: hours }, (_, i) => hour(i + 1, change))];
@@ -58,12 +59,12 @@ describe('the clock', () => {
     const start = new SaltLedger();
     const drive = salted(0);
     // 100 km on 40 g/m²: scaled so that the underbody carries exactly 4 g/m².
-    const carried = underbody(runLedger(compileLife(drive), [])).load;
-    for (const compiled of compileLife(drive, 4 / carried)) start.step(compiled);
+    const carried = underbody(runLedger(compileLife(drive), { washes: [] })).load;
+    for (const compiled of compileLife(drive, { factor: 4 / carried, drivesOn: 'right' })) start.step(compiled);
     expect(underbody(start).load).toBeCloseTo(4, 9);
     const without = new SaltLedger(start);
     const washed = new SaltLedger(start);
-    washed.wash({ upper: 0.9, lower: 0.9, under: 0.9 });
+    washed.wash(byGroup(() => 0.9));
     for (const compiled of compileLife(damp)) {
       without.step(compiled);
       washed.step(compiled);
@@ -90,8 +91,8 @@ describe('the clock', () => {
   });
 
   it('runs faster in a warm damp garage than in the frozen street', () => {
-    const warm = runLedger(compileLife(salted(48, { carTempC: 14, relHumidityFraction: 0.8 })), []);
-    const cold = runLedger(compileLife(salted(48, { carTempC: -12, relHumidityFraction: 0.8 })), []);
+    const warm = runLedger(compileLife(salted(48, { carTempC: 14, relHumidityFraction: 0.8 })), { washes: [] });
+    const cold = runLedger(compileLife(salted(48, { carTempC: -12, relHumidityFraction: 0.8 })), { washes: [] });
     expect(warm.activeHours).toBeGreaterThan(4 * cold.activeHours);
   });
 });
@@ -99,58 +100,58 @@ describe('the clock', () => {
 describe('the load', () => {
   it('is heaviest below and lightest above, and heavier towards passing lorries', () => {
     const zones = Object.fromEntries(
-      runLedger(compileLife(salted(0)), [])
+      runLedger(compileLife(salted(0)), { washes: [] })
         .zones()
         .map(({ zone, loadGramsPerM2 }) => [zone, loadGramsPerM2]),
     );
     expect(zones.underbody).toBeGreaterThan(zones['lower-left'] ?? NaN);
     expect(zones['lower-left'] ?? NaN).toBeCloseTo(1.3 * (zones['lower-right'] ?? NaN), 6);
-    expect(zones.upper).toBeLessThan(0.1 * (zones.underbody ?? NaN));
+    expect(zones['upper-right']).toBeLessThan(0.1 * (zones.underbody ?? NaN));
   });
 
   it('comes thickest from slush, hardly from a dry road', () => {
     const on = (state: RoadState): number => {
       const drive = hour(0, {
-        km: { main: 10, town: 0, bridge: 0 },
+        drives: [{ roadClass: 'main', km: 10, kmh: 80 }],
         roads: { main: road(state, { NaCl: 20 }), town: road('dry', {}), bridge: road('dry', {}) },
       });
-      return underbody(runLedger(compileLife([drive]), [])).load;
+      return underbody(runLedger(compileLife([drive]), { washes: [] })).load;
     };
     expect(on('slush') / on('wet')).toBeCloseTo(1.3, 6);
     expect(on('dry') / on('wet')).toBeCloseTo(0.05, 6);
   });
 
   it('is washed off the upper body by rain, not off the underbody', () => {
-    const before = runLedger(compileLife(salted(0)), []).zones();
-    const after = runLedger(compileLife(salted(5, { rainMm: 2 })), []).zones();
+    const before = runLedger(compileLife(salted(0)), { washes: [] }).zones();
+    const after = runLedger(compileLife(salted(5, { rainMm: 2 })), { washes: [] }).zones();
     const kept = (zone: string): number =>
       (after.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN) /
       (before.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN);
-    expect(kept('upper')).toBeCloseTo(Math.exp(-0.2 * 10), 6);
+    expect(kept('boot')).toBeCloseTo(Math.exp(-0.2 * 10), 6);
     expect(kept('underbody')).toBe(1);
   });
 
   it('scales with the pick-up factor that a swab has found', () => {
-    expect(underbody(runLedger(compileLife(salted(0), 1.5), [])).load).toBeCloseTo(
-      1.5 * underbody(runLedger(compileLife(salted(0)), [])).load,
+    expect(underbody(runLedger(compileLife(salted(0), { factor: 1.5, drivesOn: 'right' }), { washes: [] })).load).toBeCloseTo(
+      1.5 * underbody(runLedger(compileLife(salted(0)), { washes: [] })).load,
       9,
     );
   });
 });
 
 describe('a wash', () => {
-  const removes = { upper: 0.9, lower: 0.8, under: 0.5 };
+  const removes = { upper: 0.9, lower: 0.8, wheels: 0.7, arches: 0.6, under: 0.5 };
 
   it('takes off its share of each zone when its hour has come', () => {
     const life = compileLife(salted(10, { relHumidityFraction: 0.1 }));
-    const before = underbody(runLedger(life, [])).load;
-    expect(underbody(runLedger(life, [{ atMs: 5 * HOUR_MS, removes }])).load).toBeCloseTo(before * 0.5, 9);
-    expect(underbody(runLedger(life, [{ atMs: 99 * HOUR_MS, removes }])).load).toBeCloseTo(before, 9);
+    const before = underbody(runLedger(life, { washes: [] })).load;
+    expect(underbody(runLedger(life, { washes: [{ atMs: 5 * HOUR_MS, removes }] })).load).toBeCloseTo(before * 0.5, 9);
+    expect(underbody(runLedger(life, { washes: [{ atMs: 99 * HOUR_MS, removes }] })).load).toBeCloseTo(before, 9);
   });
 
   it('saves more the earlier it is, and nothing on a clean car', () => {
     const life = compileLife(salted(48));
-    const now = runLedger(life.slice(0, 1), []);
+    const now = runLedger(life.slice(0, 1), { washes: [] });
     const saved = activeHoursSaved(now, life.slice(1), removes);
     expect(saved[0]).toBeGreaterThan(saved[24] ?? NaN);
     expect(saved.at(-1)).toBeGreaterThan(0);

@@ -1,6 +1,8 @@
 import { brineOf, type SaltAgent } from '../brine/index.js';
-import { ROAD_CLASSES, type RoadClass, type RoadHour, type RoadState } from '../road/index.js';
-import { SALT_ZONES, type SaltZone } from './data/zones.js';
+import { speedFactor } from '../drive/index.js';
+import type { RoadClass, RoadHour, RoadState } from '../road/index.js';
+import type { ByGroup, CarZone } from '../vehicle/index.js';
+import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from './data/zones.js';
 
 /** How much of the road's salt each state throws up (physics notes; judgement). */
 export const SPRAY_FACTOR: Readonly<Record<RoadState, number>> = {
@@ -12,8 +14,8 @@ export const SPRAY_FACTOR: Readonly<Record<RoadState, number>> = {
   ice: 0.5,
 };
 
-/** Share of a road's salt that a kilometre puts on the underbody, by class, for its usual speed (judgement). */
-const PICK_UP_PER_KM: Readonly<Record<RoadClass, number>> = { main: 0.0009, town: 0.00045, bridge: 0.0008 };
+/** Share of a road's salt that a kilometre at 80 km/h puts on the underbody (judgement). */
+const PICK_UP_PER_KM = 0.0009;
 
 /** Half of the metal's full pace at this load, g/m². */
 const HALF_PACE_GRAMS_PER_M2 = 2;
@@ -32,19 +34,33 @@ export interface LedgerHour {
   readonly relHumidityFraction: number;
   /** Rain that falls on it in the open, mm. */
   readonly rainMm: number;
-  readonly roads: Readonly<Record<RoadClass, RoadHour>>;
-  /** Kilometres in this hour by road class. */
-  readonly km: Readonly<Record<RoadClass, number>>;
+  /** Not there: nothing is known of that road. */
+  readonly roads: Readonly<Record<RoadClass, RoadHour | undefined>>;
+  readonly drives: readonly LedgerDrive[];
+}
+
+/** A way driven within one hour. */
+export interface LedgerDrive {
+  readonly roadClass: RoadClass;
+  readonly km: number;
+  readonly kmh: number;
 }
 
 /** A wash as the ledger sees it: the share of salt taken off each group of zones, at an instant. */
 export interface SaltWash {
   readonly atMs: number;
-  readonly removes: { readonly upper: number; readonly lower: number; readonly under: number };
+  readonly removes: ByGroup;
+}
+
+/** A swab as the ledger sees it: from then on the zone carries what was measured. */
+export interface SaltReading {
+  readonly atMs: number;
+  readonly zone: CarZone;
+  readonly gramsPerM2: number;
 }
 
 export interface ZoneSalt {
-  readonly zone: SaltZone;
+  readonly zone: CarZone;
   /** All agents, g/m². */
   readonly loadGramsPerM2: number;
   /** Since the ledger began. */
@@ -84,36 +100,61 @@ export interface CompiledHour {
 const NOTHING_ADDED = new Float64Array(SALT_ZONES.length * AGENTS.length);
 const ALL_KEPT = new Float64Array(SALT_ZONES.length).fill(1);
 
-const drives = (hour: LedgerHour): boolean => ROAD_CLASSES.some((roadClass) => hour.km[roadClass] > 0);
+/** How a car picks salt up. */
+export interface PickUp {
+  /** The vehicle's own, from swab readings; 1 where there are none. */
+  readonly factor: number;
+  /** The side of the road that one drives on; lorries pass on the other. */
+  readonly drivesOn: 'left' | 'right';
+}
 
-/** What the hour's drive puts on each zone, agent by agent. */
-function addedBy(hour: LedgerHour, pickUpFactor: number): Float64Array {
-  const onUnderbody = AGENTS.map((agent) =>
-    ROAD_CLASSES.reduce((sum, roadClass) => {
-      const road = hour.roads[roadClass];
-      const share = hour.km[roadClass] * PICK_UP_PER_KM[roadClass] * SPRAY_FACTOR[road.state];
-      return sum + road.saltGramsPerM2[agent] * share * pickUpFactor;
-    }, 0),
+export const PLAIN_PICK_UP: PickUp = { factor: 1, drivesOn: 'right' };
+
+/** Pick-up by zone, the flank towards passing lorries heavier. */
+const zonePickUp = ({ drivesOn }: PickUp): Float64Array =>
+  Float64Array.from(SALT_ZONES, ({ pickUp, side }) =>
+    side !== null && side !== drivesOn ? pickUp * TRAFFIC_SIDE_FACTOR : pickUp,
   );
-  return Float64Array.from(SALT_ZONES.flatMap(({ pickUp }) => onUnderbody.map((grams) => grams * pickUp)));
+
+/** What the hour's drives put on each zone, agent by agent. */
+function addedBy(hour: LedgerHour, factor: number, byZone: Float64Array): Float64Array {
+  const added = new Float64Array(NOTHING_ADDED.length);
+  for (let a = 0; a < AGENTS.length; a += 1) {
+    const agent = AGENTS[a] ?? 'NaCl';
+    let onUnderbody = 0;
+    for (const { roadClass, km, kmh } of hour.drives) {
+      const road = hour.roads[roadClass];
+      if (!road) continue;
+      onUnderbody +=
+        road.saltGramsPerM2[agent] * km * PICK_UP_PER_KM * speedFactor(kmh) * SPRAY_FACTOR[road.state] * factor;
+    }
+    if (onUnderbody === 0) continue;
+    for (let zone = 0; zone < byZone.length; zone += 1)
+      added[zone * AGENTS.length + a] = onUnderbody * (byZone[zone] ?? 0);
+  }
+  return added;
 }
 
 const keptIn = (rainMm: number): Float64Array =>
   Float64Array.from(SALT_ZONES, ({ rainLossPerMm }) => Math.exp(-rainLossPerMm * rainMm));
 
+const throwsSpray = (hour: LedgerHour): boolean =>
+  hour.drives.some(({ roadClass }) => {
+    const road = hour.roads[roadClass];
+    return road !== undefined && SPRAY_FACTOR[road.state] >= 0.4;
+  });
+
 /**
  * Works out the hours of a car's life for the ledger.
  *
  * @param hours consecutive; how long a car stays wet after a drive follows from their order
- * @param pickUpFactor the vehicle's own, from swab readings; 1 where there are none
  */
-export function compileLife(hours: readonly LedgerHour[], pickUpFactor = 1): CompiledHour[] {
+export function compileLife(hours: readonly LedgerHour[], pickUp: PickUp = PLAIN_PICK_UP): CompiledHour[] {
+  const byZone = zonePickUp(pickUp);
   let wetHoursLeft = 0;
   return hours.map((hour) => {
-    const drove = ROAD_CLASSES.some(
-      (roadClass) => hour.km[roadClass] > 0 && SPRAY_FACTOR[hour.roads[roadClass].state] >= 0.4,
-    );
-    wetHoursLeft = drove ? WET_AFTER_DRIVE_HOURS : Math.max(0, wetHoursLeft - 1);
+    const drove = hour.drives.length > 0;
+    wetHoursLeft = drove && throwsSpray(hour) ? WET_AFTER_DRIVE_HOURS : Math.max(0, wetHoursLeft - 1);
     const air = {
       tempC: hour.carTempC,
       relHumidityFraction: hour.relHumidityFraction,
@@ -122,7 +163,7 @@ export function compileLife(hours: readonly LedgerHour[], pickUpFactor = 1): Com
     const warmth = temperaturePace(hour.carTempC);
     return {
       atMs: hour.atMs,
-      added: drives(hour) ? addedBy(hour, pickUpFactor) : NOTHING_ADDED,
+      added: drove ? addedBy(hour, pickUp.factor, byZone) : NOTHING_ADDED,
       kept: hour.rainMm > 0 ? keptIn(hour.rainMm) : ALL_KEPT,
       pace: AGENTS.map((agent) => wetShare(agent, air) * warmth),
     };
@@ -135,8 +176,12 @@ export class SaltLedger {
   private readonly active: Float64Array;
 
   constructor(from?: SaltLedger) {
-    this.loads = from ? from.loads.slice() : new Float64Array(SALT_ZONES.length * AGENTS.length);
+    this.loads = from ? from.loads.slice() : new Float64Array(NOTHING_ADDED.length);
     this.active = from ? from.active.slice() : new Float64Array(SALT_ZONES.length);
+  }
+
+  copy(): SaltLedger {
+    return new SaltLedger(this);
   }
 
   /** Weighted over the zones; the clock that a wash is to slow. */
@@ -156,20 +201,33 @@ export class SaltLedger {
     }));
   }
 
+  private scale(zoneIndex: number, factor: number): void {
+    for (let a = 0; a < AGENTS.length; a += 1) {
+      const at = zoneIndex * AGENTS.length + a;
+      this.loads[at] = (this.loads[at] ?? 0) * factor;
+    }
+  }
+
   /** Takes off what a wash removes. */
-  wash(removes: SaltWash['removes']): void {
-    SALT_ZONES.forEach(({ group }, i) => {
-      for (let a = 0; a < AGENTS.length; a += 1) {
-        const at = i * AGENTS.length + a;
-        this.loads[at] = (this.loads[at] ?? 0) * (1 - removes[group]);
-      }
-    });
+  wash(removes: ByGroup): void {
+    SALT_ZONES.forEach(({ group }, i) => this.scale(i, 1 - removes[group]));
+  }
+
+  /** Sets a zone to what a swab found; the mix of salts stays, rock salt where there was none. */
+  measure({ zone, gramsPerM2 }: Pick<SaltReading, 'zone' | 'gramsPerM2'>): void {
+    const i = SALT_ZONES.findIndex((row) => row.zone === zone);
+    const load = this.loadOf(i);
+    if (load > 0) this.scale(i, gramsPerM2 / load);
+    else this.loads[i * AGENTS.length] = gramsPerM2;
   }
 
   /** One hour: drive and pick up, lose to rain, count the clock (each agent by its share of the load). */
   step(hour: CompiledHour): void {
     const { loads, active } = this;
     const agents = hour.pace.length;
+    const stillThere = hour.kept === ALL_KEPT;
+    const asleep = hour.pace.every((pace) => pace === 0);
+    if (hour.added === NOTHING_ADDED && stillThere && asleep) return;
     for (let zone = 0; zone < active.length; zone += 1) {
       const kept = hour.kept[zone] ?? 1;
       let total = 0;
@@ -187,29 +245,41 @@ export class SaltLedger {
   }
 }
 
+/** What happened to a car besides driving: washes and swab readings. */
+export interface LedgerEvents {
+  readonly washes: readonly SaltWash[];
+  readonly readings?: readonly SaltReading[];
+  /** Called after each hour, for charts. */
+  readonly onHour?: (ledger: SaltLedger, hour: CompiledHour) => void;
+}
+
 /**
  * How much salt is on each zone, and how long has it been eating?
  *
  * @param hours consecutive compiled hours of the car's life
- * @param washes in any order; each counts from the first hour that begins at or after it
- * @param onHour called after each hour, for charts
+ * @param events washes and readings in any order; each counts from the first hour that begins at or after it
  * @returns the ledger at the end
  */
-export function runLedger(
-  hours: readonly CompiledHour[],
-  washes: readonly SaltWash[],
-  onHour?: (ledger: SaltLedger, hour: CompiledHour) => void,
-): SaltLedger {
+export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents): SaltLedger {
   const ledger = new SaltLedger();
-  const waiting = [...washes].sort((a, b) => a.atMs - b.atMs);
+  const waiting: readonly { atMs: number; apply: () => void }[] = [
+    ...events.washes.map(({ atMs, removes }) => ({ atMs, apply: () => ledger.wash(removes) })),
+    ...(events.readings ?? []).map((reading) => ({
+      atMs: reading.atMs,
+      apply: () => ledger.measure(reading),
+    })),
+  ].sort((a, b) => a.atMs - b.atMs);
   let next = 0;
-  for (const hour of hours) {
-    for (let due = waiting[next]; due && due.atMs <= hour.atMs; due = waiting[next]) {
-      ledger.wash(due.removes);
+  const applyUntil = (atMs: number): void => {
+    for (let due = waiting[next]; due && due.atMs <= atMs; due = waiting[next]) {
+      due.apply();
       next += 1;
     }
+  };
+  for (const hour of hours) {
+    applyUntil(hour.atMs);
     ledger.step(hour);
-    onHour?.(ledger, hour);
+    events.onHour?.(ledger, hour);
   }
   return ledger;
 }
@@ -222,7 +292,7 @@ export function runLedger(
 export function activeHoursSaved(
   now: SaltLedger,
   hours: readonly CompiledHour[],
-  removes: SaltWash['removes'],
+  removes: ByGroup,
 ): number[] {
   const without = new SaltLedger(now);
   const befores = hours.map((hour) => {

@@ -1,3 +1,4 @@
+import type { HouseRules } from '../house/index.js';
 import type { Prices } from '../plan/index.js';
 import type { Limits } from '../rules/index.js';
 
@@ -11,12 +12,16 @@ export const HARDNESS_DISPLAY_UNITS = [
   'mmolPerLitre',
 ] as const;
 
+export const DRIVING_SIDES = ['right', 'left'] as const;
+export type DrivingSide = (typeof DRIVING_SIDES)[number];
+
 /** How figures are shown; nothing else depends on it. */
 export interface DisplaySettings {
   readonly temperature: (typeof TEMPERATURE_UNITS)[number];
   readonly wind: 'ms' | 'kmh' | 'mph';
   readonly distance: 'km' | 'mi';
   readonly hardness: (typeof HARDNESS_DISPLAY_UNITS)[number];
+  readonly volume: 'L' | 'gal';
   /** ISO 4217. */
   readonly currency: string;
 }
@@ -25,6 +30,9 @@ export interface Settings {
   readonly limits: Limits;
   readonly prices: Prices;
   readonly display: DisplaySettings;
+  readonly house: HouseRules;
+  /** The side of the road that one drives on; lorries pass on the other. */
+  readonly drivesOn: DrivingSide;
   /** The shop's clock on the wall. */
   readonly timeZone: string;
 }
@@ -34,5 +42,6 @@ export const DEFAULT_DISPLAY: DisplaySettings = {
   wind: 'kmh',
   distance: 'km',
   hardness: 'mgPerLitreCaCO3',
+  volume: 'L',
   currency: 'CAD',
 };

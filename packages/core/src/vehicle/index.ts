@@ -1,3 +1,4 @@
+export * from './data/zones.js';
 export * from './data/panels.js';
 export * from './vehicle.js';
 export * from './vehicle-record.js';

@@ -1,4 +1,5 @@
-import type { BodyClass } from './data/panels.js';
+import { type BodyClass, type PanelId, ZONE_OF_PANEL } from './data/panels.js';
+import type { CarZone } from './data/zones.js';
 
 export const PAINT_TONES = ['white', 'silver', 'mid', 'black'] as const;
 export type PaintTone = (typeof PAINT_TONES)[number];
@@ -6,17 +7,32 @@ export type PaintTone = (typeof PAINT_TONES)[number];
 export const WATER_BEHAVIOURS = ['flat', 'sheeting', 'beading'] as const;
 export type WaterBehaviour = (typeof WATER_BEHAVIOURS)[number];
 
-export const PROTECTIONS = ['bare', 'wax', 'sealant', 'coating'] as const;
+export const PROTECTIONS = ['bare', 'wax', 'sealant', 'spray-ceramic', 'coating', 'film'] as const;
 export type Protection = (typeof PROTECTIONS)[number];
 
 export const BODY_MATERIALS = ['steel', 'aluminium'] as const;
 export type BodyMaterial = (typeof BODY_MATERIALS)[number];
 
-/** Kilometres a day by kind of road; the week is taken as even. */
+/** Kilometres by kind of road on a usual day. */
 export interface DailyDriving {
   readonly mainRoadKm: number;
   readonly townKm: number;
   readonly bridgeKm: number;
+}
+
+/** How many usual days' driving each weekday brings, Monday first: 0 stays at home, 2 twice the way. */
+export type WeekShares = readonly number[];
+export const EVEN_WEEK: WeekShares = [1, 1, 1, 1, 1, 1, 1];
+
+/** What lies on one zone to protect it, and what water did there when somebody last looked. */
+export interface ZoneProtection {
+  readonly zone: CarZone;
+  readonly kind: Protection;
+  /** null: nobody remembers. */
+  readonly appliedMs: number | null;
+  /** The maker's claim; null where there is none. */
+  readonly claimedLifeDays: number | null;
+  readonly observed: { readonly behaviour: WaterBehaviour; readonly atMs: number } | null;
 }
 
 /** What the engine needs to know of a vehicle. */
@@ -25,9 +41,16 @@ export interface Vehicle {
   readonly bodyClass: BodyClass;
   readonly paintTone: PaintTone;
   readonly bodyMaterial: BodyMaterial;
+  /** Where `protections` says nothing of a zone. */
   readonly protection: Protection;
+  /** Where nobody has looked at a zone. */
   readonly waterBehaviour: WaterBehaviour;
+  /** Zones that differ, or whose dates are known. */
+  readonly protections: readonly ZoneProtection[];
+  /** Polished, gloss-black or bare metal wheels: no strong chemistry on them, and grit is rinsed off first. */
+  readonly delicateWheels: boolean;
   readonly driving: DailyDriving;
+  readonly weekShares: WeekShares;
   /** Where it stands at night; null: in the street. */
   readonly standsAtPlaceId: string | null;
   /** Wanted at least every so many days. */
@@ -49,6 +72,16 @@ export const SPOTS_SHOW_MG_PER_M2: Readonly<Record<PaintTone, number>> = {
   mid: 15,
   black: 12,
 };
+
+/** What water does on a panel: as observed on its zone, else as on the car. */
+export function behaviourOn(
+  vehicle: Pick<Vehicle, 'waterBehaviour' | 'protections'>,
+  panel: PanelId,
+): WaterBehaviour {
+  const zone = ZONE_OF_PANEL[panel];
+  const row = vehicle.protections.find((entry) => entry.zone === zone);
+  return row?.observed?.behaviour ?? vehicle.waterBehaviour;
+}
 
 /** Water that stays on a rinsed panel, g/m² (judgement). */
 const FLOOD_FILM: Readonly<Record<WaterBehaviour, { upright: number; level: number }>> = {

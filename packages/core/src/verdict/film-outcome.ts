@@ -1,5 +1,6 @@
 import {
   ABSORPTANCE_FRACTION,
+  behaviourOn,
   floodFilmGramsPerM2,
   type Panel,
   type PanelId,
@@ -42,7 +43,7 @@ function startTempC(method: Method, place: Place, around: { airTempC: number; he
 export function filmInputFor({ vehicle, place, method }: WashCase, panel: Panel, site: SiteHour): FilmInput {
   const material = panel.material === 'body' ? vehicle.bodyMaterial : panel.material;
   const { airTempC } = site.air;
-  const flood = method.filmGramsPerM2 ?? floodFilmGramsPerM2(vehicle.waterBehaviour, panel.tiltDeg);
+  const flood = method.filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, panel.id), panel.tiltDeg);
   const aspect = { tiltDeg: panel.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + panel.facesDeg };
   return {
     material,
@@ -59,6 +60,10 @@ export function filmInputFor({ vehicle, place, method }: WashCase, panel: Panel,
   };
 }
 
+/** What wets the car: methods that wet it alike share their films. */
+export const wettingKey = ({ filmGramsPerM2, warmingLitresPerM2, bucketC, drying }: Method): string =>
+  [filmGramsPerM2, warmingLitresPerM2, bucketC, drying.kind === 'left' ? drying.filmShare : 1].join(' ');
+
 const sooner = (a: number | null, b: number | null): boolean => a !== null && (b === null || a < b);
 
 /** The worse of two outcomes, part by part. */
@@ -68,7 +73,14 @@ export function worseOutcome(a: FilmOutcome, b: FilmOutcome): FilmOutcome {
     ice: sooner(b.ice.minutes, a.ice.minutes) ? b.ice : a.ice,
     dry: drier.dry,
     filmGramsPerM2: drier.filmGramsPerM2,
+    warmestC: drier.warmestC,
     coldest: b.coldest.tempC < a.coldest.tempC ? b.coldest : a.coldest,
+    product: sooner(b.product.minutes, a.product.minutes) ? b.product : a.product,
+    sun: {
+      panel: b.sun.brightestWm2 > a.sun.brightestWm2 ? b.sun.panel : a.sun.panel,
+      brightestWm2: Math.max(a.sun.brightestWm2, b.sun.brightestWm2),
+      dimmestWm2: Math.min(a.sun.dimmestWm2, b.sun.dimmestWm2),
+    },
   };
 }
 
@@ -84,7 +96,29 @@ function panelOutcome(
     dry: { panel: panel.id, minutes: life.dryMinutes },
     filmGramsPerM2: input.filmGramsPerM2,
     coldest: { panel: panel.id, tempC: life.lowestTempC },
+    warmestC: life.highestTempC,
+    product: { panel: panel.id, minutes: null },
+    sun: { panel: panel.id, brightestWm2: input.solarWm2, dimmestWm2: input.solarWm2 },
   };
+}
+
+/** Nothing dwells longer on a panel. */
+const PRODUCT_HORIZON_MINUTES = 15;
+
+/** What is sprayed on before the rinse, on a panel at the air's temperature. */
+function productOutcome(
+  washCase: WashCase,
+  panel: Panel,
+  look: { site: SiteHour; gramsPerM2: number },
+): FilmOutcome['product'] {
+  const input = filmInputFor(washCase, panel, look.site);
+  const { dryMinutes } = filmLife({
+    ...input,
+    filmGramsPerM2: look.gramsPerM2,
+    startTempC: input.airTempC,
+    horizonMinutes: PRODUCT_HORIZON_MINUTES,
+  });
+  return { panel: panel.id, minutes: dryMinutes };
 }
 
 /** Narrows the look at the film where less will do. */
@@ -93,11 +127,18 @@ export interface FilmLook {
   readonly only?: ReadonlySet<PanelId>;
   /** How far ahead; an hour if absent. */
   readonly horizonMinutes?: number;
+  /** Product on the brightest panel, g/m²; not looked at if absent. */
+  readonly productGramsPerM2?: number;
 }
 
 /** What the water does on the car in this hour at this place: the worst panel for ice, for drying and for cold. */
 export function filmOutcome(washCase: WashCase, site: SiteHour, look: FilmLook = {}): FilmOutcome {
-  const { only, horizonMinutes = FILM_HORIZON_MINUTES } = look;
+  const { only, horizonMinutes = FILM_HORIZON_MINUTES, productGramsPerM2 } = look;
   const panels = panelsOf(washCase.vehicle.bodyClass).filter((panel) => !only || only.has(panel.id));
-  return panels.map((panel) => panelOutcome(washCase, panel, { site, horizonMinutes })).reduce(worseOutcome);
+  const outcome = panels
+    .map((panel) => panelOutcome(washCase, panel, { site, horizonMinutes }))
+    .reduce(worseOutcome);
+  const brightest = panels.find(({ id }) => id === outcome.sun.panel);
+  if (productGramsPerM2 === undefined || !brightest) return outcome;
+  return { ...outcome, product: productOutcome(washCase, brightest, { site, gramsPerM2: productGramsPerM2 }) };
 }

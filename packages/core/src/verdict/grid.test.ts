@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { methodOf, METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
-import { DEFAULT_LIMITS } from '../rules/index.js';
+import { circumstances, DRIVE as SHADED, HEATED_UNIT, VEHICLE as PLAIN, WATER } from '../testing/shop.js';
 import type { Vehicle } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
@@ -17,55 +17,9 @@ import {
   withWaits,
 } from './index.js';
 
-const VEHICLE: Vehicle = {
-  id: 'v',
-  bodyClass: 'hatch',
-  paintTone: 'black',
-  bodyMaterial: 'steel',
-  protection: 'bare',
-  waterBehaviour: 'sheeting',
-  driving: { mainRoadKm: 0, townKm: 0, bridgeKm: 0 },
-  standsAtPlaceId: null,
-  cadenceDays: 14,
-};
-
-const WATER = {
-  name: 'tap',
-  hardnessMgPerLitre: 150,
-  tdsMgPerLitre: 300,
-  tempC: 8,
-  origin: 'measured',
-} as const;
-
-const GARAGE: Place = {
-  id: 'garage',
-  kind: 'heated-unit',
-  latitudeDeg: 46.5,
-  longitudeDeg: -84.3,
-  timeZone: 'America/Toronto',
-  climate: { kind: 'heated', setpointC: 14 },
-  shelter: { kind: 'indoors' },
-  carHeadingDeg: 0,
-  hasDrain: false,
-  hasLight: true,
-  tap: 'none',
-  openHours: Array.from({ length: 7 }, () => ({ openMinute: 480, closeMinute: 1080 })),
-  washWater: WATER,
-  finalRinse: null,
-  methods: [{ methodId: 'garage-rinseless', priceMinor: 0 }],
-  travelMinutes: 0,
-};
-
-const DRIVE: Place = {
-  ...GARAGE,
-  id: 'drive',
-  kind: 'drive',
-  climate: { kind: 'outdoors' },
-  shelter: { kind: 'open', horizon: [] },
-  tap: 'always',
-  openHours: GARAGE.openHours.map(() => ({ openMinute: 0, closeMinute: 1440 })),
-  methods: [{ methodId: 'drive-hose', priceMinor: 0 }],
-};
+const VEHICLE: Vehicle = { ...PLAIN, bodyClass: 'hatch', waterBehaviour: 'sheeting' };
+const GARAGE = HEATED_UNIT;
+const DRIVE: Place = { ...SHADED, hasLight: true, tap: 'always' };
 
 const FROM = Date.UTC(2026, 0, 14, 5);
 const hours = simulateWeather({
@@ -78,9 +32,8 @@ const control: WeatherSpan = { fromMs: FROM - 24 * MS_PER_HOUR, hours };
 
 const gridOf = (span: WeatherSpan, places: readonly Place[], members: readonly WeatherSpan[] = []): Band[] =>
   verdictGrid({
-    vehicle: VEHICLE,
+    ...circumstances(span, { vehicle: VEHICLE }),
     sites: placeSites(places, { control: span, members }),
-    limits: DEFAULT_LIMITS,
     fromMs: FROM,
     hourCount: 72,
   });
@@ -126,7 +79,13 @@ describe('the grid', () => {
     const { cells } = bandOf(bands, 'drive', 'drive-hose');
     for (const cell of cells.filter((_, i) => i % 7 === 0)) {
       const { judgement } = cellDetail(
-        { vehicle: VEHICLE, place: DRIVE, methodId: 'drive-hose', limits: DEFAULT_LIMITS, control },
+        {
+          ...circumstances(control, { vehicle: VEHICLE }),
+          place: DRIVE,
+          methodId: 'drive-hose',
+          control,
+          roadAhead: null,
+        },
         cell.startMs,
       );
       expect(cell.limiting).toEqual(judgement.limiting);

@@ -1,4 +1,5 @@
-import { methodOf, METHODS, type Method } from '../method/index.js';
+import type { HouseRules } from '../house/index.js';
+import { type Method, shopMethod, shopMethods } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
   combine,
@@ -8,11 +9,12 @@ import {
   judgeAll,
   type Judgement,
   type Limits,
-  ruleOf,
 } from '../rules/index.js';
-import type { PanelId, Vehicle } from '../vehicle/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
-import { FILM_HORIZON_MINUTES, filmOutcome, type WashCase, worseOutcome } from './film-outcome.js';
+import type { ByGroup, PanelId, Vehicle } from '../vehicle/index.js';
+import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { FILM_HORIZON_MINUTES, filmOutcome, type WashCase, wettingKey, worseOutcome } from './film-outcome.js';
+import type { NightAir } from './night-air.js';
+import type { RoadAhead } from './road-ahead.js';
 import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from './site-hours.js';
 
 /** `wait`: no now, but a later hour in the same band will do. */
@@ -36,98 +38,140 @@ export interface Band {
   readonly cells: readonly Cell[];
 }
 
-export interface GridRequest {
+/** What the rules read besides the place, the hour and the water. */
+export interface Circumstances {
   readonly vehicle: Vehicle;
+  readonly limits: Limits;
+  readonly house: HouseRules;
+  readonly soil: ByGroup;
+  readonly night: NightAir;
+}
+
+export interface GridRequest extends Circumstances {
   /** The places, each under the control forecast and its members (which may be none). */
   readonly sites: readonly PlaceSite[];
-  readonly limits: Limits;
   readonly fromMs: number;
   readonly hourCount: number;
 }
 
-/** One place with its method under the control forecast and every member. */
-class BandWeather {
+/** Films of one wetting at one place, shared by the methods that wet the car alike. */
+class FilmStore {
+  memberHorizonMinutes = 0;
   private readonly outcomes = new Map<number, FilmOutcome | null>();
+  private readonly memberOutcomes = new Map<string, FilmOutcome | null>();
 
   constructor(
-    readonly washCase: WashCase,
-    private readonly limits: Limits,
+    private readonly washCase: WashCase,
+    private readonly productGramsPerM2: number,
     private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
   ) {}
 
-  /** A member is only asked whether the usual section fails, so its film is not followed further than that takes. */
-  private get memberHorizonMinutes(): number {
-    const { drying } = this.washCase.method;
-    if (drying.kind === 'left') return FILM_HORIZON_MINUTES;
-    return drying.sections[0].minutes * (1 + this.limits.inHandShare) + 0.1;
+  /** A member is only asked whether the usual section fails, so its film is followed as far as that takes. */
+  reach(method: Method, inHandShare: number): void {
+    const minutes =
+      method.drying.kind === 'left'
+        ? FILM_HORIZON_MINUTES
+        : method.drying.sections[0].minutes * (1 + inHandShare) + 0.1;
+    this.memberHorizonMinutes = Math.max(this.memberHorizonMinutes, minutes);
   }
 
-  private hourOutcome(hourMs: number): FilmOutcome | null {
+  hour(hourMs: number): FilmOutcome | null {
     const known = this.outcomes.get(hourMs);
     if (known !== undefined) return known;
     const site = this.weather.control.siteHour(hourMs);
-    const outcome = site ? filmOutcome(this.washCase, site) : null;
+    const { productGramsPerM2 } = this;
+    const outcome = site ? filmOutcome(this.washCase, site, { productGramsPerM2 }) : null;
     this.outcomes.set(hourMs, outcome);
     return outcome;
   }
 
-  /** Judges a start under the control forecast; the film is left out where something else refuses already. */
+  /** Only the control's worst panels are looked at again. */
+  memberHour(memberIndex: number, hourMs: number): FilmOutcome | null {
+    const key = `${memberIndex} ${hourMs}`;
+    const known = this.memberOutcomes.get(key);
+    if (known !== undefined) return known;
+    const site = this.weather.members[memberIndex]?.siteHour(hourMs) ?? null;
+    const control = this.hour(hourMs);
+    const only = control
+      ? new Set<PanelId>([control.ice.panel, control.dry.panel, control.coldest.panel])
+      : undefined;
+    const outcome = site
+      ? filmOutcome(this.washCase, site, { only, horizonMinutes: this.memberHorizonMinutes })
+      : null;
+    this.memberOutcomes.set(key, outcome);
+    return outcome;
+  }
+}
+
+/** One place with its method under the control forecast and every member. */
+class BandWeather {
+  constructor(
+    private readonly washCase: WashCase,
+    private readonly around: Circumstances,
+    private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
+    private readonly films: FilmStore,
+  ) {}
+
+  private situation(startMs: number) {
+    const { method } = this.washCase;
+    const { limits, house, soil, night } = this.around;
+    return {
+      ...this.washCase,
+      limits,
+      house,
+      soil,
+      overnightC: night.coldestAfterC(startMs + method.minutes * 60_000),
+    };
+  }
+
+  /** Judges a start under the control forecast. */
   judge(startMs: number): { judgement: Judgement; film: FilmOutcome | null } {
     const { control } = this.weather;
     const { method } = this.washCase;
     const site = control.siteWindow(startMs, method);
     const hours = control.touched(startMs, method.minutes) ?? [];
-    const outcomes = hours.map((hour) => this.hourOutcome(hour.atMs)).filter((outcome) => outcome !== null);
+    const outcomes = hours.map((hour) => this.films.hour(hour.atMs)).filter((outcome) => outcome !== null);
     const film =
       outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
-    return { judgement: judgeAll({ ...this.washCase, limits: this.limits, site, film }), film };
+    return { judgement: judgeAll({ ...this.situation(startMs), site, film }), film };
   }
 
   /** The judgement once the members have been asked. */
-  withForecast(judgement: Judgement, failedShare: number): Judgement {
-    const asked = forecastAgrees.judge({
-      ...this.washCase,
-      limits: this.limits,
-      site: null,
-      film: null,
-      failedShare,
-    });
+  withForecast(startMs: number, judgement: Judgement, failedShare: number): Judgement {
+    const asked = forecastAgrees.judge({ ...this.situation(startMs), site: null, film: null, failedShare });
     return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
   }
 
-  /** Share of members in which this start is blocked; only the control's worst panels are looked at again. */
-  blockedShare(startMs: number, film: FilmOutcome): number | null {
+  /** Share of members in which this start is blocked; null where there are none. */
+  blockedShare(startMs: number): number | null {
     const { members } = this.weather;
     if (members.length === 0) return null;
-    const panels = new Set<PanelId>([film.ice.panel, film.dry.panel, film.coldest.panel]);
-    const blocked = members.filter((member) => this.isBlocked(member, startMs, panels));
+    const situation = this.situation(startMs);
+    const hourMs = startOfHourMs(startMs);
+    const blocked = members.filter((member, i) => {
+      const site = member.siteWindow(startMs, this.washCase.method);
+      const film = this.films.memberHour(i, hourMs);
+      // The road is judged once, under the control.
+      const asked = site && { ...site, dryRoadHours: Infinity };
+      const { standing } = judgeAll({ ...situation, site: asked, film });
+      return standing === 'no' || standing === 'unknown';
+    });
     return blocked.length / members.length;
-  }
-
-  private isBlocked(member: PlaceWeather, startMs: number, panels: ReadonlySet<PanelId>): boolean {
-    const site = member.siteWindow(startMs, this.washCase.method);
-    const siteHour = member.siteHour(startMs);
-    const film = siteHour
-      ? filmOutcome(this.washCase, siteHour, { only: panels, horizonMinutes: this.memberHorizonMinutes })
-      : null;
-    const { standing } = judgeAll({ ...this.washCase, limits: this.limits, site, film });
-    return standing === 'no' || standing === 'unknown';
   }
 }
 
-/** Some rule that no weather changes says no: the clock, the light or the place. */
+/** Some rule that no weather changes says no: the clock, the light, the road or the place. */
+const SETTLED: ReadonlySet<Finding['ruleId']> = new Set(['open-hours', 'daylight', 'tap-frost', 're-soiling']);
 const refusedWhateverTheWeather = (judgement: Judgement): boolean =>
-  judgement.findings.some(
-    ({ level, ruleId }) =>
-      level === 'block' && (ruleId === 'open-hours' || ruleId === 'daylight' || ruleId === 'tap-frost'),
-  );
+  judgement.findings.some(({ level, ruleId }) => level === 'block' && SETTLED.has(ruleId));
 
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
 
 function cellAt(band: BandWeather, startMs: number): OpenCell {
   const { judgement, film } = band.judge(startMs);
-  const failedShare = film && !refusedWhateverTheWeather(judgement) ? band.blockedShare(startMs, film) : null;
-  const { standing, limiting } = failedShare === null ? judgement : band.withForecast(judgement, failedShare);
+  const failedShare = film && !refusedWhateverTheWeather(judgement) ? band.blockedShare(startMs) : null;
+  const { standing, limiting } =
+    failedShare === null ? judgement : band.withForecast(startMs, judgement, failedShare);
   return { startMs, standing, limiting, blockedShare: failedShare };
 }
 
@@ -144,38 +188,84 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
     .reverse();
 }
 
-/** A finding that refuses this place and method for good, if there is one. */
-export function lastingRefusal(washCase: WashCase, limits: Limits): Finding | null {
-  const { findings } = judgeAll({ ...washCase, limits, site: null, film: null });
-  const lasting = findings.filter(
-    (finding) =>
-      finding.level === 'block' && (!ruleOf(finding.ruleId).changesWithTime || washCase.place.tap === 'none'),
-  );
+/** A finding that refuses this place and method for good, if there is one: it blocks without asking the weather. */
+export function lastingRefusal(washCase: WashCase, around: Circumstances): Finding | null {
+  const { limits, house, soil } = around;
+  const { findings } = judgeAll({ ...washCase, limits, house, soil, overnightC: null, site: null, film: null });
+  const lasting = findings.filter(({ level }) => level === 'block');
   return lasting.length > 0 ? combine(lasting).limiting : null;
+}
+
+/** Listens to the work, answers with what is known already, and may stop it. */
+export interface GridWatch {
+  /** Called with 0–1 after each band; may throw to stop the work. */
+  readonly onProgress?: (share: number) => void;
+  /** A band that was made before from the same inputs, by its key. */
+  readonly known?: (key: string) => Band | undefined;
+  readonly keep?: (key: string, band: Band) => void;
+}
+
+/** Everything that a band depends on besides the weather: the same key, the same band. */
+function bandKey(request: GridRequest, place: Place, method: Method): string {
+  const { vehicle, limits, house, soil, fromMs, hourCount } = request;
+  const { driving: _driving, weekShares: _week, cadenceDays: _cadence, id: _id, ...looks } = vehicle;
+  return JSON.stringify([looks, limits, house, soil, fromMs, hourCount, place, method.id]);
 }
 
 /**
  * The verdict for one vehicle at every place, by every method, at every hour.
  *
- * @param request the vehicle, places and limits; weather of the control and the members; the hours wanted
- * @param onProgress called with 0–1 after each band; may throw to stop the work
+ * @param request the vehicle, its soil, the places, limits and house rules; weather of the control and the members
+ * @param watch progress, and bands that are known already
  * @returns a band for each place and method; a band that is refused for good has no cells
  */
-export function verdictGrid(request: GridRequest, onProgress?: (share: number) => void): Band[] {
-  const methods: readonly Method[] = METHODS;
+export function verdictGrid(request: GridRequest, watch: GridWatch = {}): Band[] {
+  const methods = shopMethods(request.house, request.vehicle);
   const total = request.sites.length * methods.length;
-  return request.sites.flatMap((site, p) => {
-    return methods.map((method, m): Band => {
-      const washCase = { vehicle: request.vehicle, place: site.place, method };
-      const refusal = lastingRefusal(washCase, request.limits);
-      const band = new BandWeather(washCase, request.limits, site);
-      const cells = refusal
-        ? []
-        : Array.from({ length: request.hourCount }, (_, i) => cellAt(band, request.fromMs + i * MS_PER_HOUR));
-      onProgress?.((p * methods.length + m + 1) / total);
-      return { placeId: site.place.id, methodId: method.id, refusal, cells: withWaits(cells) };
+  let done = 0;
+  return request.sites.flatMap((site) => {
+    const stores = storesFor(request, site, methods);
+    return methods.map((method): Band => {
+      const key = bandKey(request, site.place, method);
+      const band = watch.known?.(key) ?? makeBand(request, site, method, stores);
+      watch.keep?.(key, band);
+      done += 1;
+      watch.onProgress?.(done / total);
+      return band;
     });
   });
+}
+
+/** A film store for each way of wetting at a place. */
+function storesFor(request: GridRequest, site: PlaceSite, methods: readonly Method[]): Map<string, FilmStore> {
+  const stores = new Map<string, FilmStore>();
+  for (const method of methods) {
+    const key = wettingKey(method);
+    const washCase = { vehicle: request.vehicle, place: site.place, method };
+    const store = stores.get(key) ?? new FilmStore(washCase, request.limits.productGramsPerM2, site);
+    const offered = site.place.methods.some(({ methodId }) => methodId === method.id);
+    if (offered) store.reach(method, request.limits.inHandShare);
+    stores.set(key, store);
+  }
+  return stores;
+}
+
+function makeBand(
+  request: GridRequest,
+  site: PlaceSite,
+  method: Method,
+  stores: ReadonlyMap<string, FilmStore>,
+): Band {
+  const washCase = { vehicle: request.vehicle, place: site.place, method };
+  const refusal = lastingRefusal(washCase, request);
+  const films = stores.get(wettingKey(method));
+  const base = { placeId: site.place.id, methodId: method.id, refusal };
+  if (refusal || !films) return { ...base, cells: [] };
+  const band = new BandWeather(washCase, request, site, films);
+  const cells = Array.from({ length: request.hourCount }, (_, i) =>
+    cellAt(band, request.fromMs + i * MS_PER_HOUR),
+  );
+  return { ...base, cells: withWaits(cells) };
 }
 
 export interface CellDetail {
@@ -183,17 +273,21 @@ export interface CellDetail {
   readonly film: FilmOutcome | null;
 }
 
+/** One start at one place by one method, under one course of the weather. */
+export interface CellRequest extends Circumstances {
+  readonly place: Place;
+  readonly methodId: string;
+  readonly control: WeatherSpan;
+  readonly roadAhead: RoadAhead | null;
+}
+
 /** Everything about one start: all findings with their margins, and what the film does. */
-export function cellDetail(
-  request: Pick<GridRequest, 'vehicle' | 'limits'> & {
-    readonly place: Place;
-    readonly methodId: string;
-    readonly control: WeatherSpan;
-  },
-  startMs: number,
-): CellDetail {
-  const { vehicle, place, limits, control } = request;
-  const washCase = { vehicle, place, method: methodOf(request.methodId) };
-  const weather = { control: new PlaceWeather(new PlaceCalendar(place), control), members: [] };
-  return new BandWeather(washCase, limits, weather).judge(startMs);
+export function cellDetail(request: CellRequest, startMs: number, change?: (method: Method) => Method): CellDetail {
+  const { vehicle, place, control, roadAhead } = request;
+  const shop = shopMethod(request.methodId, request.house, vehicle);
+  const method = change ? change(shop) : shop;
+  const washCase = { vehicle, place, method };
+  const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
+  const films = new FilmStore(washCase, request.limits.productGramsPerM2, weather);
+  return new BandWeather(washCase, request, weather, films).judge(startMs);
 }

@@ -1,10 +1,11 @@
 import { windChill } from '../air/index.js';
 import type { Method } from '../method/index.js';
-import { localTime, type Place, placeAir, type PlaceAir } from '../place/index.js';
+import { localTime, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
 import type { SiteWindow } from '../rules/index.js';
 import { daylight, irradiance, sunPosition, type SunPosition } from '../sun/index.js';
 import { groundAlbedoFraction, MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
 import type { SiteHour } from './film-outcome.js';
+import type { RoadAhead } from './road-ahead.js';
 
 const MS_PER_MINUTE = 60_000;
 const TAP_HOURS = 12;
@@ -25,6 +26,10 @@ export class PlaceCalendar {
   >();
 
   constructor(readonly place: Place) {}
+
+  queueMinutes(startMs: number): number {
+    return this.place.queue ? queueMinutes(this.place, localTime(startMs, this.place.timeZone)) : 0;
+  }
 
   /** The sun in the middle of the hour. */
   sunAt(atMs: number): SunPosition {
@@ -72,6 +77,7 @@ export class PlaceWeather {
   constructor(
     private readonly calendar: PlaceCalendar,
     private readonly span: WeatherSpan,
+    private readonly roadAhead: RoadAhead | null = null,
   ) {
     this.air = placeAir(calendar.place, span.hours);
   }
@@ -138,6 +144,9 @@ export class PlaceWeather {
       open: this.calendar.open(startMs),
       ...this.calendar.light(startMs, startMs + method.minutes * MS_PER_MINUTE),
       windChillC: this.worstWindChillC(hours),
+      airTempC: Math.min(...hours.map((hour) => this.air[this.indexOf(hour.atMs)]?.airTempC ?? hour.airTempC)),
+      queueMinutes: this.calendar.queueMinutes(startMs),
+      dryRoadHours: this.roadAhead?.dryHours(startMs + method.minutes * MS_PER_MINUTE) ?? null,
       mostPrecipMm: Math.max(...hours.map((hour) => hour.precipMm)),
       coldestNearbyC: this.coldestC(i - TAP_HOURS, i + TAP_HOURS),
       coldestNext12hC: this.coldestC(i, i + TAP_HOURS),
@@ -155,13 +164,17 @@ export interface PlaceSite {
 /** Prepares places under a forecast. */
 export function placeSites(
   places: readonly Place[],
-  forecast: { readonly control: WeatherSpan; readonly members: readonly WeatherSpan[] },
+  forecast: {
+    readonly control: WeatherSpan;
+    readonly members: readonly WeatherSpan[];
+    readonly roadAhead?: RoadAhead | null;
+  },
 ): PlaceSite[] {
   return places.map((place) => {
     const calendar = new PlaceCalendar(place);
     return {
       place,
-      control: new PlaceWeather(calendar, forecast.control),
+      control: new PlaceWeather(calendar, forecast.control, forecast.roadAhead ?? null),
       members: forecast.members.map((member) => new PlaceWeather(calendar, member)),
     };
   });

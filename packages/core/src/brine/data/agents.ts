@@ -83,3 +83,5 @@ export interface BrineRow {
   readonly deliquescence: readonly { readonly tempC: number; readonly relHumidityFraction: number }[];
   readonly status: 'published' | 'derived' | 'judgement';
 }
+
+export const BRINE_AGENT_IDS: readonly SaltAgent[] = BRINE_AGENTS.map(({ agent }) => agent);

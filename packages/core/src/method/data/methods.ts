@@ -1,138 +1,308 @@
-import type { PlaceKind } from '../../place/index.js';
+import type { ZoneGroup } from '../../vehicle/index.js';
+import type { DriedBy, Drying, Method, Section } from '../method.js';
+import { describeMethod, type MethodRow } from '../describe-method.js';
+import type { WashStep, WashStepId } from '../wash-step.js';
 
-export type MethodId = 'touchless-automatic' | 'bay-touch-free' | 'garage-rinseless' | 'drive-hose';
+type Shares = Partial<Record<ZoneGroup, number>>;
 
-/** A part of the car that is wet at once, and how long from its last rinse until it is wiped. */
-export interface Section {
-  readonly id: 'whole-car' | 'one-side' | 'two-panels' | 'one-panel';
-  readonly minutes: number;
+const BODY: readonly ZoneGroup[] = ['upper', 'lower'];
+const ALL: readonly ZoneGroup[] = ['upper', 'lower', 'wheels', 'arches'];
+
+interface StepOptions {
+  readonly groups?: readonly ZoneGroup[];
+  readonly removes?: Shares;
+  readonly litres?: number;
+  readonly dwell?: readonly [number, number];
+  readonly onMeter?: boolean;
+  readonly contact?: boolean;
 }
 
-export interface Method {
-  readonly id: MethodId;
-  readonly placeKinds: readonly PlaceKind[];
-  readonly contact: boolean;
-  /** Time on site, arrival to leaving. */
-  readonly minutes: number;
-  /** Of which with wet hands in the air of the place. */
-  readonly handsMinutes: number;
-  /** How water leaves: wiped by hand in sections (usual one first), or left to the machine's blower and the road. */
-  readonly drying:
-    | { readonly kind: 'wiped'; readonly sections: readonly [Section, ...Section[]] }
-    | { readonly kind: 'left'; readonly filmShare: number };
-  /** g/m² put on; null: a flood rinse, by water behaviour. */
-  readonly filmGramsPerM2: number | null;
-  /** Water that warms the panel before the film is left, L/m². */
-  readonly warmingLitresPerM2: number;
-  /** Water from a warm bucket instead of the place's own, °C. */
-  readonly bucketC: number | null;
-  readonly litres: number;
-  readonly needsTap: boolean;
-  readonly needsDrain: boolean;
-  /** In-use pH of its soap (label data of a typical product). */
-  readonly soapPh: number;
-  /** Heaviest soil grade that it cleans honestly. */
-  readonly soilCeilingGrade: number;
-  /** Share of salt taken off by zone group. */
-  readonly removes: { readonly upper: number; readonly lower: number; readonly under: number };
-  readonly status: 'judgement';
+function step(id: WashStepId, minutes: number, options: StepOptions = {}): WashStep {
+  const { groups, removes = {}, litres = 0, dwell, onMeter = false, contact = false } = options;
+  return {
+    id,
+    minutes,
+    groups: groups ?? ((Object.keys(removes) as ZoneGroup[]).length > 0 ? (Object.keys(removes) as ZoneGroup[]) : ALL),
+    removes,
+    litres,
+    onMeter,
+    contact,
+    dwell: dwell ? { from: dwell[0], to: dwell[1] } : null,
+  };
 }
 
-/** Ways to wash. Every figure is trade practice, editable where it decides. */
-export const METHODS = [
+const paid = { onMeter: true } as const;
+const touched = { contact: true } as const;
+
+const wiped = (
+  ...sections: readonly [readonly [Section['id'], number], ...(readonly [Section['id'], number])[]]
+): Drying => {
+  const [first, ...rest] = sections.map(([id, minutes]): Section => ({ id, minutes }));
+  const by: DriedBy = 'blow-and-towel';
+  return { kind: 'wiped', by, sections: [first ?? { id: 'whole-car', minutes: 12 }, ...rest] };
+};
+
+const BAY_UNDER: readonly WashStep[] = [
+  step('arches', 1.5, { ...paid, litres: 9, removes: { arches: 0.75 } }),
+  step('underbody-bounce', 1.5, { ...paid, litres: 9, removes: { under: 0.6, arches: 0.2 } }),
+  step('underbody-ramps', 1, { ...paid, litres: 6, removes: { under: 0.5 } }),
+];
+const WHEELS = step('wheels', 4, { litres: 4, removes: { wheels: 0.75 }, dwell: [0.5, 4] });
+const FOAM = step('foam', 4, { litres: 4, removes: { upper: 0.5, lower: 0.45, wheels: 0.2 }, dwell: [3, 8] });
+const BAY_RINSE = step('rinse', 4, { ...paid, litres: 36, removes: { upper: 0.82, lower: 0.8, wheels: 0.5 } });
+const FINISH: readonly WashStep[] = [
+  step('final-rinse', 1, { ...paid, litres: 12, groups: ALL, removes: { upper: 0.1, lower: 0.1 } }),
+  step('blow', 3, { groups: BODY }),
+  step('towel', 6, { groups: BODY }),
+];
+
+const ROWS: readonly MethodRow[] = [
   {
     id: 'touchless-automatic',
     placeKinds: ['automatic-bay'],
-    contact: false,
-    minutes: 10,
+    setUpMinutes: 2,
     handsMinutes: 0,
+    steps: [
+      step('machine-soak', 3, { litres: 40, removes: { upper: 0.55, lower: 0.5, wheels: 0.4 }, dwell: [1, 3] }),
+      step('machine-jets', 4, {
+        litres: 140,
+        removes: { upper: 0.67, lower: 0.6, wheels: 0.4, arches: 0.3, under: 0.6 },
+      }),
+      step('machine-blower', 1, { groups: BODY }),
+    ],
     drying: { kind: 'left', filmShare: 0.25 },
     filmGramsPerM2: null,
     warmingLitresPerM2: 4,
     bucketC: null,
-    litres: 180,
-    needsTap: false,
-    needsDrain: true,
+    needs: ['drain'],
     soapPh: 12.5,
-    soilCeilingGrade: 4,
-    removes: { upper: 0.85, lower: 0.8, under: 0.6 },
-    status: 'judgement',
+    warmestNeedC: null,
+    ceilingGrade: { upper: 4, lower: 4, wheels: 3, arches: 2, under: 4 },
+    leaves: ['film', 'arches', 'deep-wheels', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 1, dryingTowels: 0 },
+    productMinor: 0,
   },
   {
     id: 'bay-touch-free',
     placeKinds: ['self-serve-bay'],
-    contact: false,
-    minutes: 30,
+    setUpMinutes: 4,
     handsMinutes: 20,
-    drying: {
-      kind: 'wiped',
-      sections: [
-        { id: 'whole-car', minutes: 9 },
-        { id: 'one-side', minutes: 5 },
-        { id: 'two-panels', minutes: 2.5 },
-      ],
-    },
+    steps: [WHEELS, FOAM, BAY_RINSE, ...BAY_UNDER, ...FINISH],
+    drying: wiped(['whole-car', 9], ['one-side', 5], ['two-panels', 2.5]),
     filmGramsPerM2: null,
     warmingLitresPerM2: 4,
     bucketC: null,
-    litres: 90,
-    needsTap: false,
-    needsDrain: true,
+    needs: ['drain', 'own-foam', 'pressure'],
     soapPh: 11,
-    soilCeilingGrade: 4,
-    removes: { upper: 0.92, lower: 0.9, under: 0.8 },
-    status: 'judgement',
+    warmestNeedC: null,
+    ceilingGrade: { upper: 4, lower: 4, wheels: 4, arches: 5, under: 5 },
+    leaves: ['film', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 0, dryingTowels: 2 },
+    productMinor: 90,
+  },
+  {
+    id: 'bay-contact',
+    placeKinds: ['self-serve-bay'],
+    setUpMinutes: 6,
+    handsMinutes: 42,
+    steps: [
+      WHEELS,
+      FOAM,
+      BAY_RINSE,
+      ...BAY_UNDER,
+      step('contact', 18, { ...touched, litres: 20, groups: BODY, removes: { upper: 0.85, lower: 0.8 } }),
+      step('shuts', 3, { ...touched, groups: ['lower'] }),
+      ...FINISH,
+    ],
+    drying: wiped(['whole-car', 9], ['one-side', 5], ['two-panels', 2.5]),
+    filmGramsPerM2: null,
+    warmingLitresPerM2: 4,
+    bucketC: null,
+    needs: ['drain', 'own-foam', 'own-bucket', 'pressure'],
+    soapPh: 9,
+    warmestNeedC: null,
+    ceilingGrade: { upper: 5, lower: 5, wheels: 5, arches: 5, under: 5 },
+    leaves: ['vents', 'iron', 'scale'],
+    media: { mitts: 2, foldedTowels: 2, dryingTowels: 2 },
+    productMinor: 150,
+  },
+  {
+    id: 'bay-rinse-rinseless',
+    placeKinds: ['self-serve-bay'],
+    setUpMinutes: 8,
+    handsMinutes: 48,
+    steps: [
+      WHEELS,
+      FOAM,
+      BAY_RINSE,
+      ...BAY_UNDER,
+      step('rinseless', 32, { ...touched, litres: 10, groups: BODY, removes: { upper: 0.9, lower: 0.88 } }),
+      step('shuts', 4, { ...touched, groups: ['lower'] }),
+      step('towel', 2, { groups: BODY }),
+    ],
+    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    filmGramsPerM2: 50,
+    warmingLitresPerM2: 0.3,
+    bucketC: 38,
+    needs: ['drain', 'own-foam', 'pressure'],
+    soapPh: 9,
+    warmestNeedC: null,
+    ceilingGrade: { upper: 5, lower: 5, wheels: 5, arches: 5, under: 5 },
+    leaves: ['iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 10, dryingTowels: 1 },
+    productMinor: 170,
   },
   {
     id: 'garage-rinseless',
     placeKinds: ['garage', 'heated-unit'],
-    contact: true,
-    minutes: 75,
+    setUpMinutes: 7,
     handsMinutes: 60,
-    drying: {
-      kind: 'wiped',
-      sections: [
-        { id: 'two-panels', minutes: 3 },
-        { id: 'one-panel', minutes: 1.5 },
-      ],
-    },
+    steps: [
+      step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
+      step('rinseless', 42, { ...touched, litres: 7, groups: BODY, removes: { upper: 0.96, lower: 0.9 } }),
+      step('wheels', 9, { ...touched, litres: 1, removes: { wheels: 0.6 } }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+      step('towel', 4, { groups: BODY }),
+    ],
+    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
     filmGramsPerM2: 50,
     warmingLitresPerM2: 0.3,
     bucketC: 38,
-    litres: 10,
-    needsTap: false,
-    needsDrain: false,
+    needs: [],
     soapPh: 7.5,
-    soilCeilingGrade: 3,
-    removes: { upper: 0.97, lower: 0.93, under: 0 },
-    status: 'judgement',
+    warmestNeedC: null,
+    ceilingGrade: { upper: 3, lower: 3, wheels: 3, arches: 0, under: 0 },
+    leaves: ['arches', 'deep-wheels', 'underbody', 'vents', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 12, dryingTowels: 1 },
+    productMinor: 60,
+  },
+  {
+    id: 'garage-hose',
+    placeKinds: ['garage'],
+    setUpMinutes: 8,
+    handsMinutes: 65,
+    steps: [
+      WHEELS,
+      step('rinse', 6, { litres: 45, removes: { upper: 0.7, lower: 0.65, wheels: 0.4, arches: 0.6 } }),
+      step('foam', 6, { litres: 4, removes: { upper: 0.5, lower: 0.45, wheels: 0.2 }, dwell: [3, 8] }),
+      step('contact', 24, { ...touched, litres: 20, groups: BODY, removes: { upper: 0.85, lower: 0.8 } }),
+      step('final-rinse', 5, { litres: 40, removes: { upper: 0.4, lower: 0.4, wheels: 0.3, arches: 0.3 } }),
+      step('blow', 6, { groups: BODY }),
+      step('towel', 16, { groups: BODY }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+    ],
+    drying: wiped(['whole-car', 12], ['one-side', 6], ['two-panels', 3]),
+    filmGramsPerM2: null,
+    warmingLitresPerM2: 3,
+    bucketC: null,
+    needs: ['tap', 'drain'],
+    soapPh: 8,
+    warmestNeedC: null,
+    ceilingGrade: { upper: 5, lower: 5, wheels: 5, arches: 4, under: 0 },
+    leaves: ['underbody', 'iron', 'scale'],
+    media: { mitts: 2, foldedTowels: 2, dryingTowels: 2 },
+    productMinor: 110,
   },
   {
     id: 'drive-hose',
     placeKinds: ['drive'],
-    contact: true,
-    minutes: 90,
+    setUpMinutes: 10,
     handsMinutes: 75,
-    drying: {
-      kind: 'wiped',
-      sections: [
-        { id: 'whole-car', minutes: 12 },
-        { id: 'one-side', minutes: 6 },
-        { id: 'two-panels', minutes: 3 },
-      ],
-    },
+    steps: [
+      WHEELS,
+      step('rinse', 8, { litres: 52, removes: { upper: 0.7, lower: 0.65, wheels: 0.4, arches: 0.7 } }),
+      step('underbody-bounce', 4, { litres: 20, removes: { under: 0.5, arches: 0.2 } }),
+      step('underbody-ramps', 3, { litres: 10, removes: { under: 0.2 } }),
+      step('foam', 6, { litres: 4, removes: { upper: 0.5, lower: 0.45, wheels: 0.2 }, dwell: [3, 8] }),
+      step('contact', 25, { ...touched, litres: 20, groups: BODY, removes: { upper: 0.85, lower: 0.8 } }),
+      step('final-rinse', 5, { litres: 30, removes: { upper: 0.4, lower: 0.4, wheels: 0.3, arches: 0.3 } }),
+      step('blow', 5, { groups: BODY }),
+      step('towel', 15, { groups: BODY }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+    ],
+    drying: wiped(['whole-car', 12], ['one-side', 6], ['two-panels', 3]),
     filmGramsPerM2: null,
     warmingLitresPerM2: 3,
     bucketC: null,
-    litres: 140,
-    needsTap: true,
-    needsDrain: false,
+    needs: ['tap'],
     soapPh: 8,
-    soilCeilingGrade: 5,
-    removes: { upper: 0.97, lower: 0.95, under: 0.6 },
-    status: 'judgement',
+    warmestNeedC: null,
+    ceilingGrade: { upper: 5, lower: 5, wheels: 5, arches: 5, under: 4 },
+    leaves: ['iron', 'scale'],
+    media: { mitts: 2, foldedTowels: 2, dryingTowels: 2 },
+    productMinor: 110,
   },
-] as const satisfies readonly Method[];
+  {
+    id: 'waterless',
+    placeKinds: ['garage', 'heated-unit', 'drive', 'self-serve-bay'],
+    setUpMinutes: 4,
+    handsMinutes: 22,
+    steps: [
+      step('spray-wipe', 22, { ...touched, litres: 0.7, groups: ['upper'], removes: { upper: 0.9, lower: 0.3 } }),
+      step('towel', 4, { groups: BODY }),
+    ],
+    drying: wiped(['one-panel', 0.8]),
+    filmGramsPerM2: 20,
+    warmingLitresPerM2: 0,
+    bucketC: null,
+    needs: [],
+    soapPh: 7,
+    warmestNeedC: null,
+    ceilingGrade: { upper: 2, lower: 1, wheels: 0, arches: 0, under: 0 },
+    leaves: ['lowers', 'arches', 'deep-wheels', 'underbody', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 8, dryingTowels: 0 },
+    productMinor: 180,
+  },
+  {
+    id: 'salt-flush',
+    placeKinds: ['self-serve-bay', 'drive'],
+    setUpMinutes: 2,
+    handsMinutes: 8,
+    steps: [
+      step('rinse', 3, { ...paid, litres: 27, removes: { lower: 0.55, wheels: 0.5 } }),
+      ...BAY_UNDER,
+      step('blow', 1, { groups: ['lower'] }),
+    ],
+    drying: { kind: 'left', filmShare: 1 },
+    filmGramsPerM2: null,
+    warmingLitresPerM2: 2,
+    bucketC: null,
+    needs: ['pressure'],
+    soapPh: 7,
+    warmestNeedC: null,
+    ceilingGrade: { upper: 0, lower: 5, wheels: 5, arches: 5, under: 5 },
+    leaves: ['film', 'deep-wheels', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 1, dryingTowels: 0 },
+    productMinor: 0,
+  },
+  {
+    id: 'strip-reseal',
+    placeKinds: ['garage', 'heated-unit'],
+    setUpMinutes: 10,
+    handsMinutes: 90,
+    steps: [
+      step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
+      step('strip', 40, { ...touched, litres: 9, groups: BODY, removes: { upper: 0.97, lower: 0.93 }, dwell: [3, 5] }),
+      step('towel', 12, { groups: BODY }),
+      step('seal', 50, { ...touched, groups: BODY }),
+    ],
+    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    filmGramsPerM2: 50,
+    warmingLitresPerM2: 0.3,
+    bucketC: 38,
+    needs: [],
+    soapPh: 11.5,
+    warmestNeedC: 10,
+    ceilingGrade: { upper: 2, lower: 2, wheels: 0, arches: 0, under: 0 },
+    leaves: ['arches', 'deep-wheels', 'underbody', 'vents', 'tar', 'iron', 'scale'],
+    media: { mitts: 1, foldedTowels: 14, dryingTowels: 1 },
+    productMinor: 650,
+    strips: true,
+  },
+];
+
+/** Ways to wash as they ship. Every figure is trade practice, editable by house rules where it decides. */
+export const METHODS: readonly Method[] = ROWS.map(describeMethod);
 
 const BY_ID = new Map<string, Method>(METHODS.map((method) => [method.id, method]));
 

@@ -1,4 +1,5 @@
 import type { PanelMaterial } from '../../film/index.js';
+import type { CarZone } from './zones.js';
 
 export const BODY_CLASSES = ['saloon', 'estate', 'hatch', 'suv', 'pickup', 'van'] as const;
 export type BodyClass = (typeof BODY_CLASSES)[number];
@@ -40,3 +41,15 @@ export const panelsOf = (bodyClass: BodyClass): readonly Panel[] => [
   ...COMMON,
   { id: 'boot', tiltDeg: BOOT_TILT_DEG[bodyClass], facesDeg: 180, material: 'body' },
 ];
+
+/** The zone of the unfolded car that a panel stands for: where its protection and its water behaviour are kept. */
+export const ZONE_OF_PANEL: Readonly<Record<PanelId, CarZone>> = {
+  roof: 'roof',
+  bonnet: 'bonnet',
+  boot: 'boot',
+  windscreen: 'glass',
+  left: 'upper-left',
+  right: 'upper-right',
+  front: 'front',
+  rear: 'rear',
+};

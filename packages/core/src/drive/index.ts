@@ -1,0 +1,2 @@
+export * from './drive.js';
+export * from './track-drives.js';

@@ -1,0 +1,28 @@
+import { ZONE_GROUPS } from '../vehicle/index.js';
+import type { Method } from './method.js';
+import { removedBy } from './wash-step.js';
+
+type Derived = 'minutes' | 'meterSeconds' | 'litres' | 'removes' | 'contact' | 'status' | 'strips';
+
+/** What is written down of a method; the rest follows from its steps. */
+export interface MethodRow extends Omit<Method, Derived> {
+  readonly strips?: boolean;
+}
+
+const sumOf = <T>(rows: readonly T[], read: (row: T) => number): number =>
+  rows.reduce((sum, row) => sum + read(row), 0);
+
+/** The whole method from its row: minutes, litres, paid seconds, what comes off, whether anything rubs the paint. */
+export function describeMethod(row: MethodRow): Method {
+  const { steps, setUpMinutes } = row;
+  return {
+    ...row,
+    minutes: setUpMinutes + sumOf(steps, ({ minutes }) => minutes),
+    meterSeconds: 60 * sumOf(steps, ({ minutes, onMeter }) => (onMeter ? minutes : 0)),
+    litres: sumOf(steps, ({ litres }) => litres),
+    removes: removedBy(steps, ZONE_GROUPS),
+    contact: steps.some(({ contact }) => contact),
+    strips: row.strips ?? false,
+    status: 'judgement',
+  };
+}

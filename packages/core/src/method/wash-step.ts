@@ -1,0 +1,48 @@
+import type { ByGroup, ZoneGroup } from '../vehicle/index.js';
+
+export const WASH_STEP_IDS = [
+  'machine-soak',
+  'machine-jets',
+  'machine-blower',
+  'wheels',
+  'foam',
+  'pre-soak',
+  'rinse',
+  'arches',
+  'underbody-bounce',
+  'underbody-ramps',
+  'contact',
+  'rinseless',
+  'spray-wipe',
+  'final-rinse',
+  'blow',
+  'towel',
+  'shuts',
+  'strip',
+  'seal',
+] as const;
+export type WashStepId = (typeof WASH_STEP_IDS)[number];
+
+/** One step of a wash. */
+export interface WashStep {
+  readonly id: WashStepId;
+  readonly groups: readonly ZoneGroup[];
+  readonly minutes: number;
+  /** The place's meter runs. */
+  readonly onMeter: boolean;
+  readonly litres: number;
+  /** Something rubs the paint. */
+  readonly contact: boolean;
+  /** Share of salt and film taken off each group that it names. */
+  readonly removes: Partial<Record<ZoneGroup, number>>;
+  /** Shortest and longest dwell in the cold, minutes; null where nothing dwells. */
+  readonly dwell: { readonly from: number; readonly to: number } | null;
+  readonly direction?: 'bottom-up' | 'top-down';
+}
+
+/** What a run of steps takes off in all: what each leaves is what the next one finds. */
+export function removedBy(steps: readonly Pick<WashStep, 'removes'>[], groups: readonly ZoneGroup[]): ByGroup {
+  return Object.fromEntries(
+    groups.map((group) => [group, 1 - steps.reduce((left, { removes }) => left * (1 - (removes[group] ?? 0)), 1)]),
+  ) as Record<ZoneGroup, number>;
+}

@@ -1,0 +1,102 @@
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { FieldError, requireInRange } from '../quantity/index.js';
+import { type CompiledHour, runLedger, type SaltWash } from '../salt/index.js';
+import type { Prices } from './data/prices.js';
+import { washCost } from './wash-cost.js';
+
+const MS_PER_DAY = 86_400_000;
+
+/** One method every so many days. */
+export interface CadencePart {
+  readonly methodId: string;
+  readonly everyDays: number;
+}
+
+export interface CadenceOutcome {
+  readonly washCount: number;
+  readonly activeHours: number;
+  /** Against never washing. */
+  readonly activeHoursSaved: number;
+  readonly moneyMinor: number;
+  readonly minutes: number;
+  readonly litres: number;
+  /** Salt saved at its price, less money and time. */
+  readonly worthMinor: number;
+}
+
+export interface CadenceCase {
+  /** The car's life over the season. */
+  readonly life: readonly CompiledHour[];
+  readonly methods: readonly Method[];
+  readonly places: readonly Place[];
+  readonly prices: Prices;
+}
+
+/** The place that does it for the least money and time. */
+function cheapestPlace({ places, prices }: CadenceCase, method: Method): Place | null {
+  const offering = places.filter((place) => place.methods.some(({ methodId }) => methodId === method.id));
+  const price = (place: Place): number =>
+    washCost(place, method).totalMinor + (prices.hourMinor * 2 * place.travelMinutes) / 60;
+  return offering.reduce<Place | null>((best, place) => (!best || price(place) < price(best) ? place : best), null);
+}
+
+/** Washes of a part over the life, the first after its own interval. */
+function washesOf(part: CadencePart, life: CadenceCase['life'], method: Method): SaltWash[] {
+  const firstMs = life[0]?.atMs ?? 0;
+  const lastMs = life.at(-1)?.atMs ?? 0;
+  const count = Math.floor((lastMs - firstMs) / (part.everyDays * MS_PER_DAY));
+  return Array.from({ length: count }, (_, i) => ({
+    atMs: firstMs + (i + 1) * part.everyDays * MS_PER_DAY,
+    removes: method.removes,
+  }));
+}
+
+/**
+ * What would washing by this cadence have cost and saved, over the weather, roads and drives of this season?
+ *
+ * @param parts one or more methods, each every 1–180 days; where two fall on one day the deeper one is enough
+ * @returns washes, clock, money, minutes and litres; a method that no place offers is an error
+ * @throws FieldError naming parts.N.everyDays or parts.N.methodId
+ */
+export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase): CadenceOutcome {
+  const runs = parts.map((part, n) => {
+    requireInRange('seasonCadence', { [`parts.${n}.everyDays`]: part.everyDays }, { min: 1, max: 180, unit: 'days' });
+    const method = input.methods.find(({ id }) => id === part.methodId);
+    const place = method ? cheapestPlace(input, method) : null;
+    if (!method || !place) {
+      const field = `parts.${n}.methodId`;
+      throw new FieldError('unknown-name', field, `seasonCadence: ${field} is ${part.methodId}; no place offers it`);
+    }
+    return { method, place, washes: washesOf(part, input.life, method) };
+  });
+  const days = new Map<number, { wash: SaltWash; method: Method; place: Place }>();
+  const depth = ({ removes }: Method): number => removes.under + removes.arches + removes.lower;
+  for (const { method, place, washes } of runs) {
+    for (const wash of washes) {
+      const day = Math.round(wash.atMs / MS_PER_DAY);
+      const there = days.get(day);
+      if (!there || depth(method) > depth(there.method)) days.set(day, { wash, method, place });
+    }
+  }
+  const done = [...days.values()];
+  const never = runLedger(input.life, { washes: [] }).activeHours;
+  const { activeHours } = runLedger(input.life, { washes: done.map(({ wash }) => wash) });
+  const sum = (read: (entry: (typeof done)[number]) => number): number =>
+    done.reduce((total, entry) => total + read(entry), 0);
+  const moneyMinor = sum(({ place, method }) => washCost(place, method).totalMinor);
+  const minutes = sum(({ place, method }) => method.minutes + 2 * place.travelMinutes);
+  const activeHoursSaved = never - activeHours;
+  return {
+    washCount: done.length,
+    activeHours,
+    activeHoursSaved,
+    moneyMinor,
+    minutes,
+    litres: sum(({ method }) => method.litres),
+    worthMinor:
+      activeHoursSaved * input.prices.saltMinorPerActiveHour -
+      moneyMinor -
+      (minutes * input.prices.hourMinor) / 60,
+  };
+}

@@ -1,0 +1,46 @@
+import { meter, type MeterPlan } from '../meter/index.js';
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+
+/** Money of one wash, minor units. */
+export interface WashCost {
+  readonly visitMinor: number;
+  /** Paid seconds, stopped where that is cheapest. */
+  readonly meterMinor: number;
+  readonly productMinor: number;
+  readonly totalMinor: number;
+  /** How the meter is best run; null where there is none or nothing runs on it. */
+  readonly meter: MeterPlan | null;
+}
+
+/** Seconds on the meter in the order of the steps, and the unpaid seconds between them. */
+function meterRuns({ steps }: Method): { stepSeconds: number[]; gapSeconds: number[] } {
+  const stepSeconds: number[] = [];
+  const gapSeconds: number[] = [];
+  let gap = 0;
+  let running = false;
+  for (const { minutes, onMeter } of steps) {
+    if (onMeter && running) stepSeconds[stepSeconds.length - 1] = (stepSeconds.at(-1) ?? 0) + minutes * 60;
+    else if (onMeter) {
+      if (stepSeconds.length > 0) gapSeconds.push(gap);
+      stepSeconds.push(minutes * 60);
+    } else if (running) gap = minutes * 60;
+    else gap += minutes * 60;
+    running = onMeter;
+  }
+  return { stepSeconds, gapSeconds };
+}
+
+/**
+ * What does this wash cost here?
+ *
+ * @returns the visit's price, the cheapest way to run the meter over the method's paid steps, and product
+ */
+export function washCost(place: Pick<Place, 'methods' | 'tariff'>, method: Method): WashCost {
+  const visitMinor = place.methods.find(({ methodId }) => methodId === method.id)?.priceMinor ?? 0;
+  const runs = meterRuns(method);
+  const plan = place.tariff && runs.stepSeconds.length > 0 ? meter({ ...place.tariff, ...runs }) : null;
+  const meterMinor = plan?.cheapestMinor ?? 0;
+  const { productMinor } = method;
+  return { visitMinor, meterMinor, productMinor, meter: plan, totalMinor: visitMinor + meterMinor + productMinor };
+}

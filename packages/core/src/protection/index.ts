@@ -1,0 +1,5 @@
+export * from './data/product-roles.js';
+export * from './compatibility.js';
+export * from './wear.js';
+export * from './clog-test.js';
+export * from './protection-on.js';

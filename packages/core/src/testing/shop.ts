@@ -1,0 +1,109 @@
+import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import type { Place } from '../place/index.js';
+import { DEFAULT_LIMITS } from '../rules/index.js';
+import { CLEAN } from '../soil/index.js';
+import { EVEN_WEEK, type Vehicle } from '../vehicle/index.js';
+import { type Circumstances, NightAir, type WeatherSpan } from '../verdict/index.js';
+
+/** A plain car and plain places for tests. */
+export const VEHICLE: Vehicle = {
+  id: 'v',
+  bodyClass: 'saloon',
+  paintTone: 'black',
+  bodyMaterial: 'steel',
+  protection: 'bare',
+  waterBehaviour: 'flat',
+  protections: [],
+  delicateWheels: false,
+  driving: { mainRoadKm: 0, townKm: 0, bridgeKm: 0 },
+  weekShares: EVEN_WEEK,
+  standsAtPlaceId: null,
+  cadenceDays: 14,
+};
+
+export const WATER = {
+  name: 'tap',
+  hardnessMgPerLitre: 150,
+  tdsMgPerLitre: 300,
+  tempC: 8,
+  origin: 'measured',
+} as const;
+
+const AT = { latitudeDeg: 46.5, longitudeDeg: -84.3, timeZone: 'America/Toronto' } as const;
+const PLAIN = {
+  ...AT,
+  carHeadingDeg: 0,
+  hasDrain: false,
+  hasLight: true,
+  finalRinse: null,
+  washWater: WATER,
+  tariff: null,
+  queue: null,
+  forbids: [],
+  travelMinutes: 0,
+} as const;
+
+export const everyDay = (openMinute: number, closeMinute: number): Place['openHours'] =>
+  Array.from({ length: 7 }, () => ({ openMinute, closeMinute }));
+
+export const HEATED_UNIT: Place = {
+  ...PLAIN,
+  id: 'garage',
+  kind: 'heated-unit',
+  climate: { kind: 'heated', setpointC: 14 },
+  shelter: { kind: 'indoors' },
+  tap: 'none',
+  openHours: everyDay(480, 1080),
+  methods: [{ methodId: 'garage-rinseless', priceMinor: 0 }],
+};
+
+export const DRIVE: Place = {
+  ...PLAIN,
+  id: 'drive',
+  kind: 'drive',
+  climate: { kind: 'outdoors' },
+  shelter: { kind: 'open', horizon: [] },
+  hasLight: false,
+  tap: 'frost-shut',
+  openHours: everyDay(0, 1440),
+  methods: [{ methodId: 'drive-hose', priceMinor: 0 }],
+};
+
+export const BAY: Place = {
+  ...PLAIN,
+  id: 'bay',
+  kind: 'self-serve-bay',
+  climate: { kind: 'open-bay' },
+  shelter: { kind: 'roofed', openings: [{ fromDeg: 110, toDeg: 165, topElevationDeg: 35 }] },
+  hasDrain: true,
+  tap: 'always',
+  openHours: everyDay(360, 1320),
+  washWater: { ...WATER, tempC: 34 },
+  finalRinse: { ...WATER, tdsMgPerLitre: 28 },
+  methods: [
+    { methodId: 'bay-touch-free', priceMinor: 0 },
+    { methodId: 'bay-contact', priceMinor: 0 },
+    { methodId: 'salt-flush', priceMinor: 0 },
+  ],
+  tariff: { startPriceMinor: 300, startSeconds: 180, blockPriceMinor: 100, blockSeconds: 60, pausable: false },
+  travelMinutes: 10,
+};
+
+/** The house with some choices changed. */
+export const houseWith = (
+  choices: Partial<HouseRules['choices']>,
+  numbers: Partial<HouseRules['numbers']> = {},
+): HouseRules => ({
+  choices: { ...DEFAULT_HOUSE.choices, ...choices },
+  numbers: { ...DEFAULT_HOUSE.numbers, ...numbers },
+});
+
+/** What the rules read besides place and hour, on a clean plain car. */
+export const circumstances = (span: WeatherSpan, change: Partial<Circumstances> = {}): Circumstances => ({
+  vehicle: VEHICLE,
+  limits: DEFAULT_LIMITS,
+  house: DEFAULT_HOUSE,
+  soil: CLEAN,
+  night: new NightAir(null, span),
+  ...change,
+});
