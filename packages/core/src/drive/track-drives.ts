@@ -47,7 +47,11 @@ export function distanceKm(
 function pointFault(point: TrackPoint, before: TrackPoint | undefined): TrackFault | null {
   const { line, latitudeDeg, longitudeDeg, atMs } = point;
   if (!(Math.abs(latitudeDeg) <= 90 && Math.abs(longitudeDeg) <= 180))
-    return { line, code: 'bad-place', message: `lat ${latitudeDeg}, lon ${longitudeDeg} is not on the earth` };
+    return {
+      line,
+      code: 'bad-place',
+      message: `lat ${latitudeDeg}, lon ${longitudeDeg} is not on the earth`,
+    };
   if (atMs === null || !Number.isFinite(atMs))
     return { line, code: 'no-time', message: 'the point has no time' };
   if (!before || before.atMs === null) return null;
@@ -55,7 +59,11 @@ function pointFault(point: TrackPoint, before: TrackPoint | undefined): TrackFau
     return { line, code: 'out-of-order', message: 'its time is not after the point before it' };
   const kmh = distanceKm(before, point) / ((atMs - before.atMs) / MS_PER_HOUR);
   return kmh > FASTEST_KMH
-    ? { line, code: 'too-fast', message: `${Math.round(kmh)} km/h from the point before it; at most ${FASTEST_KMH}` }
+    ? {
+        line,
+        code: 'too-fast',
+        message: `${Math.round(kmh)} km/h from the point before it; at most ${FASTEST_KMH}`,
+      }
     : null;
 }
 

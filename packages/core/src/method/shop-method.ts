@@ -13,7 +13,10 @@ const MITT_PER_PANEL = 7;
 /** Folded towels that make rinseless by towel possible. */
 const TOWELS_FOR_RINSELESS = 10;
 
-const isIn = (ids: readonly WashStepId[]): ((step: WashStep) => boolean) => (step) => ids.includes(step.id);
+const isIn =
+  (ids: readonly WashStepId[]): ((step: WashStep) => boolean) =>
+  (step) =>
+    ids.includes(step.id);
 
 const editSteps = (row: Row, edit: (steps: readonly WashStep[]) => readonly WashStep[]): Row => ({
   ...row,
@@ -39,16 +42,22 @@ const foamDirection: Edit = (row, { choices }) =>
     ...step,
     direction: choices.foam,
     dwell:
-      choices.foam === 'top-down' && step.dwell ? { from: step.dwell.from + 1, to: step.dwell.to + 1 } : step.dwell,
+      choices.foam === 'top-down' && step.dwell
+        ? { from: step.dwell.from + 1, to: step.dwell.to + 1 }
+        : step.dwell,
     minutes: step.minutes + (choices.foam === 'top-down' ? 1 : 0),
   }));
 
 /** One bucket saves ten litres and costs a mitt per panel. */
 const buckets: Edit = (row, { choices, numbers }) => {
   if (!row.steps.some(isIn(['contact']))) return row;
-  const one = choices.buckets === 'one' || (choices.buckets === 'by-kit' && numbers.mittsOwned >= MITT_PER_PANEL);
+  const one =
+    choices.buckets === 'one' || (choices.buckets === 'by-kit' && numbers.mittsOwned >= MITT_PER_PANEL);
   const soapMinor = choices.rinseBucketSoap === 'yes' && !one ? 15 : 0;
-  const edited = mapStep(row, 'contact', (step) => ({ ...step, litres: one ? step.litres / 2 : step.litres }));
+  const edited = mapStep(row, 'contact', (step) => ({
+    ...step,
+    litres: one ? step.litres / 2 : step.litres,
+  }));
   return {
     ...edited,
     productMinor: row.productMinor + soapMinor,
@@ -130,7 +139,11 @@ const underbodyBy: Edit = (row, { choices }) => {
 const baySoap: Edit = (row, { choices }) => {
   if (choices.baySoap === 'own-foam' || !row.needs.includes('own-foam')) return row;
   const metered = mapStep(row, 'foam', (step) => ({ ...step, onMeter: true }));
-  return { ...metered, needs: row.needs.filter((need) => need !== 'own-foam'), soapPh: Math.max(row.soapPh, 11.5) };
+  return {
+    ...metered,
+    needs: row.needs.filter((need) => need !== 'own-foam'),
+    soapPh: Math.max(row.soapPh, 11.5),
+  };
 };
 
 /** A rinse of the wheels first is paid; dry-foamed wheels are not, but grit stays on them. */

@@ -41,8 +41,14 @@ export interface WashStep {
 }
 
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */
-export function removedBy(steps: readonly Pick<WashStep, 'removes'>[], groups: readonly ZoneGroup[]): ByGroup {
+export function removedBy(
+  steps: readonly Pick<WashStep, 'removes'>[],
+  groups: readonly ZoneGroup[],
+): ByGroup {
   return Object.fromEntries(
-    groups.map((group) => [group, 1 - steps.reduce((left, { removes }) => left * (1 - (removes[group] ?? 0)), 1)]),
+    groups.map((group) => [
+      group,
+      1 - steps.reduce((left, { removes }) => left * (1 - (removes[group] ?? 0)), 1),
+    ]),
   ) as Record<ZoneGroup, number>;
 }

@@ -29,7 +29,13 @@ export interface Water {
   readonly origin: 'measured' | 'estimated' | 'default';
 }
 
-export const SITE_RULES = ['no-own-bucket', 'no-own-foam', 'no-run-off', 'no-washing-in-frost', 'no-contact'] as const;
+export const SITE_RULES = [
+  'no-own-bucket',
+  'no-own-foam',
+  'no-run-off',
+  'no-washing-in-frost',
+  'no-contact',
+] as const;
 /** What the site, its landlord or the town forbids. */
 export type SiteRule = (typeof SITE_RULES)[number];
 

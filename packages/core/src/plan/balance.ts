@@ -22,7 +22,12 @@ export interface BalanceRow {
   /** Salt left by zone, g/m². */
   readonly left: readonly ZoneSalt[];
   readonly leaves: readonly Leftover[];
-  readonly minutes: { readonly wash: number; readonly travel: number; readonly queue: number; readonly hands: number };
+  readonly minutes: {
+    readonly wash: number;
+    readonly travel: number;
+    readonly queue: number;
+    readonly hands: number;
+  };
   readonly cost: WashCost;
   /** Time at its price. */
   readonly timeMinor: number;
@@ -78,7 +83,12 @@ export function balance(input: BalanceCase): BalanceRow[] {
     const limiting = band.refusal ?? cell?.limiting;
     if (!limiting) return [];
     const queue = place.queue ? queueMinutes(place, localTime(input.atMs, place.timeZone)) : 0;
-    const minutes = { wash: method.minutes, travel: 2 * place.travelMinutes, queue, hands: method.handsMinutes };
+    const minutes = {
+      wash: method.minutes,
+      travel: 2 * place.travelMinutes,
+      queue,
+      hands: method.handsMinutes,
+    };
     const saved = activeHoursSaved(input.ledger, input.ahead, method.removes)[hourIndex] ?? 0;
     return [
       {

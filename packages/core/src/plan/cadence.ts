@@ -24,7 +24,10 @@ export interface DueState {
   readonly deadlineMs: number | null;
 }
 
-function wantedKind({ lastContactMs, knownSinceMs, nowMs }: WashHistory, house: HouseRules): DueState['wants'] {
+function wantedKind(
+  { lastContactMs, knownSinceMs, nowMs }: WashHistory,
+  house: HouseRules,
+): DueState['wants'] {
   switch (house.choices.cadence) {
     case 'rinse-weekly':
       return 'touch-free';

@@ -51,7 +51,11 @@ describe('washValue', () => {
   });
 
   it('prices salt, money and time with travel both ways', () => {
-    expect(washValue(CASE)).toMatchObject({ saltMinor: 480, moneyMinor: -750 - 90, timeMinor: -1200 * (50 / 60) });
+    expect(washValue(CASE)).toMatchObject({
+      saltMinor: 480,
+      moneyMinor: -750 - 90,
+      timeMinor: -1200 * (50 / 60),
+    });
   });
 
   it.each([
@@ -85,7 +89,11 @@ describe('dueState', () => {
   });
 
   it('is due weekly and touch-free for those who rinse weekly, contact for those who wait for a fine day', () => {
-    const weekly = dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, houseWith({ cadence: 'rinse-weekly' }));
+    const weekly = dueState(
+      car,
+      { ...record, lastWashMs: 10 * DAY_MS },
+      houseWith({ cadence: 'rinse-weekly' }),
+    );
     expect(weekly).toMatchObject({ wants: 'touch-free', dueMs: 17 * DAY_MS });
     expect(dueState(car, record, houseWith({ cadence: 'contact-when-fine' })).wants).toBe('contact');
   });

@@ -38,7 +38,10 @@ function cheapestPlace({ places, prices }: CadenceCase, method: Method): Place |
   const offering = places.filter((place) => place.methods.some(({ methodId }) => methodId === method.id));
   const price = (place: Place): number =>
     washCost(place, method).totalMinor + (prices.hourMinor * 2 * place.travelMinutes) / 60;
-  return offering.reduce<Place | null>((best, place) => (!best || price(place) < price(best) ? place : best), null);
+  return offering.reduce<Place | null>(
+    (best, place) => (!best || price(place) < price(best) ? place : best),
+    null,
+  );
 }
 
 /** Washes of a part over the life, the first after its own interval. */
@@ -61,12 +64,20 @@ function washesOf(part: CadencePart, life: CadenceCase['life'], method: Method):
  */
 export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase): CadenceOutcome {
   const runs = parts.map((part, n) => {
-    requireInRange('seasonCadence', { [`parts.${n}.everyDays`]: part.everyDays }, { min: 1, max: 180, unit: 'days' });
+    requireInRange(
+      'seasonCadence',
+      { [`parts.${n}.everyDays`]: part.everyDays },
+      { min: 1, max: 180, unit: 'days' },
+    );
     const method = input.methods.find(({ id }) => id === part.methodId);
     const place = method ? cheapestPlace(input, method) : null;
     if (!method || !place) {
       const field = `parts.${n}.methodId`;
-      throw new FieldError('unknown-name', field, `seasonCadence: ${field} is ${part.methodId}; no place offers it`);
+      throw new FieldError(
+        'unknown-name',
+        field,
+        `seasonCadence: ${field} is ${part.methodId}; no place offers it`,
+      );
     }
     return { method, place, washes: washesOf(part, input.life, method) };
   });

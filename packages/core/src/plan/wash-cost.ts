@@ -42,5 +42,11 @@ export function washCost(place: Pick<Place, 'methods' | 'tariff'>, method: Metho
   const plan = place.tariff && runs.stepSeconds.length > 0 ? meter({ ...place.tariff, ...runs }) : null;
   const meterMinor = plan?.cheapestMinor ?? 0;
   const { productMinor } = method;
-  return { visitMinor, meterMinor, productMinor, meter: plan, totalMinor: visitMinor + meterMinor + productMinor };
+  return {
+    visitMinor,
+    meterMinor,
+    productMinor,
+    meter: plan,
+    totalMinor: visitMinor + meterMinor + productMinor,
+  };
 }

@@ -26,7 +26,9 @@ export type ClogAnswer =
  */
 export function clogTest(before: WaterBehaviour, tries: readonly ClogTry[]): ClogAnswer {
   if (before === 'beading') return { kind: 'sound' };
-  const brought = tries.find(({ after }) => after === 'beading' || (before === 'flat' && after === 'sheeting'));
+  const brought = tries.find(
+    ({ after }) => after === 'beading' || (before === 'flat' && after === 'sheeting'),
+  );
   if (brought) return { kind: 'clogged', by: brought.cleaner };
   const done = new Set(tries.map(({ cleaner }) => cleaner));
   const next = CLOG_CLEANERS.find((cleaner) => !done.has(cleaner));

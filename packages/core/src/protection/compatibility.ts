@@ -10,7 +10,13 @@ export type Compatibility =
   | { readonly kind: 'block'; readonly reason: CompatibilityReason; readonly limitPh: number | null };
 
 export type CompatibilityReason =
-  'too-alkaline' | 'too-acid' | 'dissolves' | 'abrades' | 'will-not-bond' | 'delicate-metal' | 'acid-on-metal';
+  | 'too-alkaline'
+  | 'too-acid'
+  | 'dissolves'
+  | 'abrades'
+  | 'will-not-bond'
+  | 'delicate-metal'
+  | 'acid-on-metal';
 
 /** Highest and lowest in-use pH that each protection stands in short contact (judgement; the data sheet goes first). */
 export const PH_STANDS: Readonly<Record<Protection, { readonly low: number; readonly high: number }>> = {
@@ -62,9 +68,14 @@ export interface ProductMeets {
 export function compatibility({ role, inUsePh, protection, isDelicateMetal }: ProductMeets): Compatibility {
   const row = PRODUCT_ROLES[role];
   if (isDelicateMetal && (inUsePh < METAL_STANDS.low || inUsePh > METAL_STANDS.high)) {
-    return finding('block', 'delicate-metal', inUsePh < METAL_STANDS.low ? METAL_STANDS.low : METAL_STANDS.high);
+    return finding(
+      'block',
+      'delicate-metal',
+      inUsePh < METAL_STANDS.low ? METAL_STANDS.low : METAL_STANDS.high,
+    );
   }
-  if (row.abrades) return protection === 'film' ? finding('block', 'abrades') : finding('re-protect', 'abrades');
+  if (row.abrades)
+    return protection === 'film' ? finding('block', 'abrades') : finding('re-protect', 'abrades');
   if (row.dissolves.includes(protection)) return finding('re-protect', 'dissolves');
   const ph = byPh(inUsePh, protection);
   if (ph) return ph;

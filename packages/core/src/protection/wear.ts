@@ -89,7 +89,8 @@ export function protectionState(row: ZoneProtection, history: WearHistory): Prot
   const saltDays = history.saltDaysSince(appliedMs);
   const worn =
     (ageDays + SALT_AGES_BY * saltDays * TOUGHNESS[kind]) / lifeDays +
-    TOUGHNESS[kind] * (WEAR_PER_STRONG_WASH * strongWashes + WEAR_PER_MILD_WASH * (since.length - strongWashes));
+    TOUGHNESS[kind] *
+      (WEAR_PER_STRONG_WASH * strongWashes + WEAR_PER_MILD_WASH * (since.length - strongWashes));
   const stripped = since.some(({ strips }) => strips) && kind !== 'coating' && kind !== 'film';
   const leftFraction = stripped ? 0 : Math.max(0, 1 - worn);
   const reckoned = sumsStanding(leftFraction);

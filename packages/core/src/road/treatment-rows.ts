@@ -1,6 +1,12 @@
 import type { SaltAgent } from '../brine/index.js';
 import { FieldError } from '../quantity/index.js';
-import { requireTreatment, type RoadClass, type Treatment, treatmentKey, type TreatmentSpan } from './treatment.js';
+import {
+  requireTreatment,
+  type RoadClass,
+  type Treatment,
+  treatmentKey,
+  type TreatmentSpan,
+} from './treatment.js';
 
 /** A line of a table as text, by column. */
 export interface TextRow {
@@ -34,7 +40,11 @@ function treatmentOf({ cells }: TextRow): Treatment {
     throw new FieldError('wrong-type', 'at', `at is ${cell('at')}; it must be an instant with its offset`);
   const gramsPerM2 = Number(cell('gramsPerM2'));
   if (!Number.isFinite(gramsPerM2))
-    throw new FieldError('wrong-type', 'gramsPerM2', `gramsPerM2 is ${cell('gramsPerM2')}; it must be a number`);
+    throw new FieldError(
+      'wrong-type',
+      'gramsPerM2',
+      `gramsPerM2 is ${cell('gramsPerM2')}; it must be a number`,
+    );
   return { atMs, roadClass: cell('roadClass') as RoadClass, agent: cell('agent') as SaltAgent, gramsPerM2 };
 }
 

@@ -67,7 +67,8 @@ const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
 };
 
 /** Soap above this wears that protection. */
-export const wearLimitPh = (kind: Exclude<Protection, 'bare'>, limits: Limits): number => limits[PH_LIMIT[kind]];
+export const wearLimitPh = (kind: Exclude<Protection, 'bare'>, limits: Limits): number =>
+  limits[PH_LIMIT[kind]];
 
 export const wear: Rule = {
   id: 'wear',
@@ -82,7 +83,13 @@ export const wear: Rule = {
     if (!weakest || method.strips) return clear('wear');
     const limit = wearLimitPh(weakest.kind, limits);
     const actual = method.soapPh;
-    const found = ofDegree('wear', 'condition', { margin: limit - actual, unit: 'pH', scale: 1, actual, limit });
+    const found = ofDegree('wear', 'condition', {
+      margin: limit - actual,
+      unit: 'pH',
+      scale: 1,
+      actual,
+      limit,
+    });
     const { zone } = weakest;
     return found.level === 'condition' ? { ...found, zone, remedy: 'protect-after' } : { ...found, zone };
   },
@@ -117,7 +124,9 @@ export const soilCeiling: Rule = {
 
 /** Grade of what is left on the body when something first rubs it: each halving of the film is a grade less. */
 export function gradeAtContact(method: Situation['method'], soil: ByGroup): number | null {
-  const touch = method.steps.findIndex(({ contact, groups }) => contact && BODY.some((group) => groups.includes(group)));
+  const touch = method.steps.findIndex(
+    ({ contact, groups }) => contact && BODY.some((group) => groups.includes(group)),
+  );
   const step = method.steps[touch];
   if (!step) return null;
   const before = removedBy(method.steps.slice(0, touch), BODY);
@@ -140,7 +149,13 @@ export const scratch: Rule = {
     const blocks = actual > limits.contactBlockGrade;
     const limit = blocks ? limits.contactBlockGrade : limits.contactGrade;
     const margin = limit - actual;
-    const found = ofDegree('scratch', blocks ? 'block' : 'condition', { margin, unit: 'grade', scale: 1, actual, limit });
+    const found = ofDegree('scratch', blocks ? 'block' : 'condition', {
+      margin,
+      unit: 'grade',
+      scale: 1,
+      actual,
+      limit,
+    });
     return found.level === 'condition' ? { ...found, remedy: 'rinse-grit-first' } : found;
   },
 };

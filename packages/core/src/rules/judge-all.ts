@@ -1,4 +1,12 @@
-import { coldHands, forecastAgrees, iceOnGround, reSoiling, scratch, soilCeiling, wear } from './care-rules.js';
+import {
+  coldHands,
+  forecastAgrees,
+  iceOnGround,
+  reSoiling,
+  scratch,
+  soilCeiling,
+  wear,
+} from './care-rules.js';
 import type { Finding, FindingLevel, Rule, RuleId, Situation } from './rule.js';
 import {
   daylightRule,
@@ -43,6 +51,25 @@ export function ruleOf(ruleId: RuleId): Rule {
   if (!rule) throw new RangeError(`ruleOf: ruleId is ${ruleId}`);
   return rule;
 }
+
+/** Rules that another course of the weather may answer otherwise. */
+const WEATHER_RULES: readonly Rule[] = [
+  tapFrost,
+  siteRule,
+  iceOnCar,
+  spots,
+  dryOn,
+  falling,
+  workingWarmth,
+  coldHands,
+];
+
+/** Is this situation blocked, or not known, by what the weather does? Stops at the first rule that says so. */
+export const weatherFails = (situation: Situation): boolean =>
+  WEATHER_RULES.some((rule) => {
+    const { level } = rule.judge(situation);
+    return level === 'block' || level === 'unknown';
+  });
 
 /** How findings combine: the gravest level decides; unknown never counts as clear, but a block outweighs it. */
 const GRAVITY: readonly FindingLevel[] = ['block', 'unknown', 'condition', 'clear'];

@@ -35,7 +35,8 @@ const methodTable = (): string[] => [
   `| method | at | minutes | litres | paid s | water off by | soap pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
   '|---|---|---|---|---|---|---|---|---|---|',
   ...METHODS.map((method) => {
-    const { id, placeKinds, minutes, litres, meterSeconds, drying, soapPh, ceilingGrade, removes, leaves } = method;
+    const { id, placeKinds, minutes, litres, meterSeconds, drying, soapPh, ceilingGrade, removes, leaves } =
+      method;
     const off =
       drying.kind === 'left'
         ? `${drying.filmShare * 100} % stays`

@@ -21,23 +21,29 @@ export interface FilmOutcome {
   readonly sun: { readonly panel: PanelId; readonly brightestWm2: number; readonly dimmestWm2: number };
 }
 
-/** The weather and light that the rules read, over the time on site. */
-export interface SiteWindow {
-  readonly open: { readonly kind: 'open'; readonly minutesLeft: number } | { readonly kind: 'closed' };
-  /** Light after the end; null where the sun does not set. */
-  readonly lightLeftMinutes: number | null;
-  readonly lightAtStart: boolean;
+/** The weather that the rules read, over the hours that a wash touches. */
+export interface SiteWeather {
   readonly windChillC: number | null;
   /** Coldest air at the car during the wash. */
   readonly airTempC: number;
-  /** Waiting before one's turn. */
-  readonly queueMinutes: number;
-  /** Hours after the end until main roads are wet, slushy or snowed; 0: they are; null: not known. */
-  readonly dryRoadHours: number | null;
   readonly mostPrecipMm: number;
   readonly coldestNearbyC: number;
   readonly coldestNext12hC: number;
 }
+
+/** The clock, the light and the road that the rules read. */
+export interface SiteTimes {
+  readonly open: { readonly kind: 'open'; readonly minutesLeft: number } | { readonly kind: 'closed' };
+  /** Light after the end; null where the sun does not set. */
+  readonly lightLeftMinutes: number | null;
+  readonly lightAtStart: boolean;
+  /** Waiting before one's turn. */
+  readonly queueMinutes: number;
+  /** Hours after the end until main roads are wet, slushy or snowed; 0: they are; null: not known. */
+  readonly dryRoadHours: number | null;
+}
+
+export interface SiteWindow extends SiteWeather, SiteTimes {}
 
 export interface Situation {
   readonly vehicle: Vehicle;

@@ -97,7 +97,13 @@ const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding 
   'no-own-bucket': ({ method }) => (method.needs.includes('own-bucket') ? forbidden('no-own-bucket') : null),
   'no-own-foam': ({ method }) =>
     method.needs.includes('own-foam')
-      ? { ...clear('site-rule'), level: 'condition', comfort: -0.1, remedy: 'site-soap', siteRule: 'no-own-foam' }
+      ? {
+          ...clear('site-rule'),
+          level: 'condition',
+          comfort: -0.1,
+          remedy: 'site-soap',
+          siteRule: 'no-own-foam',
+        }
       : null,
   'no-contact': ({ method }) => (method.contact ? forbidden('no-contact') : null),
   'no-run-off': ({ method, place, limits }) =>
@@ -117,7 +123,14 @@ export const siteRule: Rule = {
   glyph: 'rule',
   changesWithTime: true,
   limits: ['floorWaterLitres', 'groundFreezesC'],
-  reads: ['place.forbids', 'place.hasDrain', 'method.needs', 'method.contact', 'method.litres', 'site.airTempC'],
+  reads: [
+    'place.forbids',
+    'place.hasDrain',
+    'method.needs',
+    'method.contact',
+    'method.litres',
+    'site.airTempC',
+  ],
   judge: (situation) => {
     const found = situation.place.forbids
       .map((rule) => PROHIBITIONS[rule](situation))
@@ -143,6 +156,12 @@ export const workingWarmth: Rule = {
     if (!site) return unknown('working-warmth');
     const limit = method.warmestNeedC;
     const actual = site.airTempC;
-    return ofDegree('working-warmth', 'block', { margin: actual - limit, unit: 'K', scale: 4, actual, limit });
+    return ofDegree('working-warmth', 'block', {
+      margin: actual - limit,
+      unit: 'K',
+      scale: 4,
+      actual,
+      limit,
+    });
   },
 };

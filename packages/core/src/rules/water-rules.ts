@@ -1,7 +1,15 @@
 import { residue } from '../water/index.js';
 import { lastWater } from '../place/index.js';
 import { SPOTS_SHOW_MG_PER_M2 } from '../vehicle/index.js';
-import { clear, type FilmOutcome, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import {
+  clear,
+  type FilmOutcome,
+  type Finding,
+  ofDegree,
+  type Rule,
+  type Situation,
+  unknown,
+} from './rule.js';
 
 type Sections = Extract<Situation['method']['drying'], { kind: 'wiped' }>['sections'];
 
@@ -106,9 +114,14 @@ function orDeminRinse(finding: Finding, situation: Situation): Finding {
   const { film, method, limits, place } = situation;
   const rinses = method.filmGramsPerM2 === null && place.finalRinse === null;
   if (finding.level !== 'block' || !rinses || !film) return finding;
-  const { mgPerM2 } = residue({ tdsMgPerLitre: limits.deminTdsMgPerLitre, filmGramsPerM2: film.filmGramsPerM2 });
+  const { mgPerM2 } = residue({
+    tdsMgPerLitre: limits.deminTdsMgPerLitre,
+    filmGramsPerM2: film.filmGramsPerM2,
+  });
   const limit = SPOTS_SHOW_MG_PER_M2[situation.vehicle.paintTone] * limits.spotsShowScale;
-  return mgPerM2 <= limit ? { ...finding, level: 'condition', remedy: 'demin-rinse', amount: mgPerM2 } : finding;
+  return mgPerM2 <= limit
+    ? { ...finding, level: 'condition', remedy: 'demin-rinse', amount: mgPerM2 }
+    : finding;
 }
 
 export const spots: Rule = {
@@ -161,7 +174,13 @@ export const falling: Rule = {
     if (!site) return unknown('falling');
     const limit = limits.fallingMm;
     const actual = site.mostPrecipMm;
-    return ofDegree('falling', 'block', { margin: limit - actual, unit: 'mm/h', scale: limit, actual, limit });
+    return ofDegree('falling', 'block', {
+      margin: limit - actual,
+      unit: 'mm/h',
+      scale: limit,
+      actual,
+      limit,
+    });
   },
 };
 
@@ -191,7 +210,13 @@ export const sealsOvernight: Rule = {
     if (overnightC === null) return unknown('seals-overnight');
     const limit = limits.groundFreezesC;
     const margin = overnightC - limit;
-    const found = ofDegree('seals-overnight', 'condition', { margin, unit: 'K', scale: 3, actual: overnightC, limit });
+    const found = ofDegree('seals-overnight', 'condition', {
+      margin,
+      unit: 'K',
+      scale: 3,
+      actual: overnightC,
+      limit,
+    });
     return { ...found, amount, remedy: margin < 0 ? 'wipe-gaps' : undefined };
   },
 };
@@ -202,7 +227,10 @@ function bodyDwell(method: Situation['method']): { readonly from: number; readon
     .filter(({ groups }) => groups.includes('upper') || groups.includes('lower'))
     .map(({ dwell }) => dwell)
     .filter((dwell) => dwell !== null);
-  return dwells.reduce<(typeof dwells)[number] | null>((most, dwell) => (!most || dwell.to > most.to ? dwell : most), null);
+  return dwells.reduce<(typeof dwells)[number] | null>(
+    (most, dwell) => (!most || dwell.to > most.to ? dwell : most),
+    null,
+  );
 }
 
 export const dryOn: Rule = {
@@ -221,7 +249,10 @@ export const dryOn: Rule = {
     const short = minutes < dwell.from;
     const limit = short || minutes >= dwell.to ? (short ? dwell.from : dwell.to) : dwell.to;
     const margin = minutes - limit;
-    const base = { ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }), panel };
+    const base = {
+      ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }),
+      panel,
+    };
     return short || margin >= 0 ? base : { ...base, level: 'condition', remedy: 'shorter-dwell' };
   },
 };
@@ -241,7 +272,10 @@ export const directSun: Rule = {
     const { brightestWm2, dimmestWm2, panel } = film.sun;
     const margin = limit - brightestWm2;
     const half = dimmestWm2 < limit;
-    const found = { ...ofDegree('direct-sun', 'block', { margin, unit: 'W/m²', scale: limit, actual: brightestWm2, limit }), panel };
+    const found = {
+      ...ofDegree('direct-sun', 'block', { margin, unit: 'W/m²', scale: limit, actual: brightestWm2, limit }),
+      panel,
+    };
     return sun === 'never' || half || margin >= 0 ? found : clear('direct-sun');
   },
 };

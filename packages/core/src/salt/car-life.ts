@@ -4,7 +4,7 @@ import { ROAD_CLASSES, type RoadClass, type RoadHour } from '../road/index.js';
 import type { DailyDriving, WeekShares } from '../vehicle/index.js';
 import { MS_PER_HOUR, relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import type { LedgerDrive, LedgerHour } from './ledger.js';
-import type { WallClock } from './wall-clock.js';
+import { type WallClock, wallClock } from './wall-clock.js';
 
 /** When a day's kilometres are driven: out in the morning, home in the evening (judgement). */
 const DRIVING_SHARE: Readonly<Record<number, number>> = { 7: 0.4, 12: 0.15, 17: 0.45 };
@@ -24,14 +24,41 @@ export interface CarHabits {
 /** What all cars of a shop share: the weather, the roads and the clock on the wall. */
 export interface Surroundings {
   readonly hours: readonly WeatherHour[];
-  readonly roads: Readonly<Record<RoadClass, readonly RoadHour[]>>;
+  /** Hour by hour. */
+  readonly roads: readonly RoadsOfHour[];
   readonly clock: WallClock;
+  /** Over liquid water, hour by hour. */
+  readonly relHumidityFraction: readonly number[];
+}
+
+type RoadsOfHour = Readonly<Record<RoadClass, RoadHour | undefined>>;
+
+/**
+ * Puts together what all cars share.
+ *
+ * @param roads each class over the same hours as the weather
+ */
+export function surroundings(
+  hours: readonly WeatherHour[],
+  roads: Readonly<Record<RoadClass, readonly RoadHour[]>>,
+  timeZone: string,
+): Surroundings {
+  return {
+    hours,
+    roads: hours.map((_, i) => ({ main: roads.main[i], town: roads.town[i], bridge: roads.bridge[i] })),
+    clock: wallClock(hours, timeZone),
+    relHumidityFraction: hours.map(relHumidityFraction),
+  };
 }
 
 const NO_DRIVES: readonly LedgerDrive[] = [];
+const NO_ROADS: RoadsOfHour = { main: undefined, town: undefined, bridge: undefined };
 
 /** The usual drives of an hour of the day, by how full the weekday is. */
-function habitDrives({ driving, weekShares }: CarHabits): (weekday: number, hourOfDay: number) => readonly LedgerDrive[] {
+function habitDrives({
+  driving,
+  weekShares,
+}: CarHabits): (weekday: number, hourOfDay: number) => readonly LedgerDrive[] {
   const kmOf: Readonly<Record<RoadClass, number>> = {
     main: driving.mainRoadKm,
     town: driving.townKm,
@@ -55,14 +82,20 @@ function habitDrives({ driving, weekShares }: CarHabits): (weekday: number, hour
 }
 
 /** Recorded drives by hour, and the days (of the clock) that have any. */
-function recorded(drives: readonly Drive[], around: Surroundings): { byHour: Map<number, LedgerDrive[]>; days: Set<number> } {
+function recorded(
+  drives: readonly Drive[],
+  around: Surroundings,
+): { byHour: Map<number, LedgerDrive[]>; days: Set<number> } {
   const byHour = new Map<number, LedgerDrive[]>();
   const days = new Set<number>();
   const firstMs = around.hours[0]?.atMs ?? 0;
   for (const { hourMs, roadClass, km, meanKmh } of drives) {
     const day = around.clock.day[Math.floor((hourMs - firstMs) / MS_PER_HOUR)];
     if (day !== undefined) days.add(day);
-    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), { roadClass, km, kmh: meanKmh ?? USUAL_KMH[roadClass] }]);
+    byHour.set(hourMs, [
+      ...(byHour.get(hourMs) ?? []),
+      { roadClass, km, kmh: meanKmh ?? USUAL_KMH[roadClass] },
+    ]);
   }
   return { byHour, days };
 }
@@ -86,10 +119,12 @@ export function carLife(habits: CarHabits, around: Surroundings): LedgerHour[] {
     return {
       atMs: hour.atMs,
       carTempC: inside?.airTempC ?? hour.airTempC,
-      relHumidityFraction: inside?.relHumidityFraction ?? relHumidityFraction(hour),
+      relHumidityFraction: inside?.relHumidityFraction ?? around.relHumidityFraction[i] ?? NaN,
       rainMm: (!inside || !sheltered) && hour.precipKind === 'rain' ? hour.precipMm : 0,
-      roads: { main: around.roads.main[i], town: around.roads.town[i], bridge: around.roads.bridge[i] },
-      drives: days.has(day[i] ?? -1) ? (byHour.get(hour.atMs) ?? NO_DRIVES) : usual(weekday[i] ?? 0, clockHour),
+      roads: around.roads[i] ?? NO_ROADS,
+      drives: days.has(day[i] ?? -1)
+        ? (byHour.get(hour.atMs) ?? NO_DRIVES)
+        : usual(weekday[i] ?? 0, clockHour),
     };
   });
 }

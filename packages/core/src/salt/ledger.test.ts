@@ -60,7 +60,8 @@ describe('the clock', () => {
     const drive = salted(0);
     // 100 km on 40 g/m²: scaled so that the underbody carries exactly 4 g/m².
     const carried = underbody(runLedger(compileLife(drive), { washes: [] })).load;
-    for (const compiled of compileLife(drive, { factor: 4 / carried, drivesOn: 'right' })) start.step(compiled);
+    for (const compiled of compileLife(drive, { factor: 4 / carried, drivesOn: 'right' }))
+      start.step(compiled);
     expect(underbody(start).load).toBeCloseTo(4, 9);
     const without = new SaltLedger(start);
     const washed = new SaltLedger(start);
@@ -91,8 +92,12 @@ describe('the clock', () => {
   });
 
   it('runs faster in a warm damp garage than in the frozen street', () => {
-    const warm = runLedger(compileLife(salted(48, { carTempC: 14, relHumidityFraction: 0.8 })), { washes: [] });
-    const cold = runLedger(compileLife(salted(48, { carTempC: -12, relHumidityFraction: 0.8 })), { washes: [] });
+    const warm = runLedger(compileLife(salted(48, { carTempC: 14, relHumidityFraction: 0.8 })), {
+      washes: [],
+    });
+    const cold = runLedger(compileLife(salted(48, { carTempC: -12, relHumidityFraction: 0.8 })), {
+      washes: [],
+    });
     expect(warm.activeHours).toBeGreaterThan(4 * cold.activeHours);
   });
 });
@@ -132,10 +137,9 @@ describe('the load', () => {
   });
 
   it('scales with the pick-up factor that a swab has found', () => {
-    expect(underbody(runLedger(compileLife(salted(0), { factor: 1.5, drivesOn: 'right' }), { washes: [] })).load).toBeCloseTo(
-      1.5 * underbody(runLedger(compileLife(salted(0)), { washes: [] })).load,
-      9,
-    );
+    expect(
+      underbody(runLedger(compileLife(salted(0), { factor: 1.5, drivesOn: 'right' }), { washes: [] })).load,
+    ).toBeCloseTo(1.5 * underbody(runLedger(compileLife(salted(0)), { washes: [] })).load, 9);
   });
 });
 
@@ -145,8 +149,14 @@ describe('a wash', () => {
   it('takes off its share of each zone when its hour has come', () => {
     const life = compileLife(salted(10, { relHumidityFraction: 0.1 }));
     const before = underbody(runLedger(life, { washes: [] })).load;
-    expect(underbody(runLedger(life, { washes: [{ atMs: 5 * HOUR_MS, removes }] })).load).toBeCloseTo(before * 0.5, 9);
-    expect(underbody(runLedger(life, { washes: [{ atMs: 99 * HOUR_MS, removes }] })).load).toBeCloseTo(before, 9);
+    expect(underbody(runLedger(life, { washes: [{ atMs: 5 * HOUR_MS, removes }] })).load).toBeCloseTo(
+      before * 0.5,
+      9,
+    );
+    expect(underbody(runLedger(life, { washes: [{ atMs: 99 * HOUR_MS, removes }] })).load).toBeCloseTo(
+      before,
+      9,
+    );
   });
 
   it('saves more the earlier it is, and nothing on a clean car', () => {

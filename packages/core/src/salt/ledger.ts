@@ -1,4 +1,4 @@
-import { brineOf, type SaltAgent } from '../brine/index.js';
+import { type Brine, brineOf, type SaltAgent } from '../brine/index.js';
 import { speedFactor } from '../drive/index.js';
 import type { RoadClass, RoadHour, RoadState } from '../road/index.js';
 import type { ByGroup, CarZone } from '../vehicle/index.js';
@@ -25,6 +25,7 @@ const DAMP_WIDTH = 0.03;
 const WET_AFTER_DRIVE_HOURS = 2;
 
 const AGENTS: readonly SaltAgent[] = ['NaCl', 'MgCl2', 'CaCl2'];
+const BRINES = AGENTS.map((agent) => brineOf(agent));
 
 /** One hour of a car's life, as the ledger needs it. */
 export interface LedgerHour {
@@ -74,12 +75,16 @@ export const paceOf = (loadGramsPerM2: number): number =>
 /** 2^((T − 10)/10): doubles every ten kelvin. */
 export const temperaturePace = (tempC: number): number => 2 ** ((tempC - 10) / 10);
 
+interface CarAir {
+  readonly tempC: number;
+  readonly relHumidityFraction: number;
+  readonly isWet: boolean;
+}
+
 /** 0–1: is this salt's brine liquid on the car in this air? Smooth over ±3 % of humidity. */
-export function wetShare(
-  agent: SaltAgent,
-  air: { readonly tempC: number; readonly relHumidityFraction: number; readonly isWet: boolean },
-): number {
-  const brine = brineOf(agent);
+export const wetShare = (agent: SaltAgent, air: CarAir): number => brineWetShare(brineOf(agent), air);
+
+function brineWetShare(brine: Brine, air: CarAir): number {
   if (air.tempC < brine.eutecticC) return 0;
   if (air.isWet) return 1;
   const threshold = brine.deliquescenceFraction(air.tempC) ?? 1;
@@ -126,7 +131,12 @@ function addedBy(hour: LedgerHour, factor: number, byZone: Float64Array): Float6
       const road = hour.roads[roadClass];
       if (!road) continue;
       onUnderbody +=
-        road.saltGramsPerM2[agent] * km * PICK_UP_PER_KM * speedFactor(kmh) * SPRAY_FACTOR[road.state] * factor;
+        road.saltGramsPerM2[agent] *
+        km *
+        PICK_UP_PER_KM *
+        speedFactor(kmh) *
+        SPRAY_FACTOR[road.state] *
+        factor;
     }
     if (onUnderbody === 0) continue;
     for (let zone = 0; zone < byZone.length; zone += 1)
@@ -165,7 +175,7 @@ export function compileLife(hours: readonly LedgerHour[], pickUp: PickUp = PLAIN
       atMs: hour.atMs,
       added: drove ? addedBy(hour, pickUp.factor, byZone) : NOTHING_ADDED,
       kept: hour.rainMm > 0 ? keptIn(hour.rainMm) : ALL_KEPT,
-      pace: AGENTS.map((agent) => wetShare(agent, air) * warmth),
+      pace: BRINES.map((brine) => brineWetShare(brine, air) * warmth),
     };
   });
 }
@@ -287,20 +297,23 @@ export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents):
 /**
  * What would a wash save? Both courses run over the same hours; new salt afterwards is in both.
  *
- * @returns active hours saved, weighted over the zones, for a wash at the start of each hour (same order)
+ * @param only hours (by index) that are asked for; all if absent
+ * @returns active hours saved, weighted over the zones, for a wash at the start of each hour (same order); NaN where not asked
  */
 export function activeHoursSaved(
   now: SaltLedger,
   hours: readonly CompiledHour[],
   removes: ByGroup,
+  only?: ReadonlySet<number>,
 ): number[] {
   const without = new SaltLedger(now);
-  const befores = hours.map((hour) => {
-    const before = new SaltLedger(without);
+  const befores = hours.map((hour, i) => {
+    const before = !only || only.has(i) ? new SaltLedger(without) : null;
     without.step(hour);
     return before;
   });
   return befores.map((withWash, i) => {
+    if (!withWash) return NaN;
     withWash.wash(removes);
     for (let h = i; h < hours.length; h += 1) {
       const hour = hours[h];

@@ -67,7 +67,9 @@ function estimate(kind: SoilKind, at: { group: ZoneGroup; load: number }, facts:
     case 'grit':
       return half((5 * thrown * facts.wetRoadShare * facts.daysSinceWash) / DAYS_TO_FULL.grit);
     case 'iron':
-      return half((5 * (at.group === 'wheels' ? 1 : thrown * 0.3) * facts.daysSinceContactWash) / DAYS_TO_FULL.iron);
+      return half(
+        (5 * (at.group === 'wheels' ? 1 : thrown * 0.3) * facts.daysSinceContactWash) / DAYS_TO_FULL.iron,
+      );
     case 'tar':
       return at.group === 'lower' ? half((5 * facts.daysSinceContactWash) / DAYS_TO_FULL.tar) : 0;
     case 'bugs':
@@ -95,9 +97,17 @@ export function soilNow(
       const grade = estimate(kind, { group, load }, facts);
       const look = seen
         .filter((entry) => entry.zone === zone && entry.kind === kind)
-        .reduce<(typeof seen)[number] | null>((last, entry) => (!last || entry.atMs > last.atMs ? entry : last), null);
+        .reduce<(typeof seen)[number] | null>(
+          (last, entry) => (!last || entry.atMs > last.atMs ? entry : last),
+          null,
+        );
       if (!look) return { zone, kind, grade, origin: 'estimated' };
-      return { zone, kind, grade: half(look.grade + Math.max(0, grade - look.estimatedThen)), origin: 'measured' };
+      return {
+        zone,
+        kind,
+        grade: half(look.grade + Math.max(0, grade - look.estimatedThen)),
+        origin: 'measured',
+      };
     });
   });
 }

@@ -70,6 +70,27 @@ export function openSkyFraction(shelter: Shelter): number {
   }
 }
 
+/** What a shelter lets through while the sun stands where it stands. */
+export interface Cover {
+  readonly beamReaches: boolean;
+  readonly openSkyFraction: number;
+}
+
+export const coverOf = (shelter: Shelter, sun: SunPosition): Cover => ({
+  beamReaches: sunReaches(shelter, sun),
+  openSkyFraction: openSkyFraction(shelter),
+});
+
+/**
+ * The light at a car standing in a place: a roof lets the beam in through its openings only and thins the sky's and the
+ * ground's light by the share of the dome that is open.
+ */
+export const shelteredLight = (light: Irradiance, cover: Cover): Irradiance => ({
+  globalWm2: light.globalWm2 * cover.openSkyFraction,
+  diffuseWm2: light.diffuseWm2 * cover.openSkyFraction,
+  beamNormalWm2: cover.beamReaches ? light.beamNormalWm2 : 0,
+});
+
 export interface ShelteredScene {
   readonly sun: SunPosition;
   readonly panel: PanelAspect;
@@ -77,29 +98,20 @@ export interface ShelteredScene {
   readonly shelter: Shelter;
 }
 
-/**
- * Sun on a panel of a car standing in a place, W/m². A roof lets the beam in through its openings only and thins the
- * sky's and the ground's light by the share of the dome that is open.
- */
-export function shelteredIrradianceWm2(light: Irradiance, scene: ShelteredScene): number {
-  const beamWm2 = sunReaches(scene.shelter, scene.sun) ? light.beamNormalWm2 : 0;
-  const thinned = openSkyFraction(scene.shelter);
-  const diffuseWm2 = light.diffuseWm2 * thinned;
-  return panelIrradianceWm2(
-    { globalWm2: light.globalWm2 * thinned, diffuseWm2, beamNormalWm2: beamWm2 },
-    scene,
-  );
-}
+/** Sun on a panel of a car standing in a place, W/m². */
+export const shelteredIrradianceWm2 = (light: Irradiance, scene: ShelteredScene): number =>
+  panelIrradianceWm2(shelteredLight(light, coverOf(scene.shelter, scene.sun)), scene);
 
 /**
  * Temperature of what a panel looks up to, °C: open sky, and roof or walls at their own temperature, mixed by the
  * fourth power over the share that is open.
+ *
+ * @param open share of the dome, 0–1
  */
 export function overheadTempC(
-  shelter: Shelter,
+  open: number,
   temps: { readonly skyTempC: number; readonly roofTempC: number },
 ): number {
-  const open = openSkyFraction(shelter);
   const fourth = (tempC: number): number => (tempC + 273.15) ** 4;
   return (open * fourth(temps.skyTempC) + (1 - open) * fourth(temps.roofTempC)) ** 0.25 - 273.15;
 }

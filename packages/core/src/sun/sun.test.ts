@@ -5,7 +5,7 @@ import {
   horizonElevationDeg,
   incidenceDeg,
   irradiance,
-  type openSkyFraction,
+  openSkyFraction,
   overheadTempC,
   panelIrradianceWm2,
   shelteredIrradianceWm2,
@@ -155,8 +155,8 @@ describe('shelter', () => {
 
   it('hides a cold sky under a roof', () => {
     const temps = { skyTempC: -30, roofTempC: -2 };
-    expect(overheadTempC({ kind: 'open', horizon: [] }, temps)).toBeCloseTo(-30, 6);
-    expect(overheadTempC({ kind: 'indoors' }, temps)).toBeCloseTo(-2, 6);
-    expect(overheadTempC(bay, temps)).toBeGreaterThan(-6);
+    expect(overheadTempC(openSkyFraction({ kind: 'open', horizon: [] }), temps)).toBeCloseTo(-30, 6);
+    expect(overheadTempC(openSkyFraction({ kind: 'indoors' }), temps)).toBeCloseTo(-2, 6);
+    expect(overheadTempC(openSkyFraction(bay), temps)).toBeGreaterThan(-6);
   });
 });

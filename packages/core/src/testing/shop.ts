@@ -85,7 +85,13 @@ export const BAY: Place = {
     { methodId: 'bay-contact', priceMinor: 0 },
     { methodId: 'salt-flush', priceMinor: 0 },
   ],
-  tariff: { startPriceMinor: 300, startSeconds: 180, blockPriceMinor: 100, blockSeconds: 60, pausable: false },
+  tariff: {
+    startPriceMinor: 300,
+    startSeconds: 180,
+    blockPriceMinor: 100,
+    blockSeconds: 60,
+    pausable: false,
+  },
   travelMinutes: 10,
 };
 

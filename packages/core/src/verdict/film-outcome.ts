@@ -11,7 +11,7 @@ import { filmLife, type FilmInput, heatCapacityOf } from '../film/index.js';
 import type { Method } from '../method/index.js';
 import type { Place, PlaceAir } from '../place/index.js';
 import type { FilmOutcome } from '../rules/index.js';
-import { type Irradiance, overheadTempC, shelteredIrradianceWm2, type SunPosition } from '../sun/index.js';
+import { type Irradiance, panelIrradianceWm2, type SunPosition } from '../sun/index.js';
 
 /** How far ahead a film is watched for a verdict. */
 export const FILM_HORIZON_MINUTES = 60;
@@ -22,8 +22,13 @@ const WATER_HEAT_J_PER_LITRE_K = 4186;
 export interface SiteHour {
   readonly air: PlaceAir;
   readonly sun: SunPosition;
+  /** What the shelter lets through. */
   readonly light: Irradiance;
   readonly albedoFraction: number;
+  /** Of what a panel looks up to: sky, roof or both. */
+  readonly overheadTempC: number;
+  /** Sun on the panels asked for so far, W/m², by how they lie: the same for every car that stands here. */
+  readonly panelSunWm2: Map<number, number>;
 }
 
 export interface WashCase {
@@ -39,21 +44,31 @@ function startTempC(method: Method, place: Place, around: { airTempC: number; he
   return (around.heatJPerM2K * around.airTempC + waterJPerM2K * waterC) / (around.heatJPerM2K + waterJPerM2K);
 }
 
+/** Sun on a panel of a car in a place, worked out once an hour. */
+function panelSunWm2(place: Place, panel: Panel, site: SiteHour): number {
+  const key = panel.tiltDeg * 1000 + panel.facesDeg;
+  const known = site.panelSunWm2.get(key);
+  if (known !== undefined) return known;
+  const aspect = { tiltDeg: panel.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + panel.facesDeg };
+  const made = panelIrradianceWm2(site.light, { ...site, panel: aspect });
+  site.panelSunWm2.set(key, made);
+  return made;
+}
+
 /** The film sum for one panel of a wash, as the verdict asks it; the film lab opens from the same input. */
 export function filmInputFor({ vehicle, place, method }: WashCase, panel: Panel, site: SiteHour): FilmInput {
   const material = panel.material === 'body' ? vehicle.bodyMaterial : panel.material;
   const { airTempC } = site.air;
   const flood = method.filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, panel.id), panel.tiltDeg);
-  const aspect = { tiltDeg: panel.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + panel.facesDeg };
   return {
     material,
     tiltDeg: panel.tiltDeg,
     absorptanceFraction: panel.material === 'glass' ? 0.2 : ABSORPTANCE_FRACTION[vehicle.paintTone],
-    solarWm2: shelteredIrradianceWm2(site.light, { ...site, panel: aspect, shelter: place.shelter }),
+    solarWm2: panelSunWm2(place, panel, site),
     airTempC,
     relHumidityFraction: site.air.relHumidityFraction,
     airSpeedMetresPerSecond: site.air.airSpeedMetresPerSecond,
-    skyTempC: overheadTempC(place.shelter, { skyTempC: site.air.skyTempC, roofTempC: airTempC }),
+    skyTempC: site.overheadTempC,
     filmGramsPerM2: flood * (method.drying.kind === 'left' ? method.drying.filmShare : 1),
     startTempC: startTempC(method, place, { airTempC, heatJPerM2K: heatCapacityOf(material) }),
     horizonMinutes: FILM_HORIZON_MINUTES,
@@ -140,5 +155,8 @@ export function filmOutcome(washCase: WashCase, site: SiteHour, look: FilmLook =
     .reduce(worseOutcome);
   const brightest = panels.find(({ id }) => id === outcome.sun.panel);
   if (productGramsPerM2 === undefined || !brightest) return outcome;
-  return { ...outcome, product: productOutcome(washCase, brightest, { site, gramsPerM2: productGramsPerM2 }) };
+  return {
+    ...outcome,
+    product: productOutcome(washCase, brightest, { site, gramsPerM2: productGramsPerM2 }),
+  };
 }

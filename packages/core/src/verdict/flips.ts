@@ -6,15 +6,7 @@ import { cellDetail, type CellRequest } from './grid.js';
 import { NightAir } from './night-air.js';
 import type { WeatherSpan } from './site-hours.js';
 
-export const FLIP_INPUTS = [
-  'air',
-  'wind',
-  'humidity',
-  'cloud',
-  'solids',
-  'hand-speed',
-  'start',
-] as const;
+export const FLIP_INPUTS = ['air', 'wind', 'humidity', 'cloud', 'solids', 'hand-speed', 'start'] as const;
 export type FlipInput = (typeof FLIP_INPUTS)[number];
 
 /** The nearest change of one input that changes the answer. */
@@ -175,7 +167,11 @@ function handDials(request: CellRequest, startMs: number): Dial[] {
 }
 
 /** Nearest value on one side at which the standing is another: looks outwards, then halves the bracket. */
-function nearest(dial: Dial, end: number, base: Standing): { at: number; standing: Standing; limiting: Finding } | null {
+function nearest(
+  dial: Dial,
+  end: number,
+  base: Standing,
+): { at: number; standing: Standing; limiting: Finding } | null {
   let inner = dial.now;
   for (const share of LOOKS) {
     const value = dial.now + (end - dial.now) * share;
@@ -230,6 +226,10 @@ export function flipsOf(request: CellRequest, startMs: number): Flip[] {
   if (!hour) return [];
   const local = { ...request, control: near(request.control, startMs) };
   const base = cellDetail(local, startMs).judgement.standing;
-  const dials = [...weatherDials(local, startMs, hour), ...otherDials(local, startMs), ...handDials(local, startMs)];
+  const dials = [
+    ...weatherDials(local, startMs, hour),
+    ...otherDials(local, startMs),
+    ...handDials(local, startMs),
+  ];
   return dials.map((dial) => flipOf(dial, base));
 }

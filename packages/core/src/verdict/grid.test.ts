@@ -36,6 +36,7 @@ const gridOf = (span: WeatherSpan, places: readonly Place[], members: readonly W
     sites: placeSites(places, { control: span, members }),
     fromMs: FROM,
     hourCount: 72,
+    withMembers: true,
   });
 const bandOf = (bands: readonly Band[], placeId: string, methodId: string): Band => {
   const band = bands.find((candidate) => candidate.placeId === placeId && candidate.methodId === methodId);

@@ -9,10 +9,18 @@ import {
   judgeAll,
   type Judgement,
   type Limits,
+  type Situation,
+  weatherFails,
 } from '../rules/index.js';
 import type { ByGroup, PanelId, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
-import { FILM_HORIZON_MINUTES, filmOutcome, type WashCase, wettingKey, worseOutcome } from './film-outcome.js';
+import {
+  FILM_HORIZON_MINUTES,
+  filmOutcome,
+  type WashCase,
+  wettingKey,
+  worseOutcome,
+} from './film-outcome.js';
 import type { NightAir } from './night-air.js';
 import type { RoadAhead } from './road-ahead.js';
 import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from './site-hours.js';
@@ -52,13 +60,15 @@ export interface GridRequest extends Circumstances {
   readonly sites: readonly PlaceSite[];
   readonly fromMs: number;
   readonly hourCount: number;
+  /** Asks the members of every start; otherwise they are asked one by one, by `memberAsker`. */
+  readonly withMembers: boolean;
 }
 
 /** Films of one wetting at one place, shared by the methods that wet the car alike. */
 class FilmStore {
   memberHorizonMinutes = 0;
   private readonly outcomes = new Map<number, FilmOutcome | null>();
-  private readonly memberOutcomes = new Map<string, FilmOutcome | null>();
+  private readonly memberOutcomes: Map<number, FilmOutcome | null>[] = [];
 
   constructor(
     private readonly washCase: WashCase,
@@ -87,8 +97,8 @@ class FilmStore {
 
   /** Only the control's worst panels are looked at again. */
   memberHour(memberIndex: number, hourMs: number): FilmOutcome | null {
-    const key = `${memberIndex} ${hourMs}`;
-    const known = this.memberOutcomes.get(key);
+    const outcomes = (this.memberOutcomes[memberIndex] ??= new Map<number, FilmOutcome | null>());
+    const known = outcomes.get(hourMs);
     if (known !== undefined) return known;
     const site = this.weather.members[memberIndex]?.siteHour(hourMs) ?? null;
     const control = this.hour(hourMs);
@@ -98,7 +108,7 @@ class FilmStore {
     const outcome = site
       ? filmOutcome(this.washCase, site, { only, horizonMinutes: this.memberHorizonMinutes })
       : null;
-    this.memberOutcomes.set(key, outcome);
+    outcomes.set(hourMs, outcome);
     return outcome;
   }
 }
@@ -124,12 +134,18 @@ class BandWeather {
     };
   }
 
-  /** Judges a start under the control forecast. */
-  judge(startMs: number): { judgement: Judgement; film: FilmOutcome | null } {
+  /** Closed outranks whatever the water does, so a grid need not look at its films. */
+  isClosed(startMs: number): boolean {
+    return this.weather.control.siteTimes(startMs, this.washCase.method.minutes).open.kind === 'closed';
+  }
+
+  /** Judges a start under the control forecast, with the films of the hours that it touches unless told otherwise. */
+  judge(startMs: number, withFilm = true): { judgement: Judgement; film: FilmOutcome | null } {
     const { control } = this.weather;
     const { method } = this.washCase;
-    const site = control.siteWindow(startMs, method);
-    const hours = control.touched(startMs, method.minutes) ?? [];
+    const weather = control.siteWeather(startMs, method.minutes);
+    const site = weather && { ...weather, ...control.siteTimes(startMs, method.minutes) };
+    const hours = (withFilm ? control.touched(startMs, method.minutes) : null) ?? [];
     const outcomes = hours.map((hour) => this.films.hour(hour.atMs)).filter((outcome) => outcome !== null);
     const film =
       outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
@@ -146,30 +162,39 @@ class BandWeather {
   blockedShare(startMs: number): number | null {
     const { members } = this.weather;
     if (members.length === 0) return null;
-    const situation = this.situation(startMs);
     const hourMs = startOfHourMs(startMs);
+    const { minutes } = this.washCase.method;
+    // One object for all members: tens of thousands of copies would cost more than the rules.
+    const asked: { -readonly [K in keyof Situation]: Situation[K] } = {
+      ...this.situation(startMs),
+      site: null,
+      film: null,
+    };
     const blocked = members.filter((member, i) => {
-      const site = member.siteWindow(startMs, this.washCase.method);
-      const film = this.films.memberHour(i, hourMs);
-      // The road is judged once, under the control.
-      const asked = site && { ...site, dryRoadHours: Infinity };
-      const { standing } = judgeAll({ ...situation, site: asked, film });
-      return standing === 'no' || standing === 'unknown';
+      asked.site = member.memberWindow(startMs, minutes);
+      asked.film = this.films.memberHour(i, hourMs);
+      return weatherFails(asked);
     });
     return blocked.length / members.length;
   }
 }
 
 /** Some rule that no weather changes says no: the clock, the light, the road or the place. */
-const SETTLED: ReadonlySet<Finding['ruleId']> = new Set(['open-hours', 'daylight', 'tap-frost', 're-soiling']);
+const SETTLED: ReadonlySet<Finding['ruleId']> = new Set([
+  'open-hours',
+  'daylight',
+  'tap-frost',
+  're-soiling',
+]);
 const refusedWhateverTheWeather = (judgement: Judgement): boolean =>
   judgement.findings.some(({ level, ruleId }) => level === 'block' && SETTLED.has(ruleId));
 
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
 
-function cellAt(band: BandWeather, startMs: number): OpenCell {
-  const { judgement, film } = band.judge(startMs);
-  const failedShare = film && !refusedWhateverTheWeather(judgement) ? band.blockedShare(startMs) : null;
+function cellAt(band: BandWeather, startMs: number, withMembers: boolean): OpenCell {
+  const { judgement, film } = band.judge(startMs, !band.isClosed(startMs));
+  const asks = withMembers && film !== null && !refusedWhateverTheWeather(judgement);
+  const failedShare = asks ? band.blockedShare(startMs) : null;
   const { standing, limiting } =
     failedShare === null ? judgement : band.withForecast(startMs, judgement, failedShare);
   return { startMs, standing, limiting, blockedShare: failedShare };
@@ -191,7 +216,15 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
 /** A finding that refuses this place and method for good, if there is one: it blocks without asking the weather. */
 export function lastingRefusal(washCase: WashCase, around: Circumstances): Finding | null {
   const { limits, house, soil } = around;
-  const { findings } = judgeAll({ ...washCase, limits, house, soil, overnightC: null, site: null, film: null });
+  const { findings } = judgeAll({
+    ...washCase,
+    limits,
+    house,
+    soil,
+    overnightC: null,
+    site: null,
+    film: null,
+  });
   const lasting = findings.filter(({ level }) => level === 'block');
   return lasting.length > 0 ? combine(lasting).limiting : null;
 }
@@ -207,9 +240,9 @@ export interface GridWatch {
 
 /** Everything that a band depends on besides the weather: the same key, the same band. */
 function bandKey(request: GridRequest, place: Place, method: Method): string {
-  const { vehicle, limits, house, soil, fromMs, hourCount } = request;
+  const { vehicle, limits, house, soil, fromMs, hourCount, withMembers } = request;
   const { driving: _driving, weekShares: _week, cadenceDays: _cadence, id: _id, ...looks } = vehicle;
-  return JSON.stringify([looks, limits, house, soil, fromMs, hourCount, place, method.id]);
+  return JSON.stringify([looks, limits, house, soil, fromMs, hourCount, withMembers, place, method.id]);
 }
 
 /**
@@ -237,7 +270,11 @@ export function verdictGrid(request: GridRequest, watch: GridWatch = {}): Band[]
 }
 
 /** A film store for each way of wetting at a place. */
-function storesFor(request: GridRequest, site: PlaceSite, methods: readonly Method[]): Map<string, FilmStore> {
+function storesFor(
+  request: GridRequest,
+  site: PlaceSite,
+  methods: readonly Method[],
+): Map<string, FilmStore> {
   const stores = new Map<string, FilmStore>();
   for (const method of methods) {
     const key = wettingKey(method);
@@ -263,9 +300,43 @@ function makeBand(
   if (refusal || !films) return { ...base, cells: [] };
   const band = new BandWeather(washCase, request, site, films);
   const cells = Array.from({ length: request.hourCount }, (_, i) =>
-    cellAt(band, request.fromMs + i * MS_PER_HOUR),
+    cellAt(band, request.fromMs + i * MS_PER_HOUR, request.withMembers),
   );
   return { ...base, cells: withWaits(cells) };
+}
+
+/** Share of members that a start fails in, and the judgement with it. */
+export interface AskedStart {
+  readonly blockedShare: number;
+  readonly standing: Judgement['standing'];
+  readonly limiting: Finding;
+}
+
+/** Asks the members of single starts; films are kept between questions. */
+export function memberAsker(
+  request: GridRequest,
+): (start: { placeId: string; methodId: string; startMs: number }) => AskedStart | null {
+  const methods = shopMethods(request.house, request.vehicle);
+  const stores = new Map<string, Map<string, FilmStore>>();
+  return ({ placeId, methodId, startMs }) => {
+    const site = request.sites.find(({ place }) => place.id === placeId);
+    const method = methods.find(({ id }) => id === methodId);
+    if (!site || !method) return null;
+    const there = stores.get(placeId) ?? storesFor(request, site, methods);
+    stores.set(placeId, there);
+    const films = there.get(wettingKey(method));
+    if (!films) return null;
+    const band = new BandWeather(
+      { vehicle: request.vehicle, place: site.place, method },
+      request,
+      site,
+      films,
+    );
+    const { judgement } = band.judge(startMs);
+    const blockedShare = band.blockedShare(startMs);
+    if (blockedShare === null) return null;
+    return { blockedShare, ...band.withForecast(startMs, judgement, blockedShare) };
+  };
 }
 
 export interface CellDetail {
@@ -282,7 +353,11 @@ export interface CellRequest extends Circumstances {
 }
 
 /** Everything about one start: all findings with their margins, and what the film does. */
-export function cellDetail(request: CellRequest, startMs: number, change?: (method: Method) => Method): CellDetail {
+export function cellDetail(
+  request: CellRequest,
+  startMs: number,
+  change?: (method: Method) => Method,
+): CellDetail {
   const { vehicle, place, control, roadAhead } = request;
   const shop = shopMethod(request.methodId, request.house, vehicle);
   const method = change ? change(shop) : shop;

@@ -25,8 +25,7 @@ export class NightAir {
     const known = this.coldest.get(from);
     if (known !== undefined) return known;
     const night = this.air.slice(Math.max(0, from), from + NIGHT_HOURS).filter((air) => air !== null);
-    const coldestC =
-      night.length < NIGHT_HOURS ? null : Math.min(...night.map(({ airTempC }) => airTempC));
+    const coldestC = night.length < NIGHT_HOURS ? null : Math.min(...night.map(({ airTempC }) => airTempC));
     this.coldest.set(from, coldestC);
     return coldestC;
   }

@@ -1,8 +1,16 @@
 import { windChill } from '../air/index.js';
-import type { Method } from '../method/index.js';
 import { localTime, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
-import type { SiteWindow } from '../rules/index.js';
-import { daylight, irradiance, sunPosition, type SunPosition } from '../sun/index.js';
+import type { SiteTimes, SiteWeather, SiteWindow } from '../rules/index.js';
+import {
+  type Cover,
+  coverOf,
+  daylight,
+  irradiance,
+  overheadTempC,
+  shelteredLight,
+  sunPosition,
+  type SunPosition,
+} from '../sun/index.js';
 import { groundAlbedoFraction, MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
 import type { SiteHour } from './film-outcome.js';
 import type { RoadAhead } from './road-ahead.js';
@@ -19,6 +27,7 @@ export interface WeatherSpan {
 /** What does not depend on the forecast: sun, opening and light at a place, kept once for all members. */
 export class PlaceCalendar {
   private readonly suns = new Map<number, SunPosition>();
+  private readonly covers = new Map<number, Cover>();
   private readonly opens = new Map<number, SiteWindow['open']>();
   private readonly lights = new Map<
     number,
@@ -29,6 +38,11 @@ export class PlaceCalendar {
 
   queueMinutes(startMs: number): number {
     return this.place.queue ? queueMinutes(this.place, localTime(startMs, this.place.timeZone)) : 0;
+  }
+
+  /** What the shelter lets through in the middle of the hour. */
+  coverAt(atMs: number): Cover {
+    return remember(this.covers, atMs, () => coverOf(this.place.shelter, this.sunAt(atMs)));
   }
 
   /** The sun in the middle of the hour. */
@@ -68,11 +82,20 @@ function remember<V>(store: Map<number, V>, key: number, make: () => V): V {
   return made;
 }
 
+const UNASKED_TIMES: SiteTimes = {
+  open: { kind: 'closed' },
+  lightLeftMinutes: null,
+  lightAtStart: false,
+  queueMinutes: 0,
+  dryRoadHours: null,
+};
+
 /** One place under one course of the weather. */
 export class PlaceWeather {
   private readonly air: readonly (PlaceAir | null)[];
   private readonly siteHours = new Map<number, SiteHour | null>();
-  private readonly siteWindows = new Map<number, SiteWindow | null>();
+  private readonly siteWeathers = new Map<number, SiteWeather | null>();
+  private readonly memberWindows = new Map<number, SiteWindow | null>();
 
   constructor(
     private readonly calendar: PlaceCalendar,
@@ -97,11 +120,17 @@ export class PlaceWeather {
     const air = this.air[i];
     if (!hour || !air) return null;
     const sun = this.calendar.sunAt(hour.atMs);
+    const cover = this.calendar.coverAt(hour.atMs);
     return {
       air,
       sun,
-      light: irradiance(sun, { cloudFraction: hour.cloudFraction, atMs: hour.atMs }),
+      light: shelteredLight(irradiance(sun, { cloudFraction: hour.cloudFraction, atMs: hour.atMs }), cover),
       albedoFraction: groundAlbedoFraction(hour),
+      overheadTempC: overheadTempC(cover.openSkyFraction, {
+        skyTempC: air.skyTempC,
+        roofTempC: air.airTempC,
+      }),
+      panelSunWm2: new Map(),
     };
   }
 
@@ -114,8 +143,12 @@ export class PlaceWeather {
   }
 
   private coldestC(fromIndex: number, toIndex: number): number {
-    const hours = this.span.hours.slice(Math.max(0, fromIndex), toIndex).filter((hour) => hour !== null);
-    return Math.min(...hours.map((hour) => hour.airTempC));
+    let coldest = Infinity;
+    for (let i = Math.max(0, fromIndex); i < toIndex; i += 1) {
+      const tempC = this.span.hours[i]?.airTempC;
+      if (tempC !== undefined && tempC < coldest) coldest = tempC;
+    }
+    return coldest;
   }
 
   private worstWindChillC(hours: readonly WeatherHour[]): number | null {
@@ -130,26 +163,45 @@ export class PlaceWeather {
     return known.length > 0 ? Math.min(...known) : null;
   }
 
-  /** What the rules read about a wash that starts at an instant; null where weather is missing. */
-  siteWindow(startMs: number, method: Pick<Method, 'minutes'>): SiteWindow | null {
-    const key = startMs * 2000 + method.minutes;
-    return remember(this.siteWindows, key, () => this.makeSiteWindow(startMs, method));
+  /** What the rules read of the weather over a wash; null where some is missing. */
+  siteWeather(startMs: number, minutes: number): SiteWeather | null {
+    const from = this.indexOf(startMs);
+    const to = this.indexOf(startMs + minutes * MS_PER_MINUTE - 1);
+    return remember(this.siteWeathers, from * 64 + (to - from), () => {
+      const hours = this.touched(startMs, minutes);
+      return hours && this.makeSiteWeather(from, hours);
+    });
   }
 
-  private makeSiteWindow(startMs: number, method: Pick<Method, 'minutes'>): SiteWindow | null {
-    const hours = this.touched(startMs, method.minutes);
-    if (!hours) return null;
-    const i = this.indexOf(startMs);
+  private makeSiteWeather(from: number, hours: readonly WeatherHour[]): SiteWeather {
+    const airOf = (hour: WeatherHour): number => this.air[this.indexOf(hour.atMs)]?.airTempC ?? hour.airTempC;
+    return {
+      windChillC: this.worstWindChillC(hours),
+      airTempC: Math.min(...hours.map(airOf)),
+      mostPrecipMm: Math.max(...hours.map((hour) => hour.precipMm)),
+      coldestNearbyC: this.coldestC(from - TAP_HOURS, from + TAP_HOURS),
+      coldestNext12hC: this.coldestC(from, from + TAP_HOURS),
+    };
+  }
+
+  /** The same as a whole window whose times nobody reads: a member differs from the control by its weather only. */
+  memberWindow(startMs: number, minutes: number): SiteWindow | null {
+    const from = this.indexOf(startMs);
+    const to = this.indexOf(startMs + minutes * MS_PER_MINUTE - 1);
+    return remember(this.memberWindows, from * 64 + (to - from), () => {
+      const weather = this.siteWeather(startMs, minutes);
+      return weather && { ...weather, ...UNASKED_TIMES };
+    });
+  }
+
+  /** What the rules read of clock, light and road over a wash. */
+  siteTimes(startMs: number, minutes: number): SiteTimes {
+    const endMs = startMs + minutes * MS_PER_MINUTE;
     return {
       open: this.calendar.open(startMs),
-      ...this.calendar.light(startMs, startMs + method.minutes * MS_PER_MINUTE),
-      windChillC: this.worstWindChillC(hours),
-      airTempC: Math.min(...hours.map((hour) => this.air[this.indexOf(hour.atMs)]?.airTempC ?? hour.airTempC)),
+      ...this.calendar.light(startMs, endMs),
       queueMinutes: this.calendar.queueMinutes(startMs),
-      dryRoadHours: this.roadAhead?.dryHours(startMs + method.minutes * MS_PER_MINUTE) ?? null,
-      mostPrecipMm: Math.max(...hours.map((hour) => hour.precipMm)),
-      coldestNearbyC: this.coldestC(i - TAP_HOURS, i + TAP_HOURS),
-      coldestNext12hC: this.coldestC(i, i + TAP_HOURS),
+      dryRoadHours: this.roadAhead?.dryHours(endMs) ?? null,
     };
   }
 }

@@ -114,7 +114,10 @@ export const HOUSE_RULES = [
     id: 'strip',
     question: 'Strip or keep?',
     options: [
-      { id: 'keep', says: 'Keep protection with mild chemistry and top it up; stripping is a deliberate job.' },
+      {
+        id: 'keep',
+        says: 'Keep protection with mild chemistry and top it up; stripping is a deliberate job.',
+      },
       { id: 'strip', says: 'Strip the old sealant and re-seal each time.' },
     ],
     moves: 'steps, minutes and warmth needed by contact washes',
@@ -142,7 +145,10 @@ export const HOUSE_RULES = [
     id: 'wheelsBeforeRinse',
     question: 'Wheels before any rinse?',
     options: [
-      { id: 'off-meter', says: 'Clean dry-foamed wheels off the meter, then rinse once; not where they are delicate.' },
+      {
+        id: 'off-meter',
+        says: 'Clean dry-foamed wheels off the meter, then rinse once; not where they are delicate.',
+      },
       { id: 'rinse-first', says: 'Rinse the grit off first, safer.' },
     ],
     moves: 'the order of steps and paid seconds',
@@ -200,6 +206,11 @@ export interface HouseRules {
 
 /** The house as it ships. */
 export const DEFAULT_HOUSE: HouseRules = Object.freeze({
-  choices: Object.fromEntries(HOUSE_RULES.map(({ id, options }) => [id, options[0].id])) as unknown as HouseChoices,
-  numbers: Object.fromEntries(HOUSE_NUMBERS.map(({ id, value }) => [id, value])) as Record<HouseNumberId, number>,
+  choices: Object.fromEntries(
+    HOUSE_RULES.map(({ id, options }) => [id, options[0].id]),
+  ) as unknown as HouseChoices,
+  numbers: Object.fromEntries(HOUSE_NUMBERS.map(({ id, value }) => [id, value])) as Record<
+    HouseNumberId,
+    number
+  >,
 });

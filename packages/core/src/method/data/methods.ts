@@ -22,7 +22,9 @@ function step(id: WashStepId, minutes: number, options: StepOptions = {}): WashS
   return {
     id,
     minutes,
-    groups: groups ?? ((Object.keys(removes) as ZoneGroup[]).length > 0 ? (Object.keys(removes) as ZoneGroup[]) : ALL),
+    groups:
+      groups ??
+      ((Object.keys(removes) as ZoneGroup[]).length > 0 ? (Object.keys(removes) as ZoneGroup[]) : ALL),
     removes,
     litres,
     onMeter,
@@ -49,7 +51,11 @@ const BAY_UNDER: readonly WashStep[] = [
 ];
 const WHEELS = step('wheels', 4, { litres: 4, removes: { wheels: 0.75 }, dwell: [0.5, 4] });
 const FOAM = step('foam', 4, { litres: 4, removes: { upper: 0.5, lower: 0.45, wheels: 0.2 }, dwell: [3, 8] });
-const BAY_RINSE = step('rinse', 4, { ...paid, litres: 36, removes: { upper: 0.82, lower: 0.8, wheels: 0.5 } });
+const BAY_RINSE = step('rinse', 4, {
+  ...paid,
+  litres: 36,
+  removes: { upper: 0.82, lower: 0.8, wheels: 0.5 },
+});
 const FINISH: readonly WashStep[] = [
   step('final-rinse', 1, { ...paid, litres: 12, groups: ALL, removes: { upper: 0.1, lower: 0.1 } }),
   step('blow', 3, { groups: BODY }),
@@ -63,7 +69,11 @@ const ROWS: readonly MethodRow[] = [
     setUpMinutes: 2,
     handsMinutes: 0,
     steps: [
-      step('machine-soak', 3, { litres: 40, removes: { upper: 0.55, lower: 0.5, wheels: 0.4 }, dwell: [1, 3] }),
+      step('machine-soak', 3, {
+        litres: 40,
+        removes: { upper: 0.55, lower: 0.5, wheels: 0.4 },
+        dwell: [1, 3],
+      }),
       step('machine-jets', 4, {
         litres: 140,
         removes: { upper: 0.67, lower: 0.6, wheels: 0.4, arches: 0.3, under: 0.6 },
@@ -238,7 +248,12 @@ const ROWS: readonly MethodRow[] = [
     setUpMinutes: 4,
     handsMinutes: 22,
     steps: [
-      step('spray-wipe', 22, { ...touched, litres: 0.7, groups: ['upper'], removes: { upper: 0.9, lower: 0.3 } }),
+      step('spray-wipe', 22, {
+        ...touched,
+        litres: 0.7,
+        groups: ['upper'],
+        removes: { upper: 0.9, lower: 0.3 },
+      }),
       step('towel', 4, { groups: BODY }),
     ],
     drying: wiped(['one-panel', 0.8]),
@@ -282,7 +297,13 @@ const ROWS: readonly MethodRow[] = [
     handsMinutes: 90,
     steps: [
       step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
-      step('strip', 40, { ...touched, litres: 9, groups: BODY, removes: { upper: 0.97, lower: 0.93 }, dwell: [3, 5] }),
+      step('strip', 40, {
+        ...touched,
+        litres: 9,
+        groups: BODY,
+        removes: { upper: 0.97, lower: 0.93 },
+        dwell: [3, 5],
+      }),
       step('towel', 12, { groups: BODY }),
       step('seal', 50, { ...touched, groups: BODY }),
     ],
