@@ -3,9 +3,13 @@ import { CalcModule } from './calc/calc.module.js';
 import { ClockModule } from './clock/clock.module.js';
 import { ConfigModule } from './config/config.module.js';
 import { DatabaseModule } from './db/database.module.js';
+import { DrivesModule } from './drives/drives.module.js';
 import { HealthModule } from './health/health.module.js';
 import { PlacesModule } from './places/places.module.js';
+import { RoadsModule } from './roads/roads.module.js';
 import { SettingsModule } from './settings/settings.module.js';
+import { SoilModule } from './soil/soil.module.js';
+import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
 import { VerdictsModule } from './verdicts/verdicts.module.js';
 import { WashesModule } from './washes/washes.module.js';
@@ -21,7 +25,11 @@ import { WeatherModule } from './weather/weather.module.js';
     PlacesModule,
     VehiclesModule,
     WeatherModule,
+    RoadsModule,
+    DrivesModule,
+    SwabsModule,
     VerdictsModule,
+    SoilModule,
     WashesModule,
     CalcModule,
   ],

@@ -1,15 +1,36 @@
+import {
+  BODY_CLASSES,
+  BODY_MATERIALS,
+  type CarZone,
+  type DailyDriving,
+  DRIVE_ORIGINS,
+  PAINT_TONES,
+  PLACE_KINDS,
+  PROTECTIONS,
+  ROAD_CLASSES,
+  SOIL_KINDS,
+  TAPS,
+  WASH_STATUSES,
+  WATER_BEHAVIOURS,
+} from '@keen/core';
 import type {
-  DailyDriving,
   OpenSpan,
   Place,
   PlaceClimate,
   Predicted,
+  Queue,
+  SaltAgent,
   Shelter,
+  SiteRule,
+  Tariff,
   WashFound,
   Water,
   WeatherHour,
+  WeekShares,
+  ZoneProtection,
 } from '@keen/core';
-import { index, integer, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { sql } from 'drizzle-orm';
+import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Set when a row was taken away; it can be brought back. */
 const removedMs = integer('removed_ms');
@@ -20,12 +41,19 @@ export const vehicles = sqliteTable('vehicle', {
   colourName: text('colour_name').notNull(),
   keeper: text('keeper').notNull(),
   notes: text('notes').notNull(),
-  bodyClass: text('body_class', { enum: ['saloon', 'estate', 'hatch', 'suv', 'pickup', 'van'] }).notNull(),
-  paintTone: text('paint_tone', { enum: ['white', 'silver', 'mid', 'black'] }).notNull(),
-  bodyMaterial: text('body_material', { enum: ['steel', 'aluminium'] }).notNull(),
-  protection: text('protection', { enum: ['bare', 'wax', 'sealant', 'coating'] }).notNull(),
-  waterBehaviour: text('water_behaviour', { enum: ['flat', 'sheeting', 'beading'] }).notNull(),
+  bodyClass: text('body_class', { enum: BODY_CLASSES }).notNull(),
+  paintTone: text('paint_tone', { enum: PAINT_TONES }).notNull(),
+  bodyMaterial: text('body_material', { enum: BODY_MATERIALS }).notNull(),
+  protection: text('protection', { enum: PROTECTIONS }).notNull(),
+  waterBehaviour: text('water_behaviour', { enum: WATER_BEHAVIOURS }).notNull(),
+  /** Zones that differ from the car, or whose dates are known. */
+  protections: text('protections', { mode: 'json' }).$type<readonly ZoneProtection[]>().notNull().default([]),
+  delicateWheels: integer('delicate_wheels', { mode: 'boolean' }).notNull().default(false),
   driving: text('driving', { mode: 'json' }).$type<DailyDriving>().notNull(),
+  weekShares: text('week_shares', { mode: 'json' })
+    .$type<WeekShares>()
+    .notNull()
+    .default([1, 1, 1, 1, 1, 1, 1]),
   standsAtPlaceId: text('stands_at_place_id').references(() => places.id),
   cadenceDays: real('cadence_days').notNull(),
   knownSinceMs: integer('known_since_ms').notNull(),
@@ -36,9 +64,7 @@ export const places = sqliteTable('place', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
   notes: text('notes').notNull(),
-  kind: text('kind', {
-    enum: ['garage', 'heated-unit', 'self-serve-bay', 'automatic-bay', 'drive'],
-  }).notNull(),
+  kind: text('kind', { enum: PLACE_KINDS }).notNull(),
   latitudeDeg: real('latitude_deg').notNull(),
   longitudeDeg: real('longitude_deg').notNull(),
   timeZone: text('time_zone').notNull(),
@@ -47,11 +73,14 @@ export const places = sqliteTable('place', {
   carHeadingDeg: real('car_heading_deg').notNull(),
   hasDrain: integer('has_drain', { mode: 'boolean' }).notNull(),
   hasLight: integer('has_light', { mode: 'boolean' }).notNull(),
-  tap: text('tap', { enum: ['none', 'frost-shut', 'always'] }).notNull(),
+  tap: text('tap', { enum: TAPS }).notNull(),
   openHours: text('open_hours', { mode: 'json' }).$type<readonly (OpenSpan | null)[]>().notNull(),
   washWater: text('wash_water', { mode: 'json' }).$type<Water>().notNull(),
   finalRinse: text('final_rinse', { mode: 'json' }).$type<Water | null>(),
   methods: text('methods', { mode: 'json' }).$type<Place['methods']>().notNull(),
+  tariff: text('tariff', { mode: 'json' }).$type<Tariff | null>(),
+  queue: text('queue', { mode: 'json' }).$type<Queue | null>(),
+  forbids: text('forbids', { mode: 'json' }).$type<readonly SiteRule[]>().notNull().default([]),
   travelMinutes: real('travel_minutes').notNull(),
   removedMs,
 });
@@ -67,7 +96,7 @@ export const washes = sqliteTable(
       .notNull()
       .references(() => places.id),
     methodId: text('method_id').notNull(),
-    status: text('status', { enum: ['planned', 'done'] }).notNull(),
+    status: text('status', { enum: WASH_STATUSES }).notNull(),
     startMs: integer('start_ms').notNull(),
     minutes: real('minutes').notNull(),
     costMinor: integer('cost_minor'),
@@ -93,6 +122,74 @@ export const forecastRuns = sqliteTable('forecast_run', {
   /** Control first, then the members. */
   members: text('members', { mode: 'json' }).$type<readonly (readonly WeatherHour[])[]>().notNull(),
 });
+
+/** What was spread on the roads, as told; one row for an hour, a class of road and an agent. */
+export const treatments = sqliteTable(
+  'treatment',
+  {
+    id: text('id').primaryKey(),
+    atMs: integer('at_ms').notNull(),
+    roadClass: text('road_class', { enum: ROAD_CLASSES }).notNull(),
+    agent: text('agent').$type<SaltAgent>().notNull(),
+    gramsPerM2: real('grams_per_m2').notNull(),
+    source: text('source').notNull(),
+    removedMs,
+  },
+  (table) => [
+    uniqueIndex('treatment_once')
+      .on(table.atMs, table.roadClass, table.agent)
+      .where(sql`${table.removedMs} is null`),
+  ],
+);
+
+const ofVehicle = {
+  id: text('id').primaryKey(),
+  vehicleId: text('vehicle_id')
+    .notNull()
+    .references(() => vehicles.id),
+  removedMs,
+};
+
+export const drives = sqliteTable(
+  'drive',
+  {
+    ...ofVehicle,
+    hourMs: integer('hour_ms').notNull(),
+    roadClass: text('road_class', { enum: ROAD_CLASSES }).notNull(),
+    km: real('km').notNull(),
+    meanKmh: real('mean_kmh'),
+    origin: text('origin', { enum: DRIVE_ORIGINS }).notNull(),
+  },
+  (table) => [index('drive_by_vehicle').on(table.vehicleId, table.hourMs)],
+);
+
+export const swabs = sqliteTable(
+  'swab',
+  {
+    ...ofVehicle,
+    atMs: integer('at_ms').notNull(),
+    zone: text('zone').$type<CarZone>().notNull(),
+    deltaMicroSiemensPerCm: real('delta_micro_siemens_per_cm').notNull(),
+    volumeMl: real('volume_ml').notNull(),
+    areaMm2: real('area_mm2').notNull(),
+    gramsPerM2: real('grams_per_m2').notNull(),
+  },
+  (table) => [index('swab_by_vehicle').on(table.vehicleId, table.atMs)],
+);
+
+export const soilLooks = sqliteTable(
+  'soil_look',
+  {
+    ...ofVehicle,
+    atMs: integer('at_ms').notNull(),
+    zone: text('zone').$type<CarZone>().notNull(),
+    kind: text('kind', { enum: SOIL_KINDS }).notNull(),
+    grade: real('grade').notNull(),
+    /** What the estimate said at that moment. */
+    estimatedThen: real('estimated_then').notNull(),
+  },
+  (table) => [index('soil_look_by_vehicle').on(table.vehicleId, table.atMs)],
+);
 
 export const settings = sqliteTable('setting', {
   key: text('key').primaryKey(),

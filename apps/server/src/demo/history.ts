@@ -1,12 +1,16 @@
 import {
   cellDetail,
+  CLEAN,
+  DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   localTime,
   methodOf,
   MS_PER_HOUR,
+  NightAir,
   type PanelId,
   SPOTS_SHOW_MG_PER_M2,
   startOfHourMs,
+  washCost,
   type WashFound,
   type WashRecord,
   type WeatherHour,
@@ -77,7 +81,20 @@ function foundFor(
   const fromMs = hours[0]?.atMs ?? startMs;
   const methodId = place.methods[0]?.methodId ?? 'bay-touch-free';
   const control = { fromMs, hours };
-  const { judgement } = cellDetail({ vehicle, place, methodId, limits: DEFAULT_LIMITS, control }, startMs);
+  const { judgement } = cellDetail(
+    {
+      vehicle,
+      place,
+      methodId,
+      limits: DEFAULT_LIMITS,
+      house: DEFAULT_HOUSE,
+      soil: CLEAN,
+      night: new NightAir(null, control),
+      roadAhead: null,
+      control,
+    },
+    startMs,
+  );
   const ice = judgement.findings.find(({ ruleId }) => ruleId === 'ice-on-car');
   const spots = judgement.findings.find(({ ruleId }) => ruleId === 'spots');
   const icePanels: PanelId[] = ice?.level === 'block' && ice.panel ? [ice.panel] : [];
@@ -114,7 +131,7 @@ function washAt(
     status: 'done',
     startMs,
     minutes,
-    costMinor: offer.priceMinor,
+    costMinor: washCost(place, methodOf(offer.methodId)).totalMinor,
     predicted: null,
     found: { ...foundFor(vehicle, place, startMs, hours), ...mistake?.found },
   };

@@ -1,4 +1,11 @@
-import type { Place, Vehicle } from '@keen/core';
+import {
+  EVEN_WEEK,
+  type Place,
+  type Queue,
+  type Vehicle,
+  type WeekShares,
+  type ZoneProtection,
+} from '@keen/core';
 
 /** The made-up town and shop that the demo shows. Every name and figure is invented. */
 export const DEMO_SEED = 3;
@@ -9,6 +16,16 @@ export const DEMO_SEASON_START = '2025-11-01T00:00:00-04:00';
 const AT = { latitudeDeg: 46.5, longitudeDeg: -84.3, timeZone: DEMO_ZONE } as const;
 const everyDay = (openMinute: number, closeMinute: number): Place['openHours'] =>
   Array.from({ length: 7 }, () => ({ openMinute, closeMinute }));
+
+/** Waiting at the bay: midday and after work, worse at the weekend. */
+const BAY_QUEUE: Queue = {
+  weekdayMinutes: [0, 0, 0, 0, 0, 0, 0, 2, 4, 4, 5, 6, 10, 8, 5, 6, 12, 18, 14, 8, 4, 2, 0, 0],
+  weekendMinutes: [0, 0, 0, 0, 0, 0, 0, 0, 4, 10, 18, 25, 28, 28, 25, 22, 18, 14, 8, 5, 3, 2, 0, 0],
+};
+const TOUCHLESS_QUEUE: Queue = {
+  weekdayMinutes: [0, 0, 0, 0, 0, 0, 0, 2, 3, 3, 3, 4, 8, 6, 4, 5, 9, 12, 8, 5, 3, 0, 0, 0],
+  weekendMinutes: [0, 0, 0, 0, 0, 0, 0, 2, 4, 8, 12, 16, 18, 18, 15, 12, 10, 8, 5, 3, 2, 0, 0, 0],
+};
 
 export interface NamedPlace extends Place {
   readonly name: string;
@@ -38,7 +55,15 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     openHours: everyDay(360, 1320),
     washWater: { name: 'Well', hardnessMgPerLitre: 312, tdsMgPerLitre: 420, tempC: 6, origin: 'measured' },
     finalRinse: null,
-    methods: [{ methodId: 'garage-rinseless', priceMinor: 150 }],
+    methods: [
+      { methodId: 'garage-rinseless', priceMinor: 90 },
+      { methodId: 'garage-hose', priceMinor: 120 },
+      { methodId: 'waterless', priceMinor: 0 },
+      { methodId: 'strip-reseal', priceMinor: 100 },
+    ],
+    tariff: null,
+    queue: null,
+    forbids: [],
     travelMinutes: 0,
   },
   {
@@ -62,7 +87,14 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
       origin: 'measured',
     },
     finalRinse: null,
-    methods: [{ methodId: 'garage-rinseless', priceMinor: 1400 }],
+    methods: [
+      { methodId: 'garage-rinseless', priceMinor: 1400 },
+      { methodId: 'waterless', priceMinor: 1400 },
+      { methodId: 'strip-reseal', priceMinor: 1400 },
+    ],
+    tariff: null,
+    queue: null,
+    forbids: [],
     travelMinutes: 12,
   },
   {
@@ -98,7 +130,21 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
       tempC: 20,
       origin: 'estimated',
     },
-    methods: [{ methodId: 'bay-touch-free', priceMinor: 750 }],
+    methods: [
+      { methodId: 'bay-touch-free', priceMinor: 0 },
+      { methodId: 'bay-contact', priceMinor: 0 },
+      { methodId: 'bay-rinse-rinseless', priceMinor: 0 },
+      { methodId: 'salt-flush', priceMinor: 0 },
+    ],
+    tariff: {
+      startPriceMinor: 300,
+      startSeconds: 180,
+      blockPriceMinor: 75,
+      blockSeconds: 60,
+      pausable: false,
+    },
+    queue: BAY_QUEUE,
+    forbids: [],
     travelMinutes: 9,
   },
   {
@@ -129,6 +175,9 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
       origin: 'estimated',
     },
     methods: [{ methodId: 'touchless-automatic', priceMinor: 1300 }],
+    tariff: null,
+    queue: TOUCHLESS_QUEUE,
+    forbids: ['no-contact'],
     travelMinutes: 11,
   },
   {
@@ -155,14 +204,58 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     openHours: everyDay(420, 1260),
     washWater: { name: 'Well', hardnessMgPerLitre: 312, tdsMgPerLitre: 420, tempC: 6, origin: 'measured' },
     finalRinse: null,
-    methods: [{ methodId: 'drive-hose', priceMinor: 60 }],
+    methods: [
+      { methodId: 'drive-hose', priceMinor: 60 },
+      { methodId: 'salt-flush', priceMinor: 30 },
+      { methodId: 'waterless', priceMinor: 0 },
+    ],
+    tariff: null,
+    queue: null,
+    forbids: ['no-washing-in-frost'],
     travelMinutes: 0,
   },
 ];
 
-type VehicleRow = Omit<NamedVehicle, 'driving'> & {
+/** What is the same for most of them is left out. */
+type VehicleRow = Omit<NamedVehicle, 'driving' | 'protections' | 'delicateWheels' | 'weekShares'> & {
   readonly km: readonly [main: number, town: number, bridge: number];
+  readonly protections?: readonly ZoneProtection[];
+  readonly delicateWheels?: boolean;
+  readonly weekShares?: WeekShares;
 };
+
+const COMMUTER: WeekShares = [1, 1, 1, 1, 1, 0.5, 0.3];
+const TRADE: WeekShares = [1, 1, 1, 1, 1, 0.6, 0];
+
+/** A zone's protection with its day, and what water did there when somebody looked. */
+const on = (
+  zone: ZoneProtection['zone'],
+  kind: ZoneProtection['kind'],
+  day: string,
+  rest: {
+    lifeDays?: number;
+    seen?: readonly [NonNullable<ZoneProtection['observed']>['behaviour'], string];
+  } = {},
+): ZoneProtection => ({
+  zone,
+  kind,
+  appliedMs: Date.parse(`${day}T12:00:00-05:00`),
+  claimedLifeDays: rest.lifeDays ?? null,
+  observed: rest.seen
+    ? { behaviour: rest.seen[0], atMs: Date.parse(`${rest.seen[1]}T12:00:00-05:00`) }
+    : null,
+});
+const BODY_ZONES = [
+  'roof',
+  'bonnet',
+  'boot',
+  'upper-left',
+  'upper-right',
+  'lower-left',
+  'lower-right',
+  'front',
+  'rear',
+] as const;
 
 const ROWS: readonly VehicleRow[] = [
   {
@@ -177,8 +270,20 @@ const ROWS: readonly VehicleRow[] = [
     km: [34, 9, 0],
     standsAtPlaceId: 'home-garage',
     cadenceDays: 7,
+    weekShares: COMMUTER,
+    delicateWheels: true,
+    protections: [
+      ...BODY_ZONES.filter((zone) => zone !== 'bonnet').map((zone) =>
+        on(zone, 'coating', '2024-05-18', { lifeDays: 1095 }),
+      ),
+      { zone: 'bonnet', kind: 'bare', appliedMs: null, claimedLifeDays: null, observed: null },
+      on('glass', 'spray-ceramic', '2025-10-20', { lifeDays: 180 }),
+      on('wheels-left', 'coating', '2024-05-18', { lifeDays: 365 }),
+      on('wheels-right', 'coating', '2024-05-18', { lifeDays: 365 }),
+    ],
     keeper: 'The shop',
-    notes: 'Shows every spot. Spotted in December when the last rinse was hard.',
+    notes:
+      'Shows every spot. Bonnet repainted and bare since. Spotted in November when the last rinse was hard.',
   },
   {
     id: 'white-van',
@@ -192,6 +297,7 @@ const ROWS: readonly VehicleRow[] = [
     km: [48, 22, 12],
     standsAtPlaceId: null,
     cadenceDays: 10,
+    weekShares: TRADE,
     keeper: 'The shop',
     notes: 'Carries the kit.',
   },
@@ -207,6 +313,13 @@ const ROWS: readonly VehicleRow[] = [
     km: [28, 12, 12],
     standsAtPlaceId: null,
     cadenceDays: 14,
+    weekShares: COMMUTER,
+    protections: BODY_ZONES.map((zone) =>
+      on(zone, 'wax', '2025-10-25', {
+        lifeDays: 75,
+        seen: [zone === 'roof' ? 'sheeting' : 'flat', '2025-12-29'],
+      }),
+    ),
     keeper: 'Orla Venn',
     notes: 'Wax stripped by three automatic washes in a row; keep it away from strong soap.',
   },
@@ -222,6 +335,7 @@ const ROWS: readonly VehicleRow[] = [
     km: [8, 14, 0],
     standsAtPlaceId: null,
     cadenceDays: 14,
+    protections: BODY_ZONES.map((zone) => on(zone, 'sealant', '2025-11-02', { lifeDays: 120 })),
     keeper: 'Tamsin Roe',
     notes: '',
   },
@@ -237,6 +351,8 @@ const ROWS: readonly VehicleRow[] = [
     km: [52, 6, 18],
     standsAtPlaceId: null,
     cadenceDays: 10,
+    weekShares: TRADE,
+    protections: BODY_ZONES.map((zone) => on(zone, 'sealant', '2025-10-11', { lifeDays: 120 })),
     keeper: 'Jory Pell',
     notes: 'Crosses the bridge each day: magnesium brine underneath.',
   },
@@ -252,6 +368,14 @@ const ROWS: readonly VehicleRow[] = [
     km: [22, 10, 6],
     standsAtPlaceId: 'heated-unit',
     cadenceDays: 14,
+    weekShares: COMMUTER,
+    protections: BODY_ZONES.map((zone) =>
+      on(zone, 'coating', '2023-09-02', {
+        lifeDays: 1095,
+        seen:
+          zone.startsWith('lower') || zone === 'rear' ? ['flat', '2026-01-08'] : ['beading', '2026-01-08'],
+      }),
+    ),
     keeper: 'Mirren Ask',
     notes: 'Stands warm: salt works faster there.',
   },
@@ -349,6 +473,9 @@ const ROWS: readonly VehicleRow[] = [
 
 export const DEMO_VEHICLES: readonly NamedVehicle[] = ROWS.map(
   ({ km: [mainRoadKm, townKm, bridgeKm], ...row }) => ({
+    protections: [],
+    delicateWheels: false,
+    weekShares: EVEN_WEEK,
     ...row,
     driving: { mainRoadKm, townKm, bridgeKm },
   }),

@@ -3,10 +3,22 @@ import { join } from 'node:path';
 import type { VehicleRecord } from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
-import { places, settings, vehicles, washes, weatherHours } from '../db/schema.js';
+import {
+  drives,
+  places,
+  settings,
+  soilLooks,
+  swabs,
+  treatments,
+  vehicles,
+  washes,
+  weatherHours,
+} from '../db/schema.js';
+import { SimulatedAuthority } from '../roads/simulated-authority.js';
 import { SimulatedStation } from '../weather/simulated-station.js';
 import { seasonStartMs } from '../weather/season.js';
 import { demoHistory, demoPlans } from './history.js';
+import { demoDrives, demoLooks, demoSwabs } from './notes.js';
 import { DEMO_CLOCK, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 
 const ROWS_PER_INSERT = 400;
@@ -34,6 +46,17 @@ async function seed(): Promise<void> {
       .map((hour) => ({ atMs: hour.atMs, source: station.name, hour }));
     await db.insert(weatherHours).values(rows);
   }
+  const authority = new SimulatedAuthority(DEMO_SEED, startMs, station);
+  const bulletins = await authority.bulletins(startMs, nowMs);
+  for (let i = 0; i < bulletins.length; i += ROWS_PER_INSERT) {
+    const rows = bulletins
+      .slice(i, i + ROWS_PER_INSERT)
+      .map((treatment, n) => ({ ...treatment, id: `bulletin-${i + n}`, source: authority.name }));
+    await db.insert(treatments).values(rows).onConflictDoNothing();
+  }
+  await db.insert(swabs).values(demoSwabs());
+  await db.insert(drives).values(demoDrives());
+  await db.insert(soilLooks).values(demoLooks(nowMs));
   await db.insert(settings).values({ key: 'timeZone', value: DEMO_ZONE });
   close();
   renameSync(part, file);

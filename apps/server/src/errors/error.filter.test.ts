@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { NotFoundException } from '@nestjs/common';
 import { FieldError } from '@keen/core';
+import { Cancelled } from '../verdicts/cancelled.js';
 import { answerFor } from './error.filter.js';
 
 const withCode = (code: string): Error => Object.assign(new Error('the driver says so'), { code });
@@ -22,6 +23,7 @@ describe('answerFor', () => {
       code: 'out-of-range',
     },
     { error: new NotFoundException(), status: 404, code: 'not-found' },
+    { error: new Cancelled(), status: 499, code: 'cancelled' },
     { error: new Error('anything else'), status: 500, code: 'failed' },
     { error: 'a thrown text', status: 500, code: 'failed' },
   ])('$code with $status', ({ error, status, code }) => {

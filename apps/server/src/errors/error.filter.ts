@@ -81,6 +81,9 @@ export function answerFor(exception: unknown): Answer {
       body: { error: { code: exception.code, field: exception.field, message: exception.message } },
     };
   }
+  if (exception instanceof Error && exception.name === 'Cancelled') {
+    return { status: 499, body: { error: { code: 'cancelled', field: null, message: exception.message } } };
+  }
   const fault = DATABASE_FAULTS.find(({ match }) => match.test(codesOf(exception)));
   if (fault)
     return {

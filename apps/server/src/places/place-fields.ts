@@ -2,8 +2,9 @@ import type { PlaceClimate, PlaceRecord, Shelter } from '@keen/core';
 import { badField } from '../errors/api-error.js';
 import type { ClimateDto, CreatePlaceDto, ShelterDto, UpdatePlaceDto } from './place.dto.js';
 
-function climateOf({ kind, setpointC }: ClimateDto): PlaceClimate {
-  return kind === 'heated' ? { kind, setpointC: setpointC ?? 15 } : { kind };
+function climateOf({ kind, setpointC, relHumidityFraction = null }: ClimateDto): PlaceClimate {
+  if (kind === 'heated') return { kind, setpointC: setpointC ?? 15, relHumidityFraction };
+  return kind === 'unheated' ? { kind, relHumidityFraction } : { kind };
 }
 
 function shelterOf({ kind, horizon, openings }: ShelterDto): Shelter {
@@ -37,6 +38,9 @@ export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
   return {
     notes: '',
     finalRinse: null,
+    tariff: null,
+    queue: null,
+    forbids: [],
     ...dto,
     climate: climateOf(dto.climate),
     shelter: shelterOf(dto.shelter),

@@ -1,8 +1,17 @@
-import { METHODS, PLACE_KINDS, type PlaceKind, TAPS, type Tap } from '@keen/core';
+import {
+  METHOD_IDS,
+  PLACE_KINDS,
+  type PlaceKind,
+  SITE_RULES,
+  type SiteRule,
+  TAPS,
+  type Tap,
+} from '@keen/core';
 import { ApiProperty, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -23,7 +32,6 @@ import {
   type ValidatorConstraintInterface,
 } from 'class-validator';
 
-const METHOD_IDS = METHODS.map(({ id }) => id);
 const WATER_ORIGINS = ['measured', 'estimated', 'default'] as const;
 
 export class ClimateDto {
@@ -33,6 +41,35 @@ export class ClimateDto {
   @Min(-10)
   @Max(35)
   setpointC?: number;
+  /** Read indoors; the model's own where it is not known. */
+  @IsOptional() @IsNumber() @Min(0.05) @Max(1) relHumidityFraction?: number | null;
+}
+
+/** A coin or card meter. */
+export class TariffDto {
+  @IsInt() @Min(0) @Max(1_000_000) startPriceMinor: number;
+  @IsNumber() @Min(0) @Max(36_000) startSeconds: number;
+  @IsInt() @Min(0) @Max(1_000_000) blockPriceMinor: number;
+  @IsNumber() @Min(1) @Max(36_000) blockSeconds: number;
+  @IsBoolean() pausable: boolean;
+}
+
+/** Minutes of waiting by hour of the day. */
+export class QueueDto {
+  @IsArray()
+  @ArrayMinSize(24)
+  @ArrayMaxSize(24)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(240, { each: true })
+  weekdayMinutes: number[];
+  @IsArray()
+  @ArrayMinSize(24)
+  @ArrayMaxSize(24)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(240, { each: true })
+  weekendMinutes: number[];
 }
 
 export class HorizonPointDto {
@@ -133,6 +170,21 @@ export class CreatePlaceDto {
   @ValidateNested({ each: true })
   @Type(() => OfferDto)
   methods: OfferDto[];
+  @ApiProperty({ type: TariffDto, nullable: true, required: false })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => TariffDto)
+  tariff?: TariffDto | null;
+  @ApiProperty({ type: QueueDto, nullable: true, required: false })
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => QueueDto)
+  queue?: QueueDto | null;
+  @ApiProperty({ enum: SITE_RULES, isArray: true, required: false })
+  @IsOptional()
+  @IsArray()
+  @IsIn(SITE_RULES, { each: true })
+  forbids?: SiteRule[];
   @IsNumber() @Min(0) @Max(600) travelMinutes: number;
 }
 

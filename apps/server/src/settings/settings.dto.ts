@@ -1,4 +1,4 @@
-import { HARDNESS_DISPLAY_UNITS, TEMPERATURE_UNITS } from '@keen/core';
+import { DRIVING_SIDES, type DrivingSide, HARDNESS_DISPLAY_UNITS, TEMPERATURE_UNITS } from '@keen/core';
 import { PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import { IsIn, IsObject, IsOptional, IsTimeZone, Matches, ValidateNested } from 'class-validator';
@@ -8,10 +8,17 @@ export class DisplayDto {
   @IsIn(['ms', 'kmh', 'mph']) wind: 'ms' | 'kmh' | 'mph';
   @IsIn(['km', 'mi']) distance: 'km' | 'mi';
   @IsIn(HARDNESS_DISPLAY_UNITS) hardness: (typeof HARDNESS_DISPLAY_UNITS)[number];
+  @IsIn(['L', 'gal']) volume: 'L' | 'gal';
   @Matches(/^[A-Z]{3}$/, { message: 'currency must be three capital letters, such as CAD' }) currency: string;
 }
 
 export class PartialDisplayDto extends PartialType(DisplayDto) {}
+
+/** Schools by question, numbers by id; only what is to change. */
+export class HouseDto {
+  @IsOptional() @IsObject() choices?: Record<string, unknown>;
+  @IsOptional() @IsObject() numbers?: Record<string, unknown>;
+}
 
 /** Only what is to change; limits and prices by their id, checked against their own ranges. */
 export class UpdateSettingsDto {
@@ -19,4 +26,6 @@ export class UpdateSettingsDto {
   @IsOptional() @IsObject() prices?: Record<string, unknown>;
   @IsOptional() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
   @IsOptional() @IsTimeZone() timeZone?: string;
+  @IsOptional() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
+  @IsOptional() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;
 }

@@ -1,9 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
   DEFAULT_DISPLAY,
+  DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
   type DisplaySettings,
+  type DrivingSide,
+  HOUSE_NUMBERS,
+  HOUSE_RULES,
+  type HouseRules,
   LIMITS,
   PRICES,
   type Settings,
@@ -40,6 +45,21 @@ function checkedNumbers(
   );
 }
 
+/** Schools by question, each one that the question knows. @throws 400 naming the field */
+function checkedChoices(given: Record<string, unknown>): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(given).map(([id, value]) => {
+      const field = `house.choices.${id}`;
+      const row = HOUSE_RULES.find((candidate) => candidate.id === id);
+      if (!row) throw badField(field, `${field} is not a field here.`);
+      const options: readonly string[] = row.options.map((option) => option.id);
+      if (typeof value !== 'string' || !options.includes(value))
+        throw badField(field, `${field} must be one of ${options.join(', ')}.`);
+      return [id, value];
+    }),
+  );
+}
+
 @Injectable()
 export class SettingsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -47,10 +67,16 @@ export class SettingsService {
   async read(): Promise<Settings> {
     const rows = await this.db.select().from(settings);
     const stored = new Map(rows.map(({ key, value }) => [key, value]));
+    const house = stored.get('house') as Partial<HouseRules> | undefined;
     return {
       limits: { ...DEFAULT_LIMITS, ...(stored.get('limits') as object | undefined) },
       prices: { ...DEFAULT_PRICES, ...(stored.get('prices') as object | undefined) },
       display: { ...DEFAULT_DISPLAY, ...(stored.get('display') as Partial<DisplaySettings> | undefined) },
+      house: {
+        choices: { ...DEFAULT_HOUSE.choices, ...house?.choices },
+        numbers: { ...DEFAULT_HOUSE.numbers, ...house?.numbers },
+      },
+      drivesOn: (stored.get('drivesOn') as DrivingSide | undefined) ?? 'right',
       timeZone:
         (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
@@ -62,7 +88,15 @@ export class SettingsService {
     const prices = { ...before.prices, ...checkedNumbers('prices', dto.prices ?? {}, PRICES) };
     const display = { ...before.display, ...dto.display };
     const timeZone = dto.timeZone ?? before.timeZone;
-    await this.store({ limits, prices, display, timeZone });
+    const drivesOn = dto.drivesOn ?? before.drivesOn;
+    const house = {
+      choices: { ...before.house.choices, ...checkedChoices(dto.house?.choices ?? {}) },
+      numbers: {
+        ...before.house.numbers,
+        ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
+      },
+    };
+    await this.store({ limits, prices, display, timeZone, drivesOn, house });
     return this.read();
   }
 

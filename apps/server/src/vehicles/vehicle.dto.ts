@@ -1,6 +1,8 @@
 import {
   BODY_CLASSES,
   BODY_MATERIALS,
+  CAR_ZONE_IDS,
+  type CarZone,
   type BodyClass,
   type BodyMaterial,
   PAINT_TONES,
@@ -13,7 +15,12 @@ import {
 import { ApiProperty, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
   IsIn,
+  IsInt,
   IsNotEmpty,
   IsNumber,
   IsObject,
@@ -22,14 +29,40 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 
-/** Kilometres a day. Nobody drives more than 1500 in one. */
+const isGiven = (_: unknown, value: unknown): boolean => value !== null;
+
+/** Kilometres on a usual day. Nobody drives more than 1500 in one. */
 export class DrivingDto {
   @IsNumber() @Min(0) @Max(1500) mainRoadKm: number;
   @IsNumber() @Min(0) @Max(1500) townKm: number;
   @IsNumber() @Min(0) @Max(1500) bridgeKm: number;
+}
+
+export class ObservedDto {
+  @ApiProperty({ enum: WATER_BEHAVIOURS }) @IsIn(WATER_BEHAVIOURS) behaviour: WaterBehaviour;
+  @IsInt() atMs: number;
+}
+
+/** What lies on one zone. */
+export class ZoneProtectionDto {
+  @ApiProperty({ enum: CAR_ZONE_IDS }) @IsIn([...CAR_ZONE_IDS]) zone: CarZone;
+  @ApiProperty({ enum: PROTECTIONS }) @IsIn(PROTECTIONS) kind: Protection;
+  @ApiProperty({ type: Number, nullable: true }) @ValidateIf(isGiven) @IsInt() appliedMs: number | null;
+  @ApiProperty({ type: Number, nullable: true })
+  @ValidateIf(isGiven)
+  @IsNumber()
+  @Min(1)
+  @Max(7300)
+  claimedLifeDays: number | null;
+  @ApiProperty({ type: ObservedDto, nullable: true })
+  @ValidateIf(isGiven)
+  @ValidateNested()
+  @Type(() => ObservedDto)
+  observed: ObservedDto | null;
 }
 
 /** Defaults are filled in when a vehicle is made, not here: a change must touch only what it names. */
@@ -43,7 +76,24 @@ export class CreateVehicleDto {
   @ApiProperty({ enum: BODY_MATERIALS }) @IsIn(BODY_MATERIALS) bodyMaterial: BodyMaterial;
   @ApiProperty({ enum: PROTECTIONS }) @IsIn(PROTECTIONS) protection: Protection;
   @ApiProperty({ enum: WATER_BEHAVIOURS }) @IsIn(WATER_BEHAVIOURS) waterBehaviour: WaterBehaviour;
+  @ApiProperty({ type: [ZoneProtectionDto], required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => ZoneProtectionDto)
+  protections?: ZoneProtectionDto[];
+  @IsOptional() @IsBoolean() delicateWheels?: boolean;
   @IsObject() @ValidateNested() @Type(() => DrivingDto) driving: DrivingDto;
+  /** Usual days' driving by weekday, Monday first. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(7)
+  @ArrayMaxSize(7)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(10, { each: true })
+  weekShares?: number[];
   @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() standsAtPlaceId?: string | null;
   @IsNumber() @Min(1) @Max(365) cadenceDays: number;
 }

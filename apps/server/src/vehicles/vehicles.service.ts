@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { VehicleRecord } from '@keen/core';
+import { EVEN_WEEK, type VehicleRecord, type ZoneProtection } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { seasonStartMs } from '../weather/season.js';
@@ -9,7 +9,15 @@ import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
 import { VehiclesRepository } from './vehicles.repository.js';
 
 /** What is left out of a new vehicle. */
-const BLANK = { colourName: '', keeper: '', notes: '', standsAtPlaceId: null } as const;
+const BLANK = {
+  colourName: '',
+  keeper: '',
+  notes: '',
+  standsAtPlaceId: null,
+  protections: [],
+  delicateWheels: false,
+  weekShares: EVEN_WEEK,
+} as const;
 
 @Injectable()
 export class VehiclesService {
@@ -31,6 +39,7 @@ export class VehiclesService {
 
   async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
     await this.requirePlace(dto.standsAtPlaceId ?? null);
+    this.requireProtections(dto.protections ?? []);
     const record: VehicleRecord = {
       ...BLANK,
       ...dto,
@@ -44,6 +53,7 @@ export class VehiclesService {
   async update(id: string, dto: UpdateVehicleDto): Promise<VehicleRecord> {
     const before = await this.read(id);
     await this.requirePlace(dto.standsAtPlaceId ?? null);
+    this.requireProtections(dto.protections ?? []);
     await this.vehicles.update(id, dto);
     return { ...before, ...dto };
   }
@@ -56,6 +66,23 @@ export class VehiclesService {
   async restore(id: string): Promise<VehicleRecord> {
     if (!(await this.vehicles.setRemoved(id, null))) throw notFound('vehicle', id);
     return this.read(id);
+  }
+
+  /** Nothing is put on tomorrow, and each zone is told once. @throws 400 naming the row's field */
+  private requireProtections(rows: readonly ZoneProtection[]): void {
+    const nowMs = this.clock.now();
+    rows.forEach(({ zone, appliedMs, observed }, i) => {
+      const field = `protections.${i}`;
+      if (appliedMs !== null && appliedMs > nowMs)
+        throw badField(
+          `${field}.appliedMs`,
+          `${field}.appliedMs is in the future; a protection is kept once it is on.`,
+        );
+      if (observed && observed.atMs > nowMs)
+        throw badField(`${field}.observed.atMs`, `${field}.observed.atMs is in the future.`);
+      if (rows.findIndex((other) => other.zone === zone) !== i)
+        throw badField(`${field}.zone`, `${field}.zone: ${zone} is told twice.`);
+    });
   }
 
   private async requirePlace(placeId: string | null): Promise<void> {

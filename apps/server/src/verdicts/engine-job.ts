@@ -1,49 +1,113 @@
-import type { Limits, Place, Prices, Vehicle, WeatherHour } from '@keen/core';
+import type {
+  CadencePart,
+  Drive,
+  DrivingSide,
+  HouseRules,
+  Limits,
+  Place,
+  Prices,
+  SaltReading,
+  SoilSeen,
+  Treatment,
+  Vehicle,
+  WeatherHour,
+} from '@keen/core';
 
 /** Weather as the worker needs it. */
 export interface EngineWeather {
+  /** Changes whenever the weather or what was spread on the roads does. */
   readonly stamp: string;
   readonly observed: readonly WeatherHour[];
   readonly control: readonly WeatherHour[];
   readonly members: readonly (readonly WeatherHour[])[];
 }
 
-/** A vehicle with what has been done to it. */
+/** A vehicle with all that is known to have happened to it. */
 export interface EngineVehicle {
   readonly vehicle: Vehicle;
   readonly knownSinceMs: number;
-  readonly washes: readonly { readonly atMs: number; readonly methodId: string }[];
+  readonly washes: readonly {
+    readonly atMs: number;
+    readonly methodId: string;
+    readonly isSpotted: boolean;
+  }[];
+  readonly drives: readonly Drive[];
+  readonly readings: readonly SaltReading[];
+  readonly looks: readonly (SoilSeen & { readonly estimatedThen: number })[];
 }
 
-interface EngineSetting {
+/** What every question rests on. */
+export interface EngineSetting {
   readonly places: readonly Place[];
   readonly limits: Limits;
-  readonly weather: EngineWeather;
-}
-
-/** The grid of one vehicle. */
-export interface GridJob extends EngineSetting {
-  readonly kind: 'grid';
-  readonly vehicle: Vehicle;
-}
-
-/** What each vehicle needs and when; grids that are known already are not computed again. */
-export interface MorningJob extends EngineSetting {
-  readonly kind: 'morning';
-  readonly vehicles: readonly EngineVehicle[];
   readonly prices: Prices;
+  readonly house: HouseRules;
+  readonly drivesOn: DrivingSide;
   readonly timeZone: string;
+  readonly weather: EngineWeather;
+  /** What was spread on the roads, as told. */
+  readonly treatments: readonly Treatment[];
   readonly nowMs: number;
 }
 
-/** The salt of one vehicle over the season. */
-export interface SaltJob extends EngineSetting {
-  readonly kind: 'salt';
-  readonly vehicle: EngineVehicle;
-  readonly timeZone: string;
+interface OfVehicle extends EngineSetting {
+  readonly car: EngineVehicle;
 }
 
-export type EngineJob = GridJob | MorningJob | SaltJob;
+/** One start at one place by one method. */
+export interface StartQuestion {
+  readonly placeId: string;
+  readonly methodId: string;
+  readonly startMs: number;
+}
+
+/** The grid of one vehicle. */
+export interface GridJob extends OfVehicle {
+  readonly kind: 'grid';
+}
+
+/** What each vehicle needs and when. */
+export interface MorningJob extends EngineSetting {
+  readonly kind: 'morning';
+  readonly cars: readonly EngineVehicle[];
+}
+
+/** The salt of one vehicle over the season. */
+export interface SaltJob extends OfVehicle {
+  readonly kind: 'salt';
+}
+
+/** Soil and protection of one vehicle. */
+export interface ConditionJob extends OfVehicle {
+  readonly kind: 'condition';
+}
+
+/** Every finding for one start, and the films behind it. */
+export interface CellJob extends OfVehicle {
+  readonly kind: 'cell';
+  readonly start: StartQuestion;
+}
+
+/** What would change the answer to one start. */
+export interface FlipsJob extends OfVehicle {
+  readonly kind: 'flips';
+  readonly start: StartQuestion;
+}
+
+/** All ways to wash in one hour. */
+export interface BalanceJob extends OfVehicle {
+  readonly kind: 'balance';
+  readonly atMs: number;
+}
+
+/** Cadences over the season so far. */
+export interface CadenceJob extends OfVehicle {
+  readonly kind: 'cadence';
+  readonly plans: readonly (readonly CadencePart[])[];
+}
+
+export type EngineJob =
+  GridJob | MorningJob | SaltJob | ConditionJob | CellJob | FlipsJob | BalanceJob | CadenceJob;
 
 export interface EngineProgress {
   readonly label: string;

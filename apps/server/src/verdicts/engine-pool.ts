@@ -1,16 +1,24 @@
 import { existsSync } from 'node:fs';
 import { MessageChannel } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { Band, VehicleMorning } from '@keen/core';
+import type { BalanceRow, CadenceOutcome, Flip, VehicleMorning } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
-import type { SaltAnswer } from './engine.js';
+import { Cancelled } from './cancelled.js';
+import type { ConditionAnswer } from './condition-answer.js';
+import type { CellAnswer, GridAnswer } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
+import type { SaltAnswer } from './salt-answer.js';
 
 interface Results {
-  grid: Band[];
+  grid: GridAnswer;
   morning: VehicleMorning[];
   salt: SaltAnswer;
+  condition: ConditionAnswer;
+  cell: CellAnswer;
+  flips: Flip[];
+  balance: BalanceRow[];
+  cadence: CadenceOutcome[];
 }
 
 /** A thread cannot load TypeScript, so a run from source uses what was built. */
@@ -21,31 +29,55 @@ function workerFile(): string {
     : new URL('../../dist/verdicts/engine.worker.js', import.meta.url).href;
 }
 
-/** The grids of a shop fit well within this; without a bound the thread would rather grow than tidy up. */
-const MEMORY = { maxOldGenerationSizeMb: 160, maxYoungGenerationSizeMb: 12 };
+/** Long work, whose bands are worth keeping: one thread, so that they stay at hand. */
+const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'morning', 'balance']);
+/** Without a bound a thread would rather grow than tidy up. */
+const LONG_MEMORY = { maxOldGenerationSizeMb: 160, maxYoungGenerationSizeMb: 16 };
+const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 8 };
 
-/** The engine in a thread of its own; one thread, so that what it has computed stays at hand. */
+const wasCancelled = (error: unknown): boolean => error instanceof Error && error.name === 'Cancelled';
+
+/** The engine in two threads: one for grids, and one that answers quick questions meanwhile. */
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<EngineProgress>();
-  private readonly pool = new Piscina({
+  private readonly long = new Piscina({
     filename: workerFile(),
     minThreads: 0,
     maxThreads: 1,
-    resourceLimits: MEMORY,
+    idleTimeout: 600_000,
+    resourceLimits: LONG_MEMORY,
+  });
+  private readonly quick = new Piscina({
+    filename: workerFile(),
+    minThreads: 0,
+    maxThreads: 1,
+    idleTimeout: 20_000,
+    resourceLimits: QUICK_MEMORY,
   });
 
-  async run<K extends EngineJob['kind']>(job: Extract<EngineJob, { kind: K }>): Promise<Results[K]> {
+  /** @throws Cancelled once the signal says that nobody waits any more */
+  async run<K extends EngineJob['kind']>(
+    job: Extract<EngineJob, { kind: K }>,
+    signal?: AbortSignal,
+  ): Promise<Results[K]> {
     const { port1, port2 } = new MessageChannel();
     port1.on('message', (progress: EngineProgress) => this.progress.next(progress));
+    const stop = new Int32Array(new SharedArrayBuffer(4));
+    const onAbort = (): void => void Atomics.store(stop, 0, 1);
+    signal?.addEventListener('abort', onAbort);
     try {
-      return (await this.pool.run({ job, port: port2 }, { transferList: [port2] })) as Results[K];
+      const pool = LONG.has(job.kind) ? this.long : this.quick;
+      return (await pool.run({ job, port: port2, stop }, { transferList: [port2] })) as Results[K];
+    } catch (error) {
+      throw wasCancelled(error) ? new Cancelled() : error;
     } finally {
+      signal?.removeEventListener('abort', onAbort);
       port1.close();
     }
   }
 
   async onModuleDestroy(): Promise<void> {
-    await this.pool.destroy();
+    await Promise.all([this.long.destroy(), this.quick.destroy()]);
   }
 }

@@ -1,24 +1,37 @@
+import { createHash } from 'node:crypto';
 import {
-  activeHoursSaved,
+  balance,
+  type BalanceRow,
   type Band,
-  carLife,
-  type CompiledHour,
-  compileLife,
-  hoursOfDay,
+  type CadenceOutcome,
+  cellDetail,
+  type CellDetail,
+  type CellRequest,
+  type FilmInput,
+  filmInputFor,
+  type Flip,
+  flipsOf,
+  type GridRequest,
   likelyTreatments,
-  methodOf,
-  METHODS,
+  memberAsker,
   MS_PER_HOUR,
-  type Place,
+  NightAir,
+  type Panel,
+  panelsOf,
+  PlaceCalendar,
   type PlaceSite,
   placeSites,
+  PlaceWeather,
+  RoadAhead,
   ROAD_CLASSES,
   type RoadClass,
   type RoadHour,
   roadHours,
-  runLedger,
-  type SaltWash,
+  type RoadState,
+  seasonCadence,
+  shopMethod,
   type Surroundings,
+  surroundings,
   type VehicleMorning,
   vehicleMorning,
   verdictGrid,
@@ -26,160 +39,273 @@ import {
   type WeatherSpan,
   type Window,
   windChill,
-  type ZoneSalt,
 } from '@keen/core';
-import type { EngineProgress, EngineVehicle, GridJob, MorningJob, SaltJob } from './engine-job.js';
+import { carState, type CarState } from './car-state.js';
+import { conditionAnswer, type ConditionAnswer } from './condition-answer.js';
+import type {
+  BalanceJob,
+  CadenceJob,
+  CellJob,
+  EngineProgress,
+  EngineSetting,
+  EngineVehicle,
+  FlipsJob,
+  GridJob,
+  MorningJob,
+  SaltJob,
+} from './engine-job.js';
+import { saltAnswer, type SaltAnswer } from './salt-answer.js';
 
 /** A week of starts; the forecast reaches beyond it so that long washes and nights are covered. */
 export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
-const KEPT_GRIDS = 24;
+const KEPT_BANDS = 700;
+const KEPT_CARS = 16;
 /** Enough starts of each vehicle to find one that is free; more only cost memory. */
 const MOST_WINDOWS = 80;
 
 type Report = (progress: EngineProgress) => void;
-type Weather = GridJob['weather'];
+type OfCar = EngineSetting & { readonly car: EngineVehicle };
 
-/** One day of the season on one car. */
-export interface SaltDay {
-  readonly atMs: number;
-  readonly activeHours: number;
-  readonly zones: readonly ZoneSalt[];
+/** The main road and the salt clock of a car, hour by hour, for the ribbon. */
+export interface RibbonHour {
+  readonly road: RoadState;
+  /** Active hours that an hour counts on a caked underbody, in the street where it stands. */
+  readonly pace: number;
 }
 
-export interface SaltAnswer {
-  readonly days: readonly SaltDay[];
-  readonly now: { readonly activeHours: number; readonly zones: readonly ZoneSalt[] };
-  /** What a wash now would save over the forecast, by method. */
-  readonly savedNow: readonly { readonly methodId: string; readonly activeHours: number }[];
-  /** What the last wash has saved so far; null where there was none. */
-  readonly savedByLast: { readonly atMs: number; readonly activeHours: number } | null;
-  readonly forecastHours: number;
-  /** Active hours over the forecast where it stands now, in the street, and in a heated place at 14 °C. */
-  readonly parked: { readonly here: number; readonly street: number; readonly heated: number };
+export interface GridAnswer {
+  readonly bands: readonly Band[];
+  readonly hours: readonly RibbonHour[];
 }
 
-const HEATED_EXAMPLE = { climate: { kind: 'heated', setpointC: 14 } } as const;
+/** One start laid open, with the film of each panel, from which the lab begins. */
+export interface CellAnswer extends CellDetail {
+  readonly films: readonly { readonly panel: Panel['id']; readonly input: FilmInput }[];
+}
 
-/** The computation behind the verdicts: lives in the worker and keeps the grids that it has made. */
+/** What is made from a key once and kept, the oldest given up first. */
+class Kept<V> {
+  private readonly values = new Map<string, V>();
+
+  constructor(private readonly most: number) {}
+
+  get(key: string): V | undefined {
+    return this.values.get(key);
+  }
+
+  set(key: string, value: V): void {
+    this.values.delete(key);
+    this.values.set(key, value);
+    const [oldest] = this.values.keys();
+    if (this.values.size > this.most && oldest !== undefined) this.values.delete(oldest);
+  }
+
+  once(key: string, make: () => V): V {
+    const known = this.values.get(key);
+    if (known !== undefined) return known;
+    const made = make();
+    this.set(key, made);
+    return made;
+  }
+}
+
+const hash = (...parts: readonly unknown[]): string =>
+  createHash('sha256').update(JSON.stringify(parts)).digest('base64');
+
+/** The computation behind the verdicts: lives in the worker and keeps what it has made. */
 export class Engine {
-  private readonly grids = new Map<string, Band[]>();
-  private sites: { readonly key: string; readonly value: PlaceSite[] } | null = null;
-  private surroundings: { readonly key: string; readonly value: Surroundings } | null = null;
+  private readonly bands = new Kept<Band>(KEPT_BANDS);
+  private readonly cars = new Kept<CarState>(KEPT_CARS);
+  private readonly sites = new Kept<PlaceSite>(10);
+  private readonly arounds = new Kept<Surroundings>(1);
 
-  grid(
-    job: Pick<GridJob, 'vehicle' | 'places' | 'limits' | 'weather'>,
-    onProgress?: (share: number) => void,
-  ): Band[] {
-    const { vehicle, places, limits, weather } = job;
-    const key = JSON.stringify([vehicle, places, limits, weather.stamp]);
-    const known = this.grids.get(key);
-    if (known) return known;
-    const fromMs = weather.control[0]?.atMs ?? 0;
-    const bands = verdictGrid(
-      { vehicle, limits, sites: this.sitesOf(job), fromMs, hourCount: GRID_HOURS },
-      onProgress,
-    );
-    this.keep(key, bands);
-    return bands;
-  }
-
-  /** Places under the forecast, once for all cars. */
-  private sitesOf({ places, weather }: Pick<GridJob, 'places' | 'weather'>): PlaceSite[] {
-    const key = JSON.stringify([places, weather.stamp]);
-    if (this.sites?.key === key) return this.sites.value;
-    const control = spanOf(weather, weather.control);
-    const members = weather.members.map((member) => spanOf(weather, member));
-    const value = placeSites(places, { control, members });
-    this.sites = { key, value };
-    return value;
-  }
-
-  private keep(key: string, bands: Band[]): void {
-    this.grids.set(key, bands);
-    const [oldest] = this.grids.keys();
-    if (this.grids.size > KEPT_GRIDS && oldest !== undefined) this.grids.delete(oldest);
-  }
-
-  /** What each vehicle needs; reports vehicle by vehicle. */
-  morning(job: MorningJob, report: Report): VehicleMorning[] {
+  /** A week for one car, every start asked of every member. */
+  grid(job: Pick<GridJob, keyof OfCar>, onProgress?: (share: number) => void): GridAnswer {
+    const request = this.request(job, true);
+    const state = this.stateOf(job);
+    const bands = this.bandsOf(job, request, onProgress);
     const around = this.around(job);
-    const seasonHours = job.weather.observed.length;
+    const from = job.weather.observed.length;
+    const hours = Array.from({ length: GRID_HOURS }, (_, i): RibbonHour => ({
+      road: around.roads[from + i]?.main?.state ?? 'dry',
+      pace: Math.max(...(state.ahead[i]?.pace ?? [0])),
+    }));
+    return { bands, hours };
+  }
+
+  private bandsOf(job: OfCar, request: GridRequest, onProgress?: (share: number) => void): Band[] {
+    const { stamp } = job.weather;
+    return verdictGrid(request, {
+      onProgress,
+      known: (key) => this.bands.get(hash(stamp, key)),
+      keep: (key, band) => this.bands.set(hash(stamp, key), band),
+    });
+  }
+
+  private stateOf(job: OfCar): CarState {
+    const { car, house, drivesOn, places, weather, timeZone } = job;
+    const standsAt = places.find(({ id }) => id === car.vehicle.standsAtPlaceId) ?? null;
+    const hour = Math.floor(job.nowMs / MS_PER_HOUR);
+    const key = hash(car, house, drivesOn, standsAt?.climate, weather.stamp, timeZone, hour);
+    return this.cars.once(key, () => carState(car, job, this.around(job)));
+  }
+
+  private request(job: OfCar, withMembers: boolean): GridRequest {
+    const { car, limits, house, weather, places } = job;
+    const control = spanOf(weather, weather.control);
+    const standsAt = places.find(({ id }) => id === car.vehicle.standsAtPlaceId) ?? null;
+    return {
+      vehicle: car.vehicle,
+      limits,
+      house,
+      soil: this.stateOf(job).soilByGroup,
+      night: new NightAir(standsAt, control),
+      sites: this.sitesOf(job),
+      fromMs: weather.control[0]?.atMs ?? 0,
+      hourCount: GRID_HOURS,
+      withMembers,
+    };
+  }
+
+  /** Places under the forecast, once for all cars; a place that was not touched is kept. */
+  private sitesOf(job: EngineSetting): PlaceSite[] {
+    const { places, weather } = job;
+    return places.map((place) =>
+      this.sites.once(hash(place, weather.stamp), () => {
+        const control = spanOf(weather, weather.control);
+        const members = weather.members.map((member) => spanOf(weather, member));
+        const [site] = placeSites([place], { control, members, roadAhead: this.roadAhead(job) });
+        if (!site) throw new Error('a place without a site');
+        return site;
+      }),
+    );
+  }
+
+  private roadAhead(job: EngineSetting): RoadAhead {
+    const from = job.weather.observed.length;
+    return new RoadAhead(
+      this.around(job)
+        .roads.slice(from)
+        .flatMap(({ main }) => main ?? []),
+    );
+  }
+
+  /** What each vehicle needs; reports vehicle by vehicle. Members are asked of the starts that would be shown. */
+  morning(job: MorningJob, report: Report): VehicleMorning[] {
     const windChillC = job.weather.control.map(outdoorWindChillC);
-    return job.vehicles.map((entry, i) => {
-      const total = job.vehicles.length;
-      const bands = this.grid({ ...job, vehicle: entry.vehicle }, (share) => {
-        report({ label: entry.vehicle.id, share: (i + share) / total });
-      });
-      const life = lifeOf(entry, job.places, around);
-      const ledger = runLedger(life.slice(0, seasonHours), washesOf(entry));
-      report({ label: entry.vehicle.id, share: (i + 1) / total });
+    const total = job.cars.length;
+    return job.cars.map((car, i) => {
+      const label = car.vehicle.id;
+      const ofCar = { ...job, car };
+      const request = this.request(ofCar, false);
+      const bands = this.bandsOf(ofCar, request, (share) => report({ label, share: (i + share) / total }));
+      const state = this.stateOf(ofCar);
       const morning = vehicleMorning({
         ...job,
-        vehicle: entry.vehicle,
+        vehicle: car.vehicle,
         bands,
-        ledger,
-        ahead: life.slice(seasonHours),
+        soil: state.soilByGroup,
+        ledger: state.ledger,
+        ahead: state.ahead,
+        askMembers: job.weather.members.length > 0 ? memberAsker(request) : undefined,
         windChillC,
-        lastWashMs: lastWashMs(entry),
-        knownSinceMs: entry.knownSinceMs,
+        history: {
+          lastWashMs: state.lastWashMs,
+          lastContactMs: state.lastContactMs,
+          knownSinceMs: car.knownSinceMs,
+        },
       });
+      report({ label, share: (i + 1) / total });
       return { ...morning, windows: fewest(morning.windows) };
     });
   }
 
-  /** The season's salt on one car, what washing saves, and what parking warm costs. */
   salt(job: SaltJob): SaltAnswer {
-    const around = this.around(job);
-    const seasonHours = job.weather.observed.length;
-    const life = lifeOf(job.vehicle, job.places, around);
-    const past = life.slice(0, seasonHours);
-    const ahead = life.slice(seasonHours);
-    const days: SaltDay[] = [];
-    const now = runLedger(past, washesOf(job.vehicle), (ledger, hour) => {
-      if ((hour.atMs / MS_PER_HOUR) % 24 === 5)
-        days.push({ atMs: hour.atMs, activeHours: ledger.activeHours, zones: ledger.zones() });
+    return saltAnswer(job, this.stateOf(job), this.around(job));
+  }
+
+  condition(job: OfCar): ConditionAnswer {
+    return conditionAnswer(job, this.stateOf(job));
+  }
+
+  private cellRequest(job: OfCar & Pick<CellJob, 'start'>): CellRequest {
+    const { sites: _sites, ...around } = this.request(job, false);
+    const place = job.places.find(({ id }) => id === job.start.placeId);
+    if (!place) throw new Error(`no place ${job.start.placeId}`);
+    const control = spanOf(job.weather, job.weather.control);
+    return { ...around, place, methodId: job.start.methodId, control, roadAhead: this.roadAhead(job) };
+  }
+
+  /** Everything about one start. */
+  cell(job: CellJob): CellAnswer {
+    const request = this.cellRequest(job);
+    const { startMs, methodId } = job.start;
+    const site = new PlaceWeather(new PlaceCalendar(request.place), request.control).siteHour(startMs);
+    const method = shopMethod(methodId, job.house, job.car.vehicle);
+    const washCase = { vehicle: job.car.vehicle, place: request.place, method };
+    const films = site
+      ? panelsOf(job.car.vehicle.bodyClass).map((panel) => ({
+          panel: panel.id,
+          input: filmInputFor(washCase, panel, site),
+        }))
+      : [];
+    return { ...cellDetail(request, startMs), films };
+  }
+
+  /** What would change the answer to one start. */
+  flips(job: FlipsJob): Flip[] {
+    return flipsOf(this.cellRequest(job), job.start.startMs);
+  }
+
+  /** All ways to wash in one hour, side by side. */
+  balance(job: BalanceJob, onProgress: (share: number) => void): BalanceRow[] {
+    const { bands } = this.grid(job, onProgress);
+    const state = this.stateOf(job);
+    return balance({
+      ...job,
+      vehicle: job.car.vehicle,
+      bands,
+      soil: state.soilByGroup,
+      ledger: state.ledger,
+      ahead: state.ahead,
     });
-    const parked = (standsAt: Pick<Place, 'climate'> | null): number => {
-      const elsewhere = compileLife(
-        carLife({ driving: job.vehicle.vehicle.driving, standsAt }, around),
-      ).slice(seasonHours);
-      return clockOver(now, elsewhere);
-    };
-    return {
-      days,
-      now: { activeHours: now.activeHours, zones: now.zones() },
-      savedNow: METHODS.map(({ id, removes }) => ({
-        methodId: id,
-        activeHours: activeHoursSaved(now, ahead, removes)[0] ?? 0,
-      })),
-      savedByLast: savedByLast(job.vehicle, past, now.activeHours),
-      forecastHours: ahead.length,
-      parked: { here: clockOver(now, ahead), street: parked(null), heated: parked(HEATED_EXAMPLE) },
-    };
+  }
+
+  /** What cadences would have cost and saved this season so far; the first is what was logged. */
+  cadence(job: CadenceJob): CadenceOutcome[] {
+    const state = this.stateOf(job);
+    return job.plans.map((parts) =>
+      seasonCadence(parts, {
+        life: state.past,
+        methods: state.methods,
+        places: job.places,
+        prices: job.prices,
+      }),
+    );
   }
 
   /** Roads and clock over the season and the forecast, once for all cars. */
-  private around({
-    weather,
-    places,
-    timeZone,
-  }: Pick<MorningJob, 'weather' | 'places' | 'timeZone'>): Surroundings {
+  private around({ weather, places, timeZone, treatments }: EngineSetting): Surroundings {
     const [at] = places;
-    const key = `${weather.stamp} ${timeZone} ${at?.latitudeDeg ?? 0} ${at?.longitudeDeg ?? 0}`;
-    if (this.surroundings?.key === key) return this.surroundings.value;
-    const hours = [...weather.observed, ...weather.control];
-    const point = at ?? { latitudeDeg: 46.5, longitudeDeg: -84.3 };
-    const road = (roadClass: RoadClass): RoadHour[] =>
-      roadHours(hours, { roadClass, at: point, treatments: likelyTreatments(hours, roadClass) });
-    const roads = Object.fromEntries(ROAD_CLASSES.map((roadClass) => [roadClass, road(roadClass)])) as Record<
-      RoadClass,
-      RoadHour[]
-    >;
-    const value = { hours, roads, hourOfDay: hoursOfDay(hours, timeZone) };
-    this.surroundings = { key, value };
-    return value;
+    const key = hash(weather.stamp, timeZone, at?.latitudeDeg, at?.longitudeDeg);
+    return this.arounds.once(key, () => {
+      const hours = [...weather.observed, ...weather.control];
+      const point = at ?? { latitudeDeg: 46.5, longitudeDeg: -84.3 };
+      const nowMs = weather.control[0]?.atMs ?? Infinity;
+      const road = (roadClass: RoadClass): RoadHour[] => {
+        const told = treatments.filter((treatment) => treatment.roadClass === roadClass);
+        const likely = likelyTreatments(hours, roadClass);
+        // Bulletins speak for the past, the estimate for what is to come; without bulletins it speaks for both.
+        const spread = told.length > 0 ? [...told, ...likely.filter(({ atMs }) => atMs >= nowMs)] : likely;
+        return roadHours(hours, { roadClass, at: point, treatments: spread });
+      };
+      const roads = Object.fromEntries(
+        ROAD_CLASSES.map((roadClass) => [roadClass, road(roadClass)]),
+      ) as Record<RoadClass, RoadHour[]>;
+      return surroundings(hours, roads, timeZone);
+    });
   }
 }
 
@@ -195,7 +321,10 @@ function fewest(windows: readonly Window[]): Window[] {
 }
 
 /** The recent past and one course of the future as one span; missing hours between are null. */
-export function spanOf(weather: Pick<Weather, 'observed'>, ahead: readonly WeatherHour[]): WeatherSpan {
+export function spanOf(
+  weather: { readonly observed: readonly WeatherHour[] },
+  ahead: readonly WeatherHour[],
+): WeatherSpan {
   const known = [...weather.observed.slice(-LOOK_BACK_HOURS), ...ahead];
   const fromMs = known[0]?.atMs ?? 0;
   const lastMs = known.at(-1)?.atMs ?? fromMs - MS_PER_HOUR;
@@ -209,35 +338,3 @@ export function spanOf(weather: Pick<Weather, 'observed'>, ahead: readonly Weath
 
 const outdoorWindChillC = (hour: WeatherHour): number | null =>
   windChill({ airTempC: hour.airTempC, windKmh: hour.windMetresPerSecond * 3.6 }).windChillC;
-
-const washesOf = ({ washes }: EngineVehicle): SaltWash[] =>
-  washes.map(({ atMs, methodId }) => ({ atMs, removes: methodOf(methodId).removes }));
-
-const lastWashMs = ({ washes }: EngineVehicle): number | null =>
-  washes.length > 0 ? Math.max(...washes.map(({ atMs }) => atMs)) : null;
-
-function lifeOf({ vehicle }: EngineVehicle, places: readonly Place[], around: Surroundings): CompiledHour[] {
-  const standsAt = places.find(({ id }) => id === vehicle.standsAtPlaceId) ?? null;
-  return compileLife(carLife({ driving: vehicle.driving, standsAt }, around));
-}
-
-/** Active hours that pass over the hours without a wash. */
-function clockOver(now: ReturnType<typeof runLedger>, hours: readonly CompiledHour[]): number {
-  const nothing = activeHoursSaved(now, hours, { upper: 1, lower: 1, under: 1 })[0] ?? 0;
-  const washed = runLedger(hours, []).activeHours;
-  return nothing + washed;
-}
-
-function savedByLast(
-  entry: EngineVehicle,
-  past: readonly CompiledHour[],
-  activeHours: number,
-): SaltAnswer['savedByLast'] {
-  const atMs = lastWashMs(entry);
-  if (atMs === null) return null;
-  const without = runLedger(
-    past,
-    washesOf({ ...entry, washes: entry.washes.filter((wash) => wash.atMs !== atMs) }),
-  );
-  return { atMs, activeHours: without.activeHours - activeHours };
-}

@@ -1,20 +1,42 @@
 import type { MessagePort } from 'node:worker_threads';
+import { Cancelled } from './cancelled.js';
 import { Engine } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
 
 const engine = new Engine();
 
-/** Runs one job in the worker thread; progress goes out on the port while it runs. */
-export default function run({ job, port }: { job: EngineJob; port: MessagePort }): unknown {
-  const report = (progress: EngineProgress): void => port.postMessage(progress);
+interface Order {
+  readonly job: EngineJob;
+  readonly port: MessagePort;
+  /** Set to 1 when nobody waits for the answer any more. */
+  readonly stop: Int32Array;
+}
+
+/** Runs one job in the worker thread; progress goes out on the port while it runs, and it stops between bands when told. */
+export default function run({ job, port, stop }: Order): unknown {
+  const report = (progress: EngineProgress): void => {
+    if (Atomics.load(stop, 0) === 1) throw new Cancelled();
+    port.postMessage(progress);
+  };
   try {
+    if (Atomics.load(stop, 0) === 1) throw new Cancelled();
     switch (job.kind) {
       case 'grid':
-        return engine.grid(job, (share) => report({ label: job.vehicle.id, share }));
+        return engine.grid(job, (share) => report({ label: job.car.vehicle.id, share }));
       case 'morning':
         return engine.morning(job, report);
       case 'salt':
         return engine.salt(job);
+      case 'condition':
+        return engine.condition(job);
+      case 'cell':
+        return engine.cell(job);
+      case 'flips':
+        return engine.flips(job);
+      case 'balance':
+        return engine.balance(job, (share) => report({ label: job.car.vehicle.id, share }));
+      case 'cadence':
+        return engine.cadence(job);
     }
   } finally {
     port.close();

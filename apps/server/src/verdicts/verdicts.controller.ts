@@ -1,19 +1,25 @@
-import { Controller, Get, type MessageEvent, Param, Query, Sse } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  type MessageEvent,
+  Param,
+  Post,
+  Query,
+  Req,
+  Sse,
+} from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { type CellDetail, METHODS } from '@keen/core';
-import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsNotEmpty, IsString } from 'class-validator';
+import type { CadenceOutcome, Flip } from '@keen/core';
+import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
-import type { SaltAnswer } from './engine.js';
+import type { CellAnswer } from './engine.js';
 import { EnginePool } from './engine-pool.js';
-import { type MorningView, VerdictsService, type WindowsView } from './verdicts.service.js';
-
-export class CellQueryDto {
-  @IsString() @IsNotEmpty() vehicleId: string;
-  @IsString() @IsNotEmpty() placeId: string;
-  @IsIn(METHODS.map(({ id }) => id)) methodId: string;
-  @Type(() => Number) @IsInt() startMs: number;
-}
+import type { SaltAnswer } from './salt-answer.js';
+import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './verdict.dto.js';
+import { type BalanceView, type MorningView, VerdictsService, type WindowsView } from './verdicts.service.js';
+import { whenGone } from './when-gone.js';
 
 @ApiTags('verdicts')
 @Controller('verdicts')
@@ -25,26 +31,61 @@ export class VerdictsController {
 
   /** The morning's answer for every vehicle. */
   @Get('morning')
-  morning(): Promise<MorningView> {
-    return this.verdicts.morning();
+  morning(@Req() request: Request): Promise<MorningView> {
+    return this.verdicts.morning(whenGone(request));
   }
 
   /** A week of verdicts for one vehicle at every place by every method. */
   @Get('windows/:vehicleId')
-  windows(@Param('vehicleId') vehicleId: string): Promise<WindowsView> {
-    return this.verdicts.windows(vehicleId);
+  windows(@Param('vehicleId') vehicleId: string, @Req() request: Request): Promise<WindowsView> {
+    return this.verdicts.windows(vehicleId, whenGone(request));
   }
 
-  /** All findings for one start. */
+  /** All findings for one start, and the films behind them. */
   @Get('cell')
-  cell(@Query() query: CellQueryDto): Promise<CellDetail> {
+  cell(@Query() query: CellQueryDto): Promise<CellAnswer> {
     return this.verdicts.cell(query);
+  }
+
+  /** The nearest change of each input that would change the answer to one start. */
+  @Get('flips')
+  flips(@Query() query: CellQueryDto): Promise<Flip[]> {
+    return this.verdicts.flips(query);
+  }
+
+  /** All ways to wash one vehicle in one hour. */
+  @Get('balance/:vehicleId')
+  balance(
+    @Param('vehicleId') vehicleId: string,
+    @Query() { atMs }: BalanceQueryDto,
+    @Req() request: Request,
+  ): Promise<BalanceView> {
+    return this.verdicts.balance(vehicleId, atMs, whenGone(request));
+  }
+
+  /** What each of some cadences would have cost and saved this season so far. */
+  @Post('cadence/:vehicleId')
+  @HttpCode(200)
+  cadence(
+    @Param('vehicleId') vehicleId: string,
+    @Body() { plans }: CadencePlansDto,
+  ): Promise<CadenceOutcome[]> {
+    return this.verdicts.cadence(
+      vehicleId,
+      plans.map(({ parts }) => parts),
+    );
   }
 
   /** The season's salt on one vehicle. */
   @Get('salt/:vehicleId')
   salt(@Param('vehicleId') vehicleId: string): Promise<SaltAnswer> {
     return this.verdicts.salt(vehicleId);
+  }
+
+  /** Soil and protection of one vehicle, zone by zone. */
+  @Get('condition/:vehicleId')
+  condition(@Param('vehicleId') vehicleId: string): ReturnType<VerdictsService['condition']> {
+    return this.verdicts.condition(vehicleId);
   }
 
   /** How far the engine has come, as server-sent events of {label, share}. */

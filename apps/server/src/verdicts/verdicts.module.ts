@@ -1,6 +1,10 @@
 import { Module } from '@nestjs/common';
 import { PlacesModule } from '../places/places.module.js';
+import { DrivesModule } from '../drives/drives.module.js';
+import { RoadsModule } from '../roads/roads.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
+import { SoilLogModule } from '../soil/soil-log.module.js';
+import { SwabsModule } from '../swabs/swabs.module.js';
 import { VehiclesModule } from '../vehicles/vehicles.module.js';
 import { WashLogModule } from '../washes/wash-log.module.js';
 import { WeatherModule } from '../weather/weather.module.js';
@@ -9,7 +13,17 @@ import { VerdictsController } from './verdicts.controller.js';
 import { VerdictsService } from './verdicts.service.js';
 
 @Module({
-  imports: [VehiclesModule, PlacesModule, WeatherModule, SettingsModule, WashLogModule],
+  imports: [
+    VehiclesModule,
+    PlacesModule,
+    WeatherModule,
+    RoadsModule,
+    SettingsModule,
+    WashLogModule,
+    DrivesModule,
+    SwabsModule,
+    SoilLogModule,
+  ],
   controllers: [VerdictsController],
   providers: [VerdictsService, EnginePool],
   exports: [VerdictsService],

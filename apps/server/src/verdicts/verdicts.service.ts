@@ -1,36 +1,41 @@
 import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
+  type BalanceRow,
   type Band,
   busyOf,
-  type CellDetail,
-  cellDetail,
+  type CadenceOutcome,
+  type CadencePart,
   daylight,
+  type Flip,
   morningAnswer,
   MS_PER_HOUR,
   type PlaceRecord,
+  startOfHourMs,
   type VehicleAnswer,
   type VehicleRecord,
   type WashRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { DrivesRepository } from '../drives/drives.repository.js';
 import { badField } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
+import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { SoilLooksRepository } from '../soil/soil-looks.repository.js';
+import { SwabsRepository } from '../swabs/swabs.repository.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { WashesRepository } from '../washes/washes.repository.js';
 import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
-import { GRID_HOURS, type SaltAnswer, spanOf } from './engine.js';
-import type { EngineVehicle, EngineWeather } from './engine-job.js';
+import type { ConditionAnswer } from './condition-answer.js';
+import { type CellAnswer, GRID_HOURS, type RibbonHour } from './engine.js';
+import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
+import type { SaltAnswer } from './salt-answer.js';
+import { SharedAnswers } from './shared-answers.js';
 
-const KEPT_ANSWERS = 30;
-
-export interface CellQuery {
+export interface CellQuery extends StartQuestion {
   readonly vehicleId: string;
-  readonly placeId: string;
-  readonly methodId: string;
-  readonly startMs: number;
 }
 
 export interface MorningView {
@@ -53,115 +58,121 @@ export interface WindowsView {
   readonly issuedMs: number;
   readonly source: string;
   readonly bands: readonly Band[];
+  readonly hours: readonly RibbonHour[];
   readonly days: readonly DayLight[];
 }
 
-const engineWeather = ({ stamp, observed, control, members }: WeatherBundle): EngineWeather => ({
-  stamp,
-  observed,
-  control,
-  members,
-});
+export interface BalanceView {
+  readonly vehicleId: string;
+  readonly atMs: number;
+  readonly source: string;
+  readonly issuedMs: number;
+  readonly rows: readonly BalanceRow[];
+}
 
-const engineVehicle = (vehicle: VehicleRecord, washes: readonly WashRecord[]): EngineVehicle => {
-  const {
-    name: _name,
-    colourName: _colour,
-    keeper: _keeper,
-    notes: _notes,
-    knownSinceMs,
-    ...engine
-  } = vehicle;
-  const done = washes.filter((wash) => wash.vehicleId === vehicle.id && wash.status === 'done');
-  return {
-    vehicle: engine,
-    knownSinceMs,
-    washes: done.map(({ startMs, minutes, methodId }) => ({ atMs: startMs + minutes * 60_000, methodId })),
-  };
-};
-
-const enginePlace = ({
+/** Notes and names are for people; the engine's answers do not depend on them. */
+const enginePlace = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
+const engineFacts = ({
   name: _name,
+  colourName: _colour,
+  keeper: _keeper,
   notes: _notes,
-  ...place
-}: PlaceRecord): Omit<PlaceRecord, 'name' | 'notes'> => place;
+  knownSinceMs: _since,
+  ...vehicle
+}: VehicleRecord) => vehicle;
+
+/** All that was ever noted about vehicles, read at once. */
+interface Notes {
+  readonly washes: readonly WashRecord[];
+  readonly drives: Awaited<ReturnType<DrivesRepository['list']>>;
+  readonly swabs: Awaited<ReturnType<SwabsRepository['list']>>;
+  readonly looks: Awaited<ReturnType<SoilLooksRepository['list']>>;
+}
+
+function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicle {
+  const own = <T extends { vehicleId: string }>(rows: readonly T[]): T[] =>
+    rows.filter(({ vehicleId }) => vehicleId === record.id);
+  return {
+    vehicle: engineFacts(record),
+    knownSinceMs: record.knownSinceMs,
+    washes: own(notes.washes)
+      .filter(({ status }) => status === 'done')
+      .map(({ startMs, minutes, methodId, found }) => ({
+        atMs: startMs + minutes * 60_000,
+        methodId,
+        isSpotted: found !== null && found.spots !== 'none',
+      })),
+    drives: own(notes.drives).map(({ hourMs, roadClass, km, meanKmh }) => ({
+      hourMs,
+      roadClass,
+      km,
+      meanKmh,
+    })),
+    readings: own(notes.swabs).map(({ atMs, zone, gramsPerM2 }) => ({ atMs, zone, gramsPerM2 })),
+    looks: own(notes.looks).map(({ atMs, zone, kind, grade, estimatedThen }) => ({
+      atMs,
+      zone,
+      kind,
+      grade,
+      estimatedThen,
+    })),
+  };
+}
+
+type Setting = EngineSetting & Pick<WeatherBundle, 'source' | 'issuedMs'>;
 
 @Injectable()
 export class VerdictsService {
-  private readonly answers = new Map<string, Promise<unknown>>();
+  private readonly answers = new SharedAnswers();
 
   constructor(
     private readonly pool: EnginePool,
     private readonly weather: WeatherService,
+    private readonly roads: RoadsService,
     private readonly vehicles: VehiclesService,
     private readonly places: PlacesService,
     private readonly washes: WashesRepository,
+    private readonly drives: DrivesRepository,
+    private readonly swabs: SwabsRepository,
+    private readonly looks: SoilLooksRepository,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}
 
   /** Which vehicle, where, when, how and why; for all vehicles. */
-  async morning(): Promise<MorningView> {
-    const { weather, places, settings } = await this.setting();
-    const [vehicles, washes] = await Promise.all([this.vehicles.list(), this.washes.list({})]);
+  async morning(caller?: AbortSignal): Promise<MorningView> {
+    const setting = await this.setting();
+    const [vehicles, notes] = await Promise.all([this.vehicles.list(), this.notes()]);
     const nowMs = this.clock.now();
-    const job = {
-      kind: 'morning' as const,
-      vehicles: vehicles.map((vehicle) => engineVehicle(vehicle, washes)),
-      places,
-      limits: settings.limits,
-      prices: settings.prices,
-      timeZone: settings.timeZone,
-      weather: engineWeather(weather),
-      nowMs: Math.floor(nowMs / 60_000) * 60_000,
-    };
-    const mornings = await this.once(
-      ['morning', weather.stamp, Math.floor(nowMs / 600_000), { ...job, weather: null, nowMs: null }],
-      () => this.pool.run(job),
+    const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
+    const tenMinutes = Math.floor(nowMs / 600_000);
+    const mornings = await this.ask(['morning', tenMinutes, cars], setting, caller, (signal) =>
+      this.pool.run({ ...setting, kind: 'morning', cars }, signal),
     );
-    const planned = washes.filter(
+    const planned = notes.washes.filter(
       (wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs,
     );
     const taken = planned.map((wash) =>
-      busyOf({ ...wash, endMs: wash.startMs + wash.minutes * 60_000 }, places),
+      busyOf({ ...wash, endMs: wash.startMs + wash.minutes * 60_000 }, setting.places),
     );
     const plannedIds = new Set(planned.map(({ vehicleId }) => vehicleId));
     const open = mornings.filter(({ vehicleId }) => !plannedIds.has(vehicleId));
-    const answers = morningAnswer(open, { places, taken, horizonMs: nowMs + GRID_HOURS * MS_PER_HOUR });
-    return {
-      nowMs,
-      source: weather.source,
-      issuedMs: weather.issuedMs,
-      memberCount: weather.members.length,
-      answers,
-    };
+    const horizonMs = nowMs + GRID_HOURS * MS_PER_HOUR;
+    const answers = morningAnswer(open, { places: setting.places, taken, horizonMs });
+    const { source, issuedMs, weather } = setting;
+    return { nowMs, source, issuedMs, memberCount: weather.members.length, answers };
   }
 
   /** The ribbon of one vehicle over a week. */
-  async windows(vehicleId: string): Promise<WindowsView> {
-    const record = await this.vehicles.read(vehicleId);
-    const { weather, places, settings } = await this.setting();
-    const { vehicle } = engineVehicle(record, []);
-    const job = {
-      kind: 'grid' as const,
-      vehicle,
-      places,
-      limits: settings.limits,
-      weather: engineWeather(weather),
-    };
-    const bands = await this.once(['grid', weather.stamp, { ...job, weather: null }], () =>
-      this.pool.run(job),
+  async windows(vehicleId: string, caller?: AbortSignal): Promise<WindowsView> {
+    const { setting, car } = await this.ofCar(vehicleId);
+    const { bands, hours } = await this.ask(['grid', car], setting, caller, (signal) =>
+      this.pool.run({ ...setting, car, kind: 'grid' }, signal),
     );
+    const { issuedMs, source, weather, places } = setting;
     const fromMs = weather.control[0]?.atMs ?? 0;
-    return {
-      vehicleId,
-      fromMs,
-      hourCount: GRID_HOURS,
-      issuedMs: weather.issuedMs,
-      source: weather.source,
-      bands,
-      days: this.daysOf(places, fromMs),
-    };
+    const days = this.daysOf(places, fromMs);
+    return { vehicleId, fromMs, hourCount: GRID_HOURS, issuedMs, source, bands, hours, days };
   }
 
   private daysOf(
@@ -179,68 +190,130 @@ export class VerdictsService {
   }
 
   /** Every rule's finding for one start. @throws 400 outside the forecast */
-  async cell(query: CellQuery): Promise<CellDetail> {
+  async cell(query: CellQuery): Promise<CellAnswer> {
     const detail = await this.cellIfForecast(query);
     if (!detail) throw badField('startMs', 'startMs is outside the hours that the forecast reaches.');
     return detail;
   }
 
   /** The same; null where the forecast does not reach. */
-  async cellIfForecast(query: CellQuery): Promise<(CellDetail & { readonly issuedMs: number }) | null> {
-    const record = await this.vehicles.read(query.vehicleId);
-    const place = await this.places.read(query.placeId);
-    const { weather, settings } = await this.setting();
-    const first = weather.control[0]?.atMs ?? Infinity;
-    const last = weather.control.at(-1)?.atMs ?? -Infinity;
-    if (query.startMs < first || query.startMs > last) return null;
-    const { vehicle } = engineVehicle(record, []);
-    const { methodId, startMs } = query;
-    const control = spanOf(weather, weather.control);
-    const detail = cellDetail({ vehicle, place, methodId, limits: settings.limits, control }, startMs);
-    return { ...detail, issuedMs: weather.issuedMs };
+  async cellIfForecast(query: CellQuery): Promise<(CellAnswer & { readonly issuedMs: number }) | null> {
+    const asked = await this.start(query);
+    if (!asked) return null;
+    const { setting, car, start } = asked;
+    const detail = await this.ask(['cell', car, start], setting, undefined, () =>
+      this.pool.run({ ...setting, car, start, kind: 'cell' }),
+    );
+    return { ...detail, issuedMs: setting.issuedMs };
+  }
+
+  /** What would change the answer to one start. @throws 400 outside the forecast */
+  async flips(query: CellQuery): Promise<Flip[]> {
+    const asked = await this.start(query);
+    if (!asked) throw badField('startMs', 'startMs is outside the hours that the forecast reaches.');
+    const { setting, car, start } = asked;
+    return this.ask(['flips', car, start], setting, undefined, () =>
+      this.pool.run({ ...setting, car, start, kind: 'flips' }),
+    );
+  }
+
+  private async start({ vehicleId, placeId, methodId, startMs }: CellQuery) {
+    await this.places.read(placeId);
+    const { setting, car } = await this.ofCar(vehicleId);
+    const { control } = setting.weather;
+    const inside =
+      startMs >= (control[0]?.atMs ?? Infinity) && startMs <= (control.at(-1)?.atMs ?? -Infinity);
+    return inside ? { setting, car, start: { placeId, methodId, startMs } } : null;
   }
 
   /** The salt of one vehicle over the season. */
   async salt(vehicleId: string): Promise<SaltAnswer> {
+    const { setting, car } = await this.ofCar(vehicleId);
+    return this.ask(['salt', car], setting, undefined, () =>
+      this.pool.run({ ...setting, car, kind: 'salt' }),
+    );
+  }
+
+  /** Soil and protection of one vehicle, zone by zone. */
+  async condition(vehicleId: string): Promise<ConditionAnswer & { readonly looks: Notes['looks'] }> {
+    const { setting, car, notes } = await this.ofCar(vehicleId);
+    const answer = await this.ask(['condition', car], setting, undefined, () =>
+      this.pool.run({ ...setting, car, kind: 'condition' }),
+    );
+    return { ...answer, looks: notes.looks };
+  }
+
+  /** All ways to wash one vehicle in one hour. @throws 400 outside the forecast */
+  async balance(vehicleId: string, atMs: number, caller?: AbortSignal): Promise<BalanceView> {
+    const { setting, car } = await this.ofCar(vehicleId);
+    const fromMs = setting.weather.control[0]?.atMs ?? Infinity;
+    const hourMs = startOfHourMs(atMs);
+    if (hourMs < fromMs || hourMs >= fromMs + GRID_HOURS * MS_PER_HOUR)
+      throw badField('atMs', 'atMs is outside the week that is judged.');
+    const rows = await this.ask(['balance', car, hourMs], setting, caller, (signal) =>
+      this.pool.run({ ...setting, car, atMs: hourMs, kind: 'balance' }, signal),
+    );
+    return { vehicleId, atMs: hourMs, source: setting.source, issuedMs: setting.issuedMs, rows };
+  }
+
+  /** What cadences would have cost and saved one vehicle this season so far. */
+  async cadence(vehicleId: string, plans: readonly (readonly CadencePart[])[]): Promise<CadenceOutcome[]> {
+    const { setting, car } = await this.ofCar(vehicleId);
+    return this.ask(['cadence', car, plans], setting, undefined, () =>
+      this.pool.run({ ...setting, car, plans, kind: 'cadence' }),
+    );
+  }
+
+  private async ofCar(vehicleId: string): Promise<{ setting: Setting; car: EngineVehicle; notes: Notes }> {
     const record = await this.vehicles.read(vehicleId);
-    const { weather, places, settings } = await this.setting();
-    const washes = await this.washes.list({ vehicleId });
-    const job = {
-      kind: 'salt' as const,
-      vehicle: engineVehicle(record, washes),
-      places,
-      limits: settings.limits,
-      timeZone: settings.timeZone,
-      weather: engineWeather(weather),
-    };
-    return this.once(['salt', weather.stamp, { ...job, weather: null }], () => this.pool.run(job));
+    const [setting, notes] = await Promise.all([this.setting(), this.notes(vehicleId)]);
+    return { setting, car: engineVehicle(record, notes), notes };
   }
 
-  private async setting(): Promise<{
-    weather: WeatherBundle;
-    places: PlaceRecordForEngine[];
-    settings: Awaited<ReturnType<SettingsService['read']>>;
-  }> {
-    const [weather, places, settings] = await Promise.all([
-      this.weather.bundle(),
-      this.places.list(),
-      this.settings.read(),
+  private async notes(vehicleId?: string): Promise<Notes> {
+    const [washes, drives, swabs, looks] = await Promise.all([
+      this.washes.list({ vehicleId }),
+      this.drives.list(vehicleId),
+      this.swabs.list(vehicleId),
+      this.looks.list(vehicleId),
     ]);
-    return { weather, places: places.map(enginePlace), settings };
+    return { washes, drives, swabs, looks };
   }
 
-  /** The same question with the same inputs is asked of the engine once. */
-  private once<T>(inputs: unknown, compute: () => Promise<T>): Promise<T> {
-    const key = createHash('sha256').update(JSON.stringify(inputs)).digest('base64');
-    const known = this.answers.get(key);
-    if (known) return known as Promise<T>;
-    const answer = compute();
-    this.answers.set(key, answer);
-    answer.catch(() => this.answers.delete(key));
-    const [oldest] = this.answers.keys();
-    if (this.answers.size > KEPT_ANSWERS && oldest !== undefined) this.answers.delete(oldest);
-    return answer;
+  private async setting(): Promise<Setting> {
+    const [bundle, places, { limits, prices, house, drivesOn, timeZone }, { treatments }] = await Promise.all(
+      [this.weather.bundle(), this.places.list(), this.settings.read(), this.roads.bulletins()],
+    );
+    const { stamp, observed, control, members, source, issuedMs } = bundle;
+    const spread = treatments.map(({ atMs, roadClass, agent, gramsPerM2 }) => ({
+      atMs,
+      roadClass,
+      agent,
+      gramsPerM2,
+    }));
+    const roads = createHash('sha256').update(JSON.stringify(spread)).digest('base64');
+    return {
+      places: places.map(enginePlace),
+      limits,
+      prices,
+      house,
+      drivesOn,
+      timeZone,
+      treatments: spread,
+      weather: { stamp: `${stamp} ${roads}`, observed, control, members },
+      nowMs: Math.floor(this.clock.now() / 60_000) * 60_000,
+      source,
+      issuedMs,
+    };
+  }
+
+  /** The same question with the same inputs is asked of the engine once; it is stopped when nobody waits any more. */
+  private ask<T>(
+    question: readonly unknown[],
+    { weather, treatments: _treatments, nowMs: _now, ...setting }: Setting,
+    caller: AbortSignal | undefined,
+    compute: (signal: AbortSignal) => Promise<T>,
+  ): Promise<T> {
+    return this.answers.once([question, weather.stamp, setting], compute, caller);
   }
 }
-
-type PlaceRecordForEngine = ReturnType<typeof enginePlace>;

@@ -1,4 +1,4 @@
-import { METHODS, type PanelId, SPOTS_FOUND, type SpotsFound } from '@keen/core';
+import { METHOD_IDS, type PanelId, SPOTS_FOUND, type SpotsFound } from '@keen/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -26,7 +26,6 @@ const PANELS = [
   'front',
   'rear',
 ] as const satisfies readonly PanelId[];
-const METHOD_IDS = METHODS.map(({ id }) => id);
 const EARLIEST_MS = 946_684_800_000;
 const LATEST_MS = 4_102_444_800_000;
 

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { PlacesModule } from '../places/places.module.js';
+import { SettingsModule } from '../settings/settings.module.js';
 import { VehiclesModule } from '../vehicles/vehicles.module.js';
 import { VerdictsModule } from '../verdicts/verdicts.module.js';
 import { WashLogModule } from './wash-log.module.js';
@@ -7,7 +8,7 @@ import { WashesController } from './washes.controller.js';
 import { WashesService } from './washes.service.js';
 
 @Module({
-  imports: [WashLogModule, VehiclesModule, PlacesModule, VerdictsModule],
+  imports: [WashLogModule, VehiclesModule, PlacesModule, SettingsModule, VerdictsModule],
   controllers: [WashesController],
   providers: [WashesService],
 })

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { methodOf, type PlaceRecord, type Predicted, type WashRecord } from '@keen/core';
+import { type PlaceRecord, type Predicted, shopMethod, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
@@ -21,6 +22,7 @@ export class WashesService {
     private readonly vehicles: VehiclesService,
     private readonly places: PlacesService,
     private readonly verdicts: VerdictsService,
+    private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}
 
@@ -96,7 +98,8 @@ export class WashesService {
   ): Promise<Slot & Pick<WashRecord, 'minutes' | 'predicted'>> {
     const place = await this.places.read(slot.placeId);
     requireOffered(place, slot.methodId);
-    const { minutes } = methodOf(slot.methodId);
+    const { house } = await this.settings.read();
+    const { minutes } = shopMethod(slot.methodId, house, await this.vehicles.read(slot.vehicleId));
     if (slot.startMs + minutes * MS_PER_MINUTE < this.clock.now()) {
       throw badField('startMs', 'startMs is in the past; log a wash that was done instead of planning it.');
     }

@@ -19,6 +19,6 @@ import { WEATHER_SOURCE } from './weather-source.js';
       useFactory: (clock: ClockService) => new SimulatedStation(DEMO_SEED, seasonStartMs(clock.now())),
     },
   ],
-  exports: [WeatherService],
+  exports: [WeatherService, WEATHER_SOURCE],
 })
 export class WeatherModule {}

@@ -2,7 +2,7 @@ import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
 import { removedBy } from './wash-step.js';
 
-type Derived = 'minutes' | 'meterSeconds' | 'litres' | 'removes' | 'contact' | 'status' | 'strips';
+type Derived = 'minutes' | 'meterSeconds' | 'litres' | 'removes' | 'contact' | 'status' | 'strips' | 'scope';
 
 /** What is written down of a method; the rest follows from its steps. */
 export interface MethodRow extends Omit<Method, Derived> {
@@ -22,6 +22,8 @@ export function describeMethod(row: MethodRow): Method {
     litres: sumOf(steps, ({ litres }) => litres),
     removes: removedBy(steps, ZONE_GROUPS),
     contact: steps.some(({ contact }) => contact),
+    // Whatever does not reach the upper body is no wash.
+    scope: row.ceilingGrade.upper > 0 ? 'wash' : 'in-between',
     strips: row.strips ?? false,
     status: 'judgement',
   };

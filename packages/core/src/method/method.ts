@@ -89,6 +89,8 @@ export interface Method {
   readonly productMinor: number;
   /** Share of salt taken off by zone group. */
   readonly removes: ByGroup;
+  /** `in-between`: takes salt off between washes, and is none itself. */
+  readonly scope: 'wash' | 'in-between';
   /** Takes protection off on purpose. */
   readonly strips: boolean;
   readonly status: 'judgement';

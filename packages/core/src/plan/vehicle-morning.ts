@@ -109,7 +109,8 @@ function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
       verdict: cell.verdict,
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
-      isWanted: due.wants === 'any' || method.contact === (due.wants === 'contact'),
+      isWanted:
+        method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
       activeHoursSaved: saved[i] ?? 0,
       value,
     };

@@ -1,0 +1,55 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
+import type { Database } from './database.js';
+
+type VehicleTable = SQLiteTable & {
+  readonly id: AnySQLiteColumn;
+  readonly vehicleId: AnySQLiteColumn;
+  readonly removedMs: AnySQLiteColumn;
+};
+
+const ROWS_PER_INSERT = 300;
+
+/**
+ * Rows that belong to a vehicle and can be taken away and brought back: one store for each such table.
+ *
+ * @typeParam R what a row is to the rest of the program, without `removedMs`
+ */
+export class VehicleRows<R extends { readonly id: string; readonly vehicleId: string }> {
+  constructor(
+    private readonly db: Database,
+    private readonly table: VehicleTable,
+    private readonly order: AnySQLiteColumn,
+  ) {}
+
+  /** In order of time; of all vehicles where none is named. */
+  async list(vehicleId?: string): Promise<R[]> {
+    const { table } = this;
+    const here = vehicleId === undefined ? undefined : eq(table.vehicleId, vehicleId);
+    const rows = await this.db
+      .select()
+      .from(table)
+      .where(and(isNull(table.removedMs), here))
+      .orderBy(asc(this.order));
+    return rows.map(({ removedMs: _, ...row }) => row as unknown as R);
+  }
+
+  /** All or none. */
+  async insert(rows: readonly R[]): Promise<void> {
+    const chunks = Array.from({ length: Math.ceil(rows.length / ROWS_PER_INSERT) }, (_, i) =>
+      rows.slice(i * ROWS_PER_INSERT, (i + 1) * ROWS_PER_INSERT),
+    );
+    const [first, ...rest] = chunks.map((chunk) => this.db.insert(this.table).values([...chunk]));
+    if (first) await this.db.batch([first, ...rest]);
+  }
+
+  /** Takes one of a vehicle's rows away (an instant) or brings it back (null). Answers whether there is such a row. */
+  async setRemoved(of: { vehicleId: string; id: string }, removedMs: number | null): Promise<boolean> {
+    const { table } = this;
+    const { rowsAffected } = await this.db
+      .update(table)
+      .set({ removedMs })
+      .where(and(eq(table.id, of.id), eq(table.vehicleId, of.vehicleId)));
+    return rowsAffected > 0;
+  }
+}

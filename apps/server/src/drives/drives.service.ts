@@ -1,0 +1,84 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { type Drive, requireDrive, startOfHourMs, trackDrives, type VehicleRecord } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, conflict, notFound } from '../errors/api-error.js';
+import type { ImportTrackDto } from '../imports/import.dto.js';
+import { type ImportReport, keeps, type LineFault } from '../imports/import-report.js';
+import { readGpx } from '../imports/read-gpx.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { type DriveRecord, DrivesRepository } from './drives.repository.js';
+
+const keyOf = ({ hourMs, roadClass }: Pick<Drive, 'hourMs' | 'roadClass'>): string =>
+  `${hourMs} ${roadClass}`;
+
+@Injectable()
+export class DrivesService {
+  constructor(
+    private readonly drives: DrivesRepository,
+    private readonly vehicles: VehiclesService,
+    private readonly clock: ClockService,
+  ) {}
+
+  async list(vehicleId: string): Promise<DriveRecord[]> {
+    await this.vehicles.read(vehicleId);
+    return this.drives.list(vehicleId);
+  }
+
+  /** Keeps a drive that somebody entered. @throws 400 naming the field, 409 if that hour and road is kept already */
+  async add(vehicleId: string, given: Drive): Promise<DriveRecord> {
+    const vehicle = await this.vehicles.read(vehicleId);
+    const drive = { ...given, hourMs: startOfHourMs(given.hourMs) };
+    requireDrive(drive);
+    const fault = this.hourFault(drive.hourMs, vehicle);
+    if (fault) throw badField('hourMs', `hourMs ${fault}.`);
+    const known = await this.drives.list(vehicleId);
+    if (known.some((other) => keyOf(other) === keyOf(drive)))
+      throw conflict(
+        'hourMs',
+        'hourMs: a drive on that road in that hour is kept already; take it away first.',
+      );
+    const record: DriveRecord = { ...drive, id: randomUUID(), vehicleId, origin: 'entered' };
+    await this.drives.insert([record]);
+    return record;
+  }
+
+  private hourFault(hourMs: number, vehicle: VehicleRecord): string | null {
+    if (hourMs > this.clock.now()) return 'is in the future; only what was driven counts';
+    return hourMs < startOfHourMs(vehicle.knownSinceMs) ? "is before this vehicle's record begins" : null;
+  }
+
+  /** Reads a recorded way (GPX) point by point; what it drove is kept as the mode says. */
+  async importTrack(vehicleId: string, dto: ImportTrackDto): Promise<ImportReport<Drive>> {
+    const vehicle = await this.vehicles.read(vehicleId);
+    const points = readGpx(dto.text);
+    const { drives, faults } = trackDrives(points, dto.roadClass ?? null);
+    const known = new Set((await this.drives.list(vehicleId)).map(keyOf));
+    const lineFaults: LineFault[] = faults.map(({ line, code, message }) => ({ line, field: code, message }));
+    const good: Drive[] = [];
+    for (const drive of drives) {
+      const line =
+        points.find(({ atMs }) => atMs !== null && startOfHourMs(atMs) === drive.hourMs)?.line ?? 0;
+      const fault = this.hourFault(drive.hourMs, vehicle);
+      if (fault) lineFaults.push({ line, field: 'time', message: `the hour from here ${fault}` });
+      else if (known.has(keyOf(drive)))
+        lineFaults.push({
+          line,
+          field: 'time',
+          message: 'a drive on that road in that hour is kept already',
+        });
+      else good.push(drive);
+    }
+    const kept = keeps(dto.mode, { good, faults: lineFaults });
+    if (kept)
+      await this.drives.insert(
+        good.map((drive) => ({ ...drive, id: randomUUID(), vehicleId, origin: 'track' })),
+      );
+    return { good, faults: lineFaults, kept };
+  }
+
+  async setRemoved(of: { vehicleId: string; id: string }, isRemoved: boolean): Promise<void> {
+    if (!(await this.drives.setRemoved(of, isRemoved ? this.clock.now() : null)))
+      throw notFound('drive', of.id);
+  }
+}

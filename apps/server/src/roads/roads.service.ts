@@ -1,0 +1,101 @@
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  MS_PER_HOUR,
+  requireTreatment,
+  startOfHourMs,
+  type Treatment,
+  TREATMENT_COLUMNS,
+  treatmentKey,
+  treatmentRows,
+  type TreatmentSpan,
+} from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { conflict, notFound } from '../errors/api-error.js';
+import type { ImportDto } from '../imports/import.dto.js';
+import { type ImportReport, keeps } from '../imports/import-report.js';
+import { readCsv } from '../imports/read-csv.js';
+import { seasonStartMs } from '../weather/season.js';
+import { ROAD_AUTHORITY, type RoadAuthority } from './road-authority.js';
+import { type TreatmentRecord, TreatmentsRepository } from './treatments.repository.js';
+
+/** Nobody announces further ahead. */
+const AHEAD_MS = 72 * MS_PER_HOUR;
+
+export interface Bulletins {
+  readonly authority: string;
+  readonly treatments: readonly TreatmentRecord[];
+}
+
+/** A bulletin that was kept, and whether it came after the fact, so that the ledger was run anew from there. */
+export interface KeptBulletin extends TreatmentRecord {
+  readonly isLate: boolean;
+}
+
+@Injectable()
+export class RoadsService {
+  private fetching: Promise<void> = Promise.resolve();
+
+  constructor(
+    private readonly repository: TreatmentsRepository,
+    private readonly clock: ClockService,
+    @Inject(ROAD_AUTHORITY) private readonly authority: RoadAuthority,
+  ) {}
+
+  /** Every bulletin of the season, the authority's newest fetched first. */
+  async bulletins(): Promise<Bulletins> {
+    const nowMs = startOfHourMs(this.clock.now());
+    this.fetching = this.fetching.catch(() => undefined).then(() => this.fetch(nowMs));
+    await this.fetching;
+    const treatments = await this.repository.list(seasonStartMs(nowMs));
+    return { authority: this.authority.name, treatments };
+  }
+
+  private async fetch(nowMs: number): Promise<void> {
+    const newest = await this.repository.newestMs(this.authority.name);
+    const fromMs = newest === null ? seasonStartMs(nowMs) : newest + 1;
+    if (fromMs < nowMs)
+      await this.repository.insert(this.authority.name, await this.authority.bulletins(fromMs, nowMs), true);
+  }
+
+  private span(): TreatmentSpan {
+    const nowMs = this.clock.now();
+    return { fromMs: seasonStartMs(nowMs), toMs: nowMs + AHEAD_MS };
+  }
+
+  /** Keeps a bulletin that somebody entered. @throws 400 naming the field, 409 if it is told twice */
+  async add(given: Treatment): Promise<KeptBulletin> {
+    requireTreatment(given, this.span());
+    const treatment = { ...given, atMs: startOfHourMs(given.atMs) };
+    const { treatments } = await this.bulletins();
+    const twin = treatments.find((other) => treatmentKey(other) === treatmentKey(treatment));
+    if (twin) {
+      throw conflict(
+        'atMs',
+        `atMs: this hour, road and agent is kept already (${twin.gramsPerM2} g/m² by ${twin.source}).`,
+      );
+    }
+    const [record] = await this.repository.insert('entered', [treatment], false);
+    if (!record) throw new Error('a bulletin was not kept');
+    return { ...record, isLate: treatment.atMs < startOfHourMs(this.clock.now()) };
+  }
+
+  /** Reads a table of bulletins line by line. */
+  async importTable({ text, mode }: ImportDto): Promise<ImportReport<Treatment>> {
+    const rows = readCsv(text, TREATMENT_COLUMNS);
+    const { treatments } = await this.bulletins();
+    const keys = new Set(treatments.map(treatmentKey));
+    const found = treatmentRows(rows, { keys, span: this.span() });
+    const good = found.treatments.map((row) => ({ ...row, atMs: startOfHourMs(row.atMs) }));
+    const kept = keeps(mode, { good, faults: found.faults });
+    if (kept) await this.repository.insert('imported', good, false);
+    return { good, faults: found.faults, kept };
+  }
+
+  async remove(id: string): Promise<void> {
+    if (!(await this.repository.setRemoved(id, this.clock.now()))) throw notFound('bulletin', id);
+  }
+
+  async restore(id: string): Promise<void> {
+    if (!(await this.repository.setRemoved(id, null))) throw notFound('bulletin', id);
+  }
+}

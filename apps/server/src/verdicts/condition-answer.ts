@@ -1,0 +1,53 @@
+import {
+  CAR_ZONE_IDS,
+  type CarZone,
+  protectionOn,
+  protectionState,
+  type ProtectionState,
+  shopMethods,
+  type ZoneProtection,
+  type ZoneSoil,
+} from '@keen/core';
+import { type CarState, saltDaysOn } from './car-state.js';
+import type { EngineSetting, EngineVehicle } from './engine-job.js';
+
+export interface ConditionAnswer {
+  readonly soil: readonly ZoneSoil[];
+  /** The same without what somebody saw. */
+  readonly estimated: readonly ZoneSoil[];
+  readonly protections: readonly (ProtectionState & { readonly zone: CarZone })[];
+}
+
+const undated = (zone: CarZone, kind: ZoneProtection['kind']): ZoneProtection => ({
+  zone,
+  kind,
+  appliedMs: null,
+  claimedLifeDays: null,
+  observed: null,
+});
+
+/** How dirty each zone is and with what, and what is left of its protection. */
+export function conditionAnswer(
+  job: EngineSetting & { readonly car: EngineVehicle },
+  state: CarState,
+): ConditionAnswer {
+  const { vehicle, washes } = job.car;
+  const methods = new Map<string, { soapPh: number; strips: boolean }>(
+    shopMethods(job.house, vehicle).map(({ id, soapPh, strips }) => [id, { soapPh, strips }]),
+  );
+  const worn = washes.flatMap(({ atMs, methodId }) => {
+    const method = methods.get(methodId);
+    return method ? [{ atMs, ...method }] : [];
+  });
+  return {
+    soil: state.soil,
+    estimated: state.estimated,
+    protections: CAR_ZONE_IDS.map((zone) => {
+      const row =
+        vehicle.protections.find((entry) => entry.zone === zone) ??
+        undated(zone, protectionOn(vehicle, zone));
+      const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone) };
+      return { zone, ...protectionState(row, history) };
+    }),
+  };
+}

@@ -1,0 +1,78 @@
+import {
+  activeHoursSaved,
+  byGroup,
+  carLife,
+  type CompiledHour,
+  compileLife,
+  type LearntPickUp,
+  type Place,
+  runLedger,
+  type SaltLedger,
+  type Surroundings,
+  type ZoneSalt,
+} from '@keen/core';
+import type { CarState, SaltDay } from './car-state.js';
+import type { SaltJob } from './engine-job.js';
+
+export interface SaltAnswer {
+  readonly days: readonly SaltDay[];
+  readonly now: { readonly activeHours: number; readonly zones: readonly ZoneSalt[] };
+  /** What a wash now would save over the forecast, by each method that some place offers. */
+  readonly savedNow: readonly { readonly methodId: string; readonly activeHours: number }[];
+  /** What the last wash has saved so far; null where there was none. */
+  readonly savedByLast: { readonly atMs: number; readonly activeHours: number } | null;
+  readonly forecastHours: number;
+  /** Active hours over the forecast where it stands now, in the street, and in a heated place at 14 °C. */
+  readonly parked: { readonly here: number; readonly street: number; readonly heated: number };
+  readonly washesMs: readonly number[];
+  /** How much this vehicle picks up against the plain ledger, from its swabs. */
+  readonly pickUp: LearntPickUp;
+}
+
+const HEATED_EXAMPLE = { climate: { kind: 'heated', setpointC: 14 } } as const;
+const ALL_OFF = byGroup(() => 1);
+const NOW_ONLY: ReadonlySet<number> = new Set([0]);
+
+/** Active hours that pass over the hours without a wash. */
+function clockOver(now: SaltLedger, hours: readonly CompiledHour[]): number {
+  const nothing = activeHoursSaved(now, hours, ALL_OFF, NOW_ONLY)[0] ?? 0;
+  return nothing + runLedger(hours, { washes: [] }).activeHours;
+}
+
+/** The season's salt on one car, what washing saves, and what parking warm costs. */
+export function saltAnswer(job: SaltJob, state: CarState, around: Surroundings): SaltAnswer {
+  const { ledger, ahead, past, washes, lastWashMs, pickUp } = state;
+  const { driving, weekShares } = job.car.vehicle;
+  const parked = (standsAt: Pick<Place, 'climate'> | null): number => {
+    const life = carLife({ driving, weekShares, standsAt, drives: job.car.drives }, around);
+    const elsewhere = compileLife(life, { factor: pickUp.factor, drivesOn: job.drivesOn });
+    return clockOver(ledger, elsewhere.slice(past.length));
+  };
+  const offered = new Set(job.places.flatMap(({ methods }) => methods.map(({ methodId }) => methodId)));
+  const savedByLast = (): SaltAnswer['savedByLast'] => {
+    if (lastWashMs === null) return null;
+    const others = washes.filter(({ atMs }) => atMs !== lastWashMs);
+    const without = runLedger(past, { washes: others, readings: readingsBefore(job, lastWashMs) });
+    const withIt = runLedger(past, { washes, readings: readingsBefore(job, lastWashMs) });
+    return { atMs: lastWashMs, activeHours: without.activeHours - withIt.activeHours };
+  };
+  return {
+    days: state.days,
+    now: { activeHours: ledger.activeHours, zones: ledger.zones() },
+    savedNow: state.methods
+      .filter(({ id }) => offered.has(id))
+      .map(({ id, removes }) => ({
+        methodId: id,
+        activeHours: activeHoursSaved(ledger, ahead, removes, NOW_ONLY)[0] ?? 0,
+      })),
+    savedByLast: savedByLast(),
+    forecastHours: ahead.length,
+    parked: { here: clockOver(ledger, ahead), street: parked(null), heated: parked(HEATED_EXAMPLE) },
+    washesMs: washes.map(({ atMs }) => atMs),
+    pickUp,
+  };
+}
+
+/** A swab taken after the wash would set both courses to the same load and hide what the wash saved. */
+const readingsBefore = (job: SaltJob, atMs: number) =>
+  job.car.readings.filter((reading) => reading.atMs < atMs);
