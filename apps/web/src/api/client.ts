@@ -39,10 +39,14 @@ async function errorOf(response: Response): Promise<ApiError> {
  * @param path under /api
  * @throws ApiError when it refuses; TypeError when it cannot be reached
  */
-export async function ask<T>(path: string, options: { method?: string; body?: unknown } = {}): Promise<T> {
-  const { method = 'GET', body } = options;
+export async function ask<T>(
+  path: string,
+  options: { method?: string; body?: unknown; signal?: AbortSignal } = {},
+): Promise<T> {
+  const { method = 'GET', body, signal } = options;
   const response = await fetch(`/api/${path}`, {
     method,
+    signal,
     headers: body === undefined ? {} : { 'content-type': 'application/json' },
     body: body === undefined ? undefined : JSON.stringify(body),
   });

@@ -1,14 +1,29 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from './client.js';
 import type {
-  CellDetail,
+  BalanceView,
+  Bulletins,
+  CadenceOutcome,
+  CadencePart,
+  CellAnswer,
   CellQuery,
   Clock,
+  ConditionView,
   DoneWash,
+  Drive,
+  DriveRecord,
+  Flip,
+  HouseRules,
+  ImportMode,
+  ImportReport,
   MorningView,
   PlaceRecord,
   SaltView,
   Settings,
+  SoilLookRecord,
+  SwabRecord,
+  Treatment,
+  TreatmentRecord,
   VehicleRecord,
   WashRecord,
   WeatherView,
@@ -35,14 +50,15 @@ export const useWeather = () =>
 export const useMorning = () =>
   useQuery({
     queryKey: ['verdicts', 'morning'],
-    queryFn: () => ask<MorningView>('verdicts/morning'),
+    queryFn: ({ signal }) => ask<MorningView>('verdicts/morning', { signal }),
     refetchInterval: 10 * MINUTE_MS,
   });
 
 export const useWindows = (vehicleId: string) =>
   useQuery({
     queryKey: ['verdicts', 'windows', vehicleId],
-    queryFn: () => ask<WindowsView>(`verdicts/windows/${encodeURIComponent(vehicleId)}`),
+    queryFn: ({ signal }) =>
+      ask<WindowsView>(`verdicts/windows/${encodeURIComponent(vehicleId)}`, { signal }),
     enabled: vehicleId !== '',
   });
 
@@ -53,16 +69,78 @@ export const useSalt = (vehicleId: string) =>
     enabled: vehicleId !== '',
   });
 
+const queryText = (query: object): string =>
+  new URLSearchParams(
+    Object.entries(query).map(([key, value]: [string, unknown]) => [key, String(value)]),
+  ).toString();
+
 export const useCell = (query: CellQuery | null) =>
   useQuery({
     queryKey: ['verdicts', 'cell', query],
-    queryFn: () =>
-      ask<CellDetail>(
-        `verdicts/cell?${new URLSearchParams(Object.entries(query ?? {}).map(([key, value]) => [key, String(value)])).toString()}`,
-      ),
+    queryFn: ({ signal }) => ask<CellAnswer>(`verdicts/cell?${queryText(query ?? {})}`, { signal }),
     enabled: query !== null,
     placeholderData: keepPreviousData,
   });
+
+export const useFlips = (query: CellQuery | null) =>
+  useQuery({
+    queryKey: ['verdicts', 'flips', query],
+    queryFn: ({ signal }) => ask<Flip[]>(`verdicts/flips?${queryText(query ?? {})}`, { signal }),
+    enabled: query !== null,
+  });
+
+export const useBalance = (vehicleId: string, atMs: number | null) =>
+  useQuery({
+    queryKey: ['verdicts', 'balance', vehicleId, atMs],
+    queryFn: ({ signal }) =>
+      ask<BalanceView>(`verdicts/balance/${encodeURIComponent(vehicleId)}?atMs=${atMs}`, { signal }),
+    enabled: vehicleId !== '' && atMs !== null,
+    placeholderData: keepPreviousData,
+  });
+
+export const useCadences = (vehicleId: string, plans: readonly (readonly CadencePart[])[]) =>
+  useQuery({
+    queryKey: ['verdicts', 'cadence', vehicleId, plans],
+    queryFn: ({ signal }) =>
+      ask<CadenceOutcome[]>(`verdicts/cadence/${encodeURIComponent(vehicleId)}`, {
+        method: 'POST',
+        body: { plans: plans.map((parts) => ({ parts })) },
+        signal,
+      }),
+    enabled: vehicleId !== '' && plans.length > 0,
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+
+export const useCondition = (vehicleId: string) =>
+  useQuery({
+    queryKey: ['verdicts', 'condition', vehicleId],
+    queryFn: () => ask<ConditionView>(`verdicts/condition/${encodeURIComponent(vehicleId)}`),
+    enabled: vehicleId !== '',
+  });
+
+export const useBulletins = () =>
+  useQuery({ queryKey: ['bulletins'], queryFn: () => ask<Bulletins>('roads/bulletins') });
+
+export const useDrives = (vehicleId: string) =>
+  useQuery({
+    queryKey: ['drives', vehicleId],
+    queryFn: () => ask<DriveRecord[]>(`vehicles/${vehicleId}/drives`),
+    enabled: vehicleId !== '',
+  });
+
+export const useSwabs = (vehicleId: string) =>
+  useQuery({
+    queryKey: ['swabs', vehicleId],
+    queryFn: () => ask<SwabRecord[]>(`vehicles/${vehicleId}/swabs`),
+    enabled: vehicleId !== '',
+  });
+
+/** Stops the work behind a question; the server stops it too when nobody else waits. */
+export function useStop(queryKey: readonly unknown[]): () => void {
+  const client = useQueryClient();
+  return () => void client.cancelQueries({ queryKey });
+}
 
 /** A change on the server, after which these parts of the cache are stale. */
 function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonly string[]) {
@@ -119,7 +197,57 @@ export const useSavePlace = () =>
     staleAfter('places'),
   );
 
+export const useAddBulletin = () =>
+  useChange(
+    (treatment: Treatment) =>
+      ask<TreatmentRecord & { readonly isLate: boolean }>('roads/bulletins', {
+        method: 'POST',
+        body: treatment,
+      }),
+    ['bulletins', 'verdicts'],
+  );
+export const useImportBulletins = () =>
+  useChange(
+    (body: { text: string; mode: ImportMode }) =>
+      ask<ImportReport<Treatment>>('roads/bulletins/import', { method: 'POST', body }),
+    ['bulletins', 'verdicts'],
+  );
+export const useAddDrive = (vehicleId: string) =>
+  useChange(
+    (drive: Drive) => ask<DriveRecord>(`vehicles/${vehicleId}/drives`, { method: 'POST', body: drive }),
+    ['drives', 'verdicts'],
+  );
+export const useImportTrack = (vehicleId: string) =>
+  useChange(
+    (body: { text: string; mode: ImportMode }) =>
+      ask<ImportReport<Drive>>(`vehicles/${vehicleId}/drives/import`, { method: 'POST', body }),
+    ['drives', 'verdicts'],
+  );
+export const useAddSwab = (vehicleId: string) =>
+  useChange(
+    (swab: Omit<SwabRecord, 'id' | 'vehicleId' | 'gramsPerM2'>) =>
+      ask<SwabRecord>(`vehicles/${vehicleId}/swabs`, { method: 'POST', body: swab }),
+    ['swabs', 'verdicts'],
+  );
+export const useLookAtSoil = (vehicleId: string) =>
+  useChange(
+    (look: Pick<SoilLookRecord, 'zone' | 'kind' | 'grade'>) =>
+      ask<SoilLookRecord>(`vehicles/${vehicleId}/soil`, { method: 'POST', body: look }),
+    ['verdicts'],
+  );
+
+/** Takes away, or brings back, what a path names. */
+export const useTakeAway = (stale: readonly string[]) =>
+  useChange((path: string) => ask<void>(path, { method: 'DELETE' }), stale);
+export const useBringBack = (stale: readonly string[]) =>
+  useChange((path: string) => ask<void>(`${path}/restore`, { method: 'POST' }), stale);
+
 export interface SettingsChange {
+  readonly house?: {
+    readonly choices?: Partial<HouseRules['choices']>;
+    readonly numbers?: Record<string, number>;
+  };
+  readonly drivesOn?: Settings['drivesOn'];
   readonly limits?: Record<string, number>;
   readonly prices?: Record<string, number>;
   readonly display?: Partial<Settings['display']>;

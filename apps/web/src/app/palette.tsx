@@ -5,7 +5,14 @@ import { useNavigate } from 'react-router';
 import { useVehicles } from '../api/queries.js';
 import { VIEWS } from './navigation.js';
 
-/** Go anywhere by typing: views, and the windows or salt of a vehicle. */
+const OF_VEHICLE = [
+  { path: 'windows', label: 'windows', description: 'When, where and how over the week' },
+  { path: 'balance', label: 'balance', description: 'Methods side by side' },
+  { path: 'salt', label: 'salt', description: 'Load and clock over the season' },
+  { path: 'condition', label: 'condition', description: 'Soil, protection and water by zone' },
+] as const;
+
+/** Go anywhere by typing: views, and what there is about a vehicle. */
 export function Palette({ onShortcuts }: { readonly onShortcuts: () => void }) {
   const navigate = useNavigate();
   const { data: vehicles = [] } = useVehicles();
@@ -18,22 +25,15 @@ export function Palette({ onShortcuts }: { readonly onShortcuts: () => void }) {
         leftSection: <Icon size={20} />,
         onClick: () => void navigate(path),
       })),
-      ...vehicles.flatMap((vehicle) => [
-        {
-          id: `windows-${vehicle.id}`,
-          label: `${vehicle.name}: windows`,
-          description: 'When, where and how over the week',
+      ...vehicles.flatMap((vehicle) =>
+        OF_VEHICLE.map(({ path, label, description }) => ({
+          id: `${path}-${vehicle.id}`,
+          label: `${vehicle.name}: ${label}`,
+          description,
           leftSection: <IconCar size={20} />,
-          onClick: () => void navigate(`/windows/${vehicle.id}`),
-        },
-        {
-          id: `salt-${vehicle.id}`,
-          label: `${vehicle.name}: salt`,
-          description: 'Load and clock over the season',
-          leftSection: <IconCar size={20} />,
-          onClick: () => void navigate(`/salt/${vehicle.id}`),
-        },
-      ]),
+          onClick: () => void navigate(`/${path}/${vehicle.id}`),
+        })),
+      ),
       { id: 'shortcuts', label: 'Keyboard shortcuts', description: '?', onClick: onShortcuts },
     ],
     [navigate, onShortcuts, vehicles],

@@ -24,7 +24,21 @@ export const router = createBrowserRouter([
         path: 'washes',
         lazy: async () => ({ Component: (await import('../features/washes/washes-page.js')).WashesPage }),
       },
+      {
+        path: 'balance/:vehicleId?',
+        lazy: async () => ({ Component: (await import('../features/balance/balance-page.js')).BalancePage }),
+      },
       { path: 'salt/:vehicleId?', lazy: salt },
+      {
+        path: 'condition/:vehicleId?',
+        lazy: async () => ({
+          Component: (await import('../features/condition/condition-page.js')).ConditionPage,
+        }),
+      },
+      {
+        path: 'lab',
+        lazy: async () => ({ Component: (await import('../features/lab/lab-page.js')).LabPage }),
+      },
       {
         path: 'vehicles',
         lazy: async () => ({

@@ -6,7 +6,7 @@ import { fromLocalInput, toLocalInput } from './local-input.js';
 const ZONE = 'America/Toronto';
 const metric = makeFormat(DEFAULT_DISPLAY, ZONE, 'en-CA');
 const imperial = makeFormat(
-  { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', currency: 'USD' },
+  { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', volume: 'gal', currency: 'USD' },
   ZONE,
   'en-US',
 );

@@ -3,6 +3,8 @@ import { type DisplaySettings, HARDNESS_UNITS } from '@keen/core';
 const KMH_PER_MS = 3.6;
 const MPH_PER_MS = 2.23694;
 const MILES_PER_KM = 0.621371;
+/** US. */
+const LITRES_PER_GALLON = 3.785412;
 
 export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], string>> = {
   mgPerLitreCaCO3: 'mg/L',
@@ -21,6 +23,7 @@ export interface Format {
   readonly wind: (metresPerSecond: number) => string;
   readonly km: (km: number) => string;
   readonly hardness: (mgPerLitre: number) => string;
+  readonly litres: (litres: number) => string;
   readonly money: (minor: number) => string;
   readonly minutes: (minutes: number) => string;
   readonly share: (fraction: number) => string;
@@ -83,6 +86,10 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     km: (km) => (display.distance === 'km' ? `${fixed(km, 0)} km` : `${fixed(km * MILES_PER_KM, 0)} mi`),
     hardness: (mgPerLitre) =>
       `${fixed(mgPerLitre / HARDNESS_UNITS[display.hardness], display.hardness === 'mgPerLitreCaCO3' ? 0 : 1)} ${HARDNESS_LABELS[display.hardness]}`,
+    litres: (litres) =>
+      display.volume === 'L'
+        ? `${fixed(litres, litres < 10 ? 1 : 0)} L`
+        : `${fixed(litres / LITRES_PER_GALLON, litres < 40 ? 1 : 0)} gal`,
     money: (minor) => money.format(minor / 100).replace('-', '−'),
     minutes: minutesText,
     share: (fraction) => `${fixed(fraction * 100, 0)} %`,

@@ -5,11 +5,15 @@ import {
   IconClock,
   IconCloudSnow,
   IconDroplet,
+  IconBucketDroplet,
   IconHandStop,
   IconMoon,
   IconRoad,
   IconShieldHalf,
+  IconBrush,
   IconSnowflake,
+  IconSun,
+  IconTemperature,
 } from '@tabler/icons-react';
 import { GLYPH_NAMES } from '../words/names.js';
 
@@ -24,6 +28,10 @@ const GLYPHS = {
   falling: IconCloudSnow,
   wear: IconShieldHalf,
   forecast: IconChartDots3,
+  soil: IconBucketDroplet,
+  scratch: IconBrush,
+  sun: IconSun,
+  warmth: IconTemperature,
 } as const satisfies Readonly<Record<RuleGlyph, unknown>>;
 
 interface GlyphProps {

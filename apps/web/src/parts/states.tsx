@@ -15,7 +15,16 @@ export function Empty({ title, children }: { readonly title: string; readonly ch
 }
 
 /** Something is being worked out or fetched. */
-export function Loading({ what, progress }: { readonly what: string; readonly progress?: Progress | null }) {
+export function Loading({
+  what,
+  progress,
+  onStop,
+}: {
+  readonly what: string;
+  readonly progress?: Progress | null;
+  /** Offers to stop the work. */
+  readonly onStop?: () => void;
+}) {
   const percent = progress ? Math.round(progress.share * 100) : null;
   return (
     <section className={classes.state} aria-live="polite" aria-busy="true">
@@ -30,6 +39,23 @@ export function Loading({ what, progress }: { readonly what: string; readonly pr
       >
         <span style={{ width: `${percent ?? 8}%` }} />
       </div>
+      {onStop && (
+        <Button variant="default" size="compact-md" onClick={onStop}>
+          Stop
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** The work was stopped; nothing was lost. */
+export function Stopped({ onGoOn }: { readonly onGoOn: () => void }) {
+  return (
+    <section className={classes.state}>
+      <span>Stopped. What was worked out so far is kept.</span>
+      <Button variant="default" onClick={onGoOn}>
+        Go on
+      </Button>
     </section>
   );
 }

@@ -1,108 +1,174 @@
-import type { BodyClass, SaltZone } from '@keen/core';
+import type { BodyClass, CarZone } from '@keen/core';
 
 /** Lengths along the car in the drawing's own units, nose to tail, by body class. */
 interface Proportions {
   readonly bonnet: number;
   readonly screen: number;
   readonly roof: number;
+  /** Rear glass, where it lies in the top. */
+  readonly rearGlass: number;
   readonly tail: number;
   readonly height: number;
 }
 
 const PROPORTIONS: Readonly<Record<BodyClass, Proportions>> = {
-  saloon: { bonnet: 62, screen: 26, roof: 74, tail: 52, height: 40 },
-  estate: { bonnet: 60, screen: 24, roof: 112, tail: 22, height: 42 },
-  hatch: { bonnet: 48, screen: 26, roof: 84, tail: 28, height: 42 },
-  suv: { bonnet: 56, screen: 22, roof: 104, tail: 26, height: 50 },
-  pickup: { bonnet: 60, screen: 22, roof: 52, tail: 88, height: 48 },
-  van: { bonnet: 30, screen: 26, roof: 148, tail: 16, height: 62 },
+  saloon: { bonnet: 62, screen: 24, roof: 62, rearGlass: 18, tail: 48, height: 52 },
+  estate: { bonnet: 60, screen: 24, roof: 100, rearGlass: 12, tail: 18, height: 54 },
+  hatch: { bonnet: 48, screen: 26, roof: 76, rearGlass: 16, tail: 22, height: 54 },
+  suv: { bonnet: 56, screen: 22, roof: 94, rearGlass: 12, tail: 24, height: 62 },
+  pickup: { bonnet: 58, screen: 22, roof: 46, rearGlass: 8, tail: 80, height: 58 },
+  van: { bonnet: 30, screen: 26, roof: 144, rearGlass: 0, tail: 16, height: 74 },
 };
 
-export const CAR_WIDTH = 84;
-const GAP = 10;
+const WIDTH = 78;
+const GAP = 7;
+const BUMPER = 22;
+const WHEEL_SHARE = 0.23;
+const ARCH_SHARE = 0.37;
+const TRIM_SHARE = 0.1;
+const UPPER_SHARE = 0.5;
 
 export interface Area {
-  readonly zone: SaltZone;
+  readonly zone: CarZone;
   readonly path: string;
   readonly labelX: number;
   readonly labelY: number;
 }
 
 export interface UnfoldedShape {
+  readonly left: number;
+  readonly top: number;
   readonly width: number;
   readonly height: number;
   readonly areas: readonly Area[];
-  /** Lines that only help to read the drawing: glass and shut lines. */
+  /** Lines that only help to read the drawing: shut lines, axles, side windows. */
   readonly marks: readonly string[];
 }
 
 const box = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}z`;
+const disc = (x: number, y: number, r: number): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
 
-interface FlankPlace {
-  readonly y: number;
+/** A bumper seen from above: its outer corners rounded off. */
+const bumper = (x: number, y: number, outwards: 1 | -1): string => {
+  const w = BUMPER * outwards;
+  const r = 10;
+  const turn = outwards === 1 ? 1 : 0;
+  return `M${x} ${y}h${w - r * outwards}a${r} ${r} 0 0 ${turn} ${r * outwards} ${r}v${WIDTH - 2 * r}a${r} ${r} 0 0 ${turn} ${-r * outwards} ${r}h${-(w - r * outwards)}z`;
+};
+
+interface Flank {
+  readonly side: 'left' | 'right';
+  /** Where the side joins the top, and how it folds away from it: −1 upwards, 1 downwards. */
+  readonly joinY: number;
+  readonly away: 1 | -1;
   readonly length: number;
   readonly height: number;
-  /** The sill lies away from the middle: below (right flank) or above (left flank). */
-  readonly sillBelow: boolean;
 }
 
-/** A flank folded out: the upper half beside the roof, the lower half with two arch cuts outside. */
-function flank({ y, length, height, sillBelow }: FlankPlace): { lower: string; arches: string } {
-  const half = height / 2;
-  const lowerY = sillBelow ? y + half : y;
-  const archR = half * 0.72;
-  const sillY = sillBelow ? y + height : y;
-  const sweep = sillBelow ? 1 : 0;
-  const arch = (x: number): string =>
-    `M${x - archR} ${sillY}A${archR} ${archR} 0 0 ${sweep} ${x + archR} ${sillY}z`;
-  return { lower: box(0, lowerY, length, half), arches: arch(length * 0.2) + arch(length * 0.8) };
+/** A strip of a flank between two heights, 0 at the waist that joins the top, 1 at the sill. */
+function strip({ joinY, away, length, height }: Flank, from: number, to: number): string {
+  const y = joinY + away * height * (away === 1 ? from : to);
+  return box(0, y, length, height * (to - from));
 }
 
-/** The car laid flat: left flank, top and right flank, with tail and underbody beside them. */
+/** Half a ring over a wheel: the arch. */
+function arch({ joinY, away, height }: Flank, x: number): string {
+  const sill = joinY + away * height;
+  const outer = height * ARCH_SHARE;
+  const inner = height * WHEEL_SHARE + 1.5;
+  const over = away === 1 ? 1 : 0;
+  return `M${x - outer} ${sill}A${outer} ${outer} 0 0 ${over} ${x + outer} ${sill}H${x + inner}A${inner} ${inner} 0 0 ${1 - over} ${x - inner} ${sill}z`;
+}
+
+function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string } {
+  const { side, joinY, away, length, height } = flank;
+  const at = (share: number): number => joinY + away * height * share;
+  const axles = [length * 0.19, length * 0.8] as const;
+  const sill = at(1);
+  const waist = UPPER_SHARE;
+  const belt = waist + TRIM_SHARE;
+  const windows = strip({ ...flank, length: length * 0.46 }, 0.1, 0.38).replace('M0 ', `M${length * 0.27} `);
+  const areas: Area[] = [
+    { zone: `upper-${side}`, path: strip(flank, 0, waist), labelX: length * 0.16, labelY: at(waist / 2) },
+    {
+      zone: `lower-${side}`,
+      path: strip(flank, belt, 1),
+      labelX: length * 0.495,
+      labelY: at((belt + 1) / 2),
+    },
+    {
+      zone: `arches-${side}`,
+      path: axles.map((x) => arch(flank, x)).join(''),
+      labelX: axles[1],
+      labelY: at(1 - (ARCH_SHARE + WHEEL_SHARE) / 2),
+    },
+    {
+      zone: `wheels-${side}`,
+      path: axles.map((x) => disc(x, sill, height * WHEEL_SHARE)).join(''),
+      labelX: axles[0],
+      labelY: sill,
+    },
+  ];
+  return { areas, trim: strip(flank, waist, belt), glass: windows };
+}
+
+/** The car laid flat: left flank above, top in the middle, right flank below, underbody beside them. */
 export function unfoldedShape(bodyClass: BodyClass): UnfoldedShape {
-  const { bonnet, screen, roof, tail, height } = PROPORTIONS[bodyClass];
-  const length = bonnet + screen + roof + tail;
-  const topY = height + GAP / 2;
-  const rightY = topY + CAR_WIDTH + GAP / 2;
-  const left = flank({ y: 0, length, height, sillBelow: false });
-  const right = flank({ y: rightY, length, height, sillBelow: true });
+  const { bonnet, screen, roof, rearGlass, tail, height } = PROPORTIONS[bodyClass];
+  const length = bonnet + screen + roof + rearGlass + tail;
+  const leftEdge = height + GAP;
+  const topY = leftEdge;
+  const rightEdge = topY + WIDTH + GAP;
+  const left = flankAreas({ side: 'left', joinY: height, away: -1, length, height });
+  const right = flankAreas({ side: 'right', joinY: rightEdge, away: 1, length, height });
+  const inset = 5;
+  const middleY = topY + WIDTH / 2;
+  const wheel = height * WHEEL_SHARE;
+  const frontX = -GAP;
   const rearX = length + GAP;
-  const rearWidth = height * 0.8;
-  const underX = rearX + rearWidth + GAP * 2;
-  const upper =
-    box(0, topY, length, CAR_WIDTH) +
-    box(0, height / 2, length, height / 2) +
-    box(0, rightY, length, height / 2);
+  const underX = length + BUMPER + 4 * GAP;
+  const glass =
+    box(bonnet, topY + inset, screen, WIDTH - 2 * inset) +
+    (rearGlass > 0 ? box(bonnet + screen + roof, topY + inset, rearGlass, WIDTH - 2 * inset) : '') +
+    left.glass +
+    right.glass;
+  const areas: Area[] = [
+    ...left.areas,
+    ...right.areas,
+    { zone: 'bonnet', path: box(0, topY, bonnet, WIDTH), labelX: bonnet / 2, labelY: middleY },
+    {
+      zone: 'roof',
+      path: box(bonnet + screen, topY, roof, WIDTH),
+      labelX: bonnet + screen + roof / 2,
+      labelY: middleY,
+    },
+    {
+      zone: 'boot',
+      path: box(length - tail, topY, tail, WIDTH),
+      labelX: length - tail / 2,
+      labelY: middleY,
+    },
+    { zone: 'glass', path: glass, labelX: bonnet + screen / 2, labelY: middleY },
+    { zone: 'trim', path: left.trim + right.trim, labelX: length * 0.62, labelY: height * 0.45 },
+    { zone: 'front', path: bumper(frontX, topY, -1), labelX: frontX - BUMPER / 2, labelY: middleY },
+    { zone: 'rear', path: bumper(rearX, topY, 1), labelX: rearX + BUMPER / 2, labelY: middleY },
+    {
+      zone: 'underbody',
+      path: box(underX, topY - 8, length * 0.8, WIDTH + 16),
+      labelX: underX + length * 0.4,
+      labelY: middleY,
+    },
+  ];
+  const axleY = [topY + 4, topY + WIDTH - 4] as const;
   return {
-    width: underX + length,
-    height: rightY + height,
-    areas: [
-      { zone: 'upper', path: upper, labelX: bonnet + screen + roof / 2, labelY: topY + CAR_WIDTH / 2 },
-      { zone: 'lower-left', path: left.lower, labelX: length / 2, labelY: height / 4 },
-      { zone: 'lower-right', path: right.lower, labelX: length / 2, labelY: rightY + height * 0.75 },
-      {
-        zone: 'arches',
-        path: left.arches + right.arches,
-        labelX: length * 0.2,
-        labelY: rightY + height * 0.86,
-      },
-      {
-        zone: 'rear',
-        path: box(rearX, topY, rearWidth, CAR_WIDTH),
-        labelX: rearX + rearWidth / 2,
-        labelY: topY + CAR_WIDTH / 2,
-      },
-      {
-        zone: 'underbody',
-        path: box(underX, topY - 6, length, CAR_WIDTH + 12),
-        labelX: underX + length / 2,
-        labelY: topY + CAR_WIDTH / 2,
-      },
-    ],
+    left: frontX - BUMPER,
+    top: -wheel,
+    width: underX + length * 0.8 + BUMPER + GAP,
+    height: rightEdge + height + 2 * wheel,
+    areas,
     marks: [
-      box(bonnet, topY + 6, screen, CAR_WIDTH - 12),
-      `M${bonnet + screen + roof} ${topY + 6}v${CAR_WIDTH - 12}`,
-      `M${underX + length * 0.2} ${topY + 8}v${CAR_WIDTH - 16}M${underX + length * 0.8} ${topY + 8}v${CAR_WIDTH - 16}M${underX + length * 0.2} ${topY + CAR_WIDTH / 2}h${length * 0.6}`,
+      `M${underX + length * 0.16} ${axleY[0]}V${axleY[1]}M${underX + length * 0.64} ${axleY[0]}V${axleY[1]}M${underX + length * 0.16} ${middleY + 14}h${length * 0.48}`,
     ],
   };
 }

@@ -1,67 +1,117 @@
-import type { BodyClass, SaltZone } from '@keen/core';
+import type { BodyClass, CarZone } from '@keen/core';
+import type { KeyboardEvent } from 'react';
 import { ZONE_NAMES } from '../words/names.js';
 import { unfoldedShape } from './unfolded-car-shape.js';
+import classes from './unfolded-car.module.css';
 
 export interface ZoneLayer {
-  /** What stands in the zone. */
+  /** What stands in the zone; short. */
   readonly text: string;
   /** 0 nothing … 1 as much as the scale goes. */
   readonly strength: number;
+  /** What it means, for those who hear it; the text if absent. */
+  readonly spoken?: string;
+  /** Somebody looked: drawn with a ring round its figure. */
+  readonly isMeasured?: boolean;
 }
+
+export type Layer = Readonly<Partial<Record<CarZone, ZoneLayer>>>;
 
 interface UnfoldedCarProps {
   readonly bodyClass: BodyClass;
-  readonly layer: Readonly<Record<SaltZone, ZoneLayer>>;
+  readonly layer: Layer;
   /** What the drawing shows, for those who hear it. */
   readonly label: string;
+  /** Filling colour: lamp for what should be acted on, brine for what is good. */
+  readonly tone?: 'lamp' | 'brine';
+  readonly chosen?: CarZone | null;
+  readonly onChoose?: (zone: CarZone) => void;
 }
 
 const PAD = 4;
+const HATCHED_FROM = 0.5;
 
-/** The vehicle's zones laid flat, each filled as far as its value goes and carrying its figure. */
-export function UnfoldedCar({ bodyClass, layer, label }: UnfoldedCarProps) {
+const spokenOf = (zone: CarZone, layer: Layer): string =>
+  `${ZONE_NAMES[zone]} ${layer[zone]?.spoken ?? layer[zone]?.text ?? 'not known'}`;
+
+/** The vehicle's zones laid flat, each filled as far as its value goes and carrying its figure; zones can be chosen. */
+export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, onChoose }: UnfoldedCarProps) {
   const shape = unfoldedShape(bodyClass);
-  const spoken = shape.areas.map(({ zone }) => `${ZONE_NAMES[zone]} ${layer[zone].text}`).join(', ');
+  const fill = tone === 'lamp' ? 'var(--kr-lamp-fill)' : 'var(--kr-brine-fill)';
+  const zoneProps = (zone: CarZone) =>
+    onChoose
+      ? {
+          role: 'button',
+          tabIndex: 0,
+          'aria-label': spokenOf(zone, layer),
+          'aria-pressed': chosen === zone,
+          className: classes.zone,
+          onClick: () => onChoose(zone),
+          onKeyDown: (event: KeyboardEvent) => {
+            if (event.key !== 'Enter' && event.key !== ' ') return;
+            event.preventDefault();
+            onChoose(zone);
+          },
+        }
+      : {};
   return (
     <svg
-      viewBox={`${-PAD} ${-PAD} ${shape.width + 2 * PAD} ${shape.height + 2 * PAD}`}
+      viewBox={`${shape.left - PAD} ${shape.top - PAD} ${shape.width + 2 * PAD} ${shape.height + 2 * PAD}`}
       width="100%"
-      role="img"
-      aria-label={`${label}: ${spoken}`}
-      style={{ maxHeight: '19rem' }}
+      role={onChoose ? 'group' : 'img'}
+      aria-label={
+        onChoose ? label : `${label}: ${shape.areas.map(({ zone }) => spokenOf(zone, layer)).join(', ')}`
+      }
+      className={classes.car}
     >
       <defs>
-        <pattern id="salt-grains" width="6" height="6" patternUnits="userSpaceOnUse">
-          <circle cx="1.6" cy="1.6" r="1" fill="var(--kr-ink)" opacity="0.5" />
-          <circle cx="4.6" cy="4.6" r="0.8" fill="var(--kr-ink)" opacity="0.5" />
+        <pattern id="zone-grains" width="6" height="6" patternUnits="userSpaceOnUse">
+          <circle cx="1.6" cy="1.6" r="0.9" fill="var(--kr-ink)" opacity="0.5" />
+          <circle cx="4.6" cy="4.6" r="0.7" fill="var(--kr-ink)" opacity="0.5" />
         </pattern>
       </defs>
-      {shape.areas.map(({ zone, path }) => (
-        <g key={zone}>
-          <path d={path} fill="var(--kr-raised)" stroke="var(--kr-ink)" strokeWidth={1.4} />
-          <path d={path} fill="var(--kr-lamp-fill)" opacity={0.75 * Math.min(1, layer[zone].strength)} />
-          {layer[zone].strength > 0.5 && <path d={path} fill="url(#salt-grains)" />}
-        </g>
-      ))}
+      {shape.areas.map(({ zone, path, labelX, labelY }) => {
+        const value = layer[zone];
+        const strength = Math.min(1, Math.max(0, value?.strength ?? 0));
+        const small = zone.startsWith('wheels') || zone.startsWith('arches') || zone === 'trim';
+        return (
+          <g key={zone} {...zoneProps(zone)}>
+            <path d={path} fill="var(--kr-raised)" stroke="var(--kr-ink)" strokeWidth={1.1} />
+            <path d={path} fill={fill} opacity={0.8 * strength} />
+            {strength > HATCHED_FROM && <path d={path} fill="url(#zone-grains)" />}
+            {chosen === zone && (
+              <path d={path} fill="none" stroke="var(--kr-brine)" strokeWidth={3.2} strokeLinejoin="round" />
+            )}
+            {value && value.text !== '' && (
+              <text
+                x={labelX}
+                y={labelY}
+                textAnchor="middle"
+                dominantBaseline="central"
+                fill="var(--kr-ink)"
+                fontSize={small ? 7.6 : 10}
+                fontWeight={700}
+                stroke="var(--kr-panel)"
+                strokeWidth={2.6}
+                paintOrder="stroke"
+                textDecoration={value.isMeasured ? 'underline' : undefined}
+              >
+                {value.text}
+              </text>
+            )}
+          </g>
+        );
+      })}
       {shape.marks.map((path) => (
-        <path key={path} d={path} fill="none" stroke="var(--kr-ink)" strokeWidth={0.9} opacity={0.55} />
-      ))}
-      {shape.areas.map(({ zone, labelX, labelY }) => (
-        <text
-          key={zone}
-          x={labelX}
-          y={labelY}
-          textAnchor="middle"
-          dominantBaseline="middle"
-          fill="var(--kr-ink)"
-          fontSize={11}
-          fontWeight={700}
-          stroke="var(--kr-panel)"
-          strokeWidth={3}
-          paintOrder="stroke"
-        >
-          {layer[zone].text}
-        </text>
+        <path
+          key={path}
+          d={path}
+          fill="none"
+          stroke="var(--kr-ink)"
+          strokeWidth={0.9}
+          opacity={0.5}
+          pointerEvents="none"
+        />
       ))}
     </svg>
   );

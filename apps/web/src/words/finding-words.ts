@@ -1,6 +1,6 @@
 import type { Finding, MarginUnit } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { PANEL_NAMES, SECTION_NAMES } from './names.js';
+import { PANEL_NAMES, SECTION_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
 
 const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[panel] : 'car');
 const sectionOf = ({ section }: Finding): string =>
@@ -23,6 +23,14 @@ export function marginText(value: number, unit: MarginUnit, format: Format): str
       return `${value.toFixed(1).replace('-', '−')} mm/h`;
     case 'mg/m²':
       return `${value.toFixed(1).replace('-', '−')} mg/m²`;
+    case 'h':
+      return Number.isFinite(value) ? `${value.toFixed(0).replace('-', '−')} h` : '';
+    case 'mL':
+      return `${value.toFixed(0).replace('-', '−')} mL`;
+    case 'W/m²':
+      return `${value.toFixed(0).replace('-', '−')} W/m²`;
+    case 'grade':
+      return `${value.toFixed(1).replace('-', '−')} grade`;
     case 'none':
       return '';
   }
@@ -60,6 +68,8 @@ const onIce: Phrase = (finding, format) => {
 
 const onSpots: Phrase = (finding, format) => {
   const panel = panelOf(finding);
+  if (finding.remedy === 'demin-rinse')
+    return `the last rinse is demineralised: it would leave ${marginText(finding.amount ?? 0, 'mg/m²', format)} (now: ${onSpots({ ...finding, remedy: undefined, level: 'block' }, format)})`;
   if (finding.unit === 'mg/m²') {
     return finding.level === 'block'
       ? `water left to dry leaves ${actual(finding, format)} on the ${panel}; ${limit(finding, format)} shows`
@@ -92,9 +102,10 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
   'open-hours': (finding, format) => {
     if (finding.level === 'unknown') return 'no weather for these hours';
     if (finding.margin === null) return finding.level === 'clear' ? 'open' : 'closed at this hour';
+    const queue = finding.amount ? `, with ${format.minutes(finding.amount)} in the queue` : '';
     return finding.level === 'block'
-      ? `closes ${beyond(finding, format)} before you are done`
-      : `open for ${beyond(finding, format)} after you are done`;
+      ? `closes ${beyond(finding, format)} before you are done${queue}`
+      : `open for ${beyond(finding, format)} after you are done${queue}`;
   },
   falling: (finding, format) =>
     finding.margin === null
@@ -124,10 +135,76 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
       : `run-off stays liquid: no colder than ${actual(finding, format)} within 12 h`;
   },
   wear: (finding, format) => {
-    if (finding.margin === null) return 'nothing to wear';
+    if (finding.margin === null) return 'nothing to wear, or it is sealed again';
+    const where = finding.zone ? ` (${ZONE_NAMES[finding.zone].toLowerCase()})` : '';
     return finding.level === 'condition'
-      ? `you top up the protection after: the soap (${actual(finding, format)}) is ${beyond(finding, format)} too strong for it`
-      : `soap ${actual(finding, format)}, ${beyond(finding, format)} milder than wears it`;
+      ? `you top up the protection after${where}: the soap (${actual(finding, format)}) is ${beyond(finding, format)} too strong for it`
+      : `soap ${actual(finding, format)}, ${beyond(finding, format)} milder than wears it${where}`;
+  },
+  'soil-ceiling': (finding, format) => {
+    if (finding.margin === null) return 'it does not go on the body';
+    const grade = (finding.actual ?? 0).toFixed(1);
+    if (finding.level === 'condition')
+      return `you pre-soak it hot and slow: soil grade ${grade}, ${limit(finding, format)} cleans without`;
+    return finding.level === 'block'
+      ? `the body is too dirty for it: grade ${grade}, it cleans up to ${(finding.limit ?? 0).toFixed(0)} honestly`
+      : `soil grade ${grade}; it cleans up to ${(finding.limit ?? 0).toFixed(0)}`;
+  },
+  scratch: (finding) => {
+    if (finding.margin === null) return 'nothing rubs the paint';
+    const grade = (finding.actual ?? 0).toFixed(1);
+    const most = (finding.limit ?? 0).toFixed(1);
+    if (finding.level === 'block')
+      return `grit would mark the paint: grade ${grade} is left when it is rubbed, ${most} at most`;
+    return finding.level === 'condition'
+      ? `you rinse the grit off again first: grade ${grade} is left when it is rubbed, ${most} is safe`
+      : `grade ${grade} is left when something rubs the paint; ${most} is safe`;
+  },
+  'seals-overnight': (finding, format) => {
+    if (finding.level === 'unknown') return 'the coming night is not in the forecast';
+    const water = marginText(finding.amount ?? 0, 'mL', format);
+    if (finding.margin === null) return `${water} stays in seals and locks: too little to matter`;
+    return finding.level === 'condition'
+      ? `you blow out and treat seals, locks and mirrors: ${water} stays in them and it falls to ${actual(finding, format)} where it stands tonight`
+      : `${water} stays in seals and locks; no colder than ${actual(finding, format)} where it stands tonight`;
+  },
+  'dry-on': (finding, format) => {
+    if (finding.level === 'unknown') return 'no weather for these hours';
+    if (finding.margin === null) return 'product stays wet for as long as it dwells';
+    if (finding.level === 'block')
+      return `product dries on the ${panelOf(finding)} after ${actual(finding, format)}; the shortest dwell is ${limit(finding, format)}`;
+    return finding.level === 'condition'
+      ? `you rinse it off sooner: product dries on the ${panelOf(finding)} after ${actual(finding, format)}, ${limit(finding, format)} is the usual dwell`
+      : `product stays wet ${actual(finding, format)} on the ${panelOf(finding)}`;
+  },
+  're-soiling': (finding, format) => {
+    if (finding.margin === null) return 'the road after is not known';
+    if (finding.actual === 0) return 'main roads are wet or snowed as you finish';
+    return finding.level === 'block'
+      ? `main roads stay dry only ${actual(finding, format)} after; ${limit(finding, format)} wanted by the house`
+      : `main roads stay dry ${actual(finding, format)} after`;
+  },
+  'site-rule': (finding, format) => {
+    if (!finding.siteRule)
+      return finding.level === 'unknown' ? 'no weather for these hours' : 'nothing forbids it';
+    if (finding.remedy === 'site-soap')
+      return 'you use the soap of the site: your own foam is not allowed here';
+    const frost = finding.actual == null ? '' : ` (${format.temp(finding.actual)})`;
+    return `forbidden here: ${SITE_RULE_NAMES[finding.siteRule].toLowerCase()}${frost}`;
+  },
+  'direct-sun': (finding, format) => {
+    if (finding.level === 'unknown') return 'no weather for these hours';
+    if (finding.margin === null) return 'the wet-edge sums decide';
+    return finding.level === 'block'
+      ? `the sun stands on the ${panelOf(finding)} (${actual(finding, format)}; the house washes below ${limit(finding, format)})`
+      : `no strong sun: ${actual(finding, format)} at most`;
+  },
+  'working-warmth': (finding, format) => {
+    if (finding.level === 'unknown') return 'no weather for these hours';
+    if (finding.margin === null) return 'its products take the cold';
+    return finding.level === 'block'
+      ? `too cold for the product: ${actual(finding, format)}, ${limit(finding, format)} needed`
+      : `warm enough: ${actual(finding, format)}`;
   },
   'forecast-agrees': (finding, format) => {
     if (finding.margin === null) return 'members not asked: something else decides';

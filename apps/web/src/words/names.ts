@@ -1,25 +1,45 @@
 import type {
   BodyClass,
+  CarZone,
+  ClogCleaner,
+  CompatibilityReason,
+  FlipInput,
+  Leftover,
+  MethodId,
   PaintTone,
   PanelId,
   PlaceKind,
+  ProductRole,
   Protection,
+  ProtectionStanding,
+  RoadClass,
+  RoadState,
   RuleGlyph,
   RuleId,
-  SaltZone,
+  SaltAgent,
+  SiteRule,
+  SoilKind,
   SpotsFound,
   Tap,
   VerdictKind,
+  WashStepId,
   WaterBehaviour,
+  ZoneGroup,
 } from '@keen/core';
 
-export const METHOD_NAMES: Readonly<Record<string, string>> = {
+export const METHOD_NAMES: Readonly<Record<MethodId, string>> = {
   'touchless-automatic': 'touchless automatic',
   'bay-touch-free': 'self-serve, touch-free',
+  'bay-contact': 'self-serve, by hand',
+  'bay-rinse-rinseless': 'bay rinse, rinseless finish',
   'garage-rinseless': 'rinseless indoors',
+  'garage-hose': 'hose in the garage',
   'drive-hose': 'hose on the drive',
+  waterless: 'waterless spray',
+  'salt-flush': 'salt flush, rinse only',
+  'strip-reseal': 'strip and re-seal',
 };
-export const methodName = (methodId: string): string => METHOD_NAMES[methodId] ?? methodId;
+export const methodName = (methodId: string): string => METHOD_NAMES[methodId as MethodId] ?? methodId;
 
 export const VERDICT_WORDS: Readonly<Record<VerdictKind, string>> = {
   go: 'Go',
@@ -60,6 +80,14 @@ export const RULE_NAMES: Readonly<Record<RuleId, string>> = {
   'ice-on-ground': 'Ice on the ground',
   wear: 'Wear of protection',
   'forecast-agrees': 'Forecast agreement',
+  'soil-ceiling': 'How dirty it is',
+  scratch: 'Scratches',
+  'seals-overnight': 'Seals and locks tonight',
+  'dry-on': 'Product drying on',
+  're-soiling': 'The road after',
+  'site-rule': 'Site and town rules',
+  'direct-sun': 'Sun on it',
+  'working-warmth': 'Warmth for the product',
 };
 
 export const GLYPH_NAMES: Readonly<Record<RuleGlyph, string>> = {
@@ -73,6 +101,10 @@ export const GLYPH_NAMES: Readonly<Record<RuleGlyph, string>> = {
   falling: 'rain or snow',
   wear: 'wear',
   forecast: 'forecast',
+  soil: 'soil',
+  scratch: 'scratch',
+  sun: 'sun',
+  warmth: 'warmth',
 };
 
 export const BODY_NAMES: Readonly<Record<BodyClass, string>> = {
@@ -93,7 +125,9 @@ export const PROTECTION_NAMES: Readonly<Record<Protection, string>> = {
   bare: 'None',
   wax: 'Wax',
   sealant: 'Sealant',
+  'spray-ceramic': 'Spray ceramic',
   coating: 'Coating',
+  film: 'Protection film',
 };
 export const BEHAVIOUR_NAMES: Readonly<Record<WaterBehaviour, string>> = {
   flat: 'Lies flat',
@@ -117,13 +151,150 @@ export const SPOTS_NAMES: Readonly<Record<SpotsFound, string>> = {
   few: 'A few spots',
   many: 'Many spots',
 };
-export const ZONE_NAMES: Readonly<Record<SaltZone, string>> = {
-  underbody: 'Underbody',
-  arches: 'Arches',
+export const ZONE_NAMES: Readonly<Record<CarZone, string>> = {
+  roof: 'Roof',
+  bonnet: 'Bonnet',
+  boot: 'Boot lid',
+  glass: 'Glass',
+  'upper-left': 'Upper left',
+  'upper-right': 'Upper right',
+  trim: 'Trim',
+  front: 'Front',
+  rear: 'Rear',
   'lower-left': 'Lower left',
   'lower-right': 'Lower right',
-  rear: 'Rear',
+  'wheels-left': 'Wheels left',
+  'wheels-right': 'Wheels right',
+  'arches-left': 'Arches left',
+  'arches-right': 'Arches right',
+  underbody: 'Underbody',
+};
+export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
   upper: 'Upper body',
+  lower: 'Lower body',
+  wheels: 'Wheels',
+  arches: 'Arches',
+  under: 'Underbody',
+};
+export const SOIL_NAMES: Readonly<Record<SoilKind, string>> = {
+  'salt-film': 'Salt film',
+  grit: 'Grit',
+  iron: 'Iron',
+  bugs: 'Bugs',
+  tar: 'Tar',
+  scale: 'Scale',
+};
+/** Grades 0 to 5. */
+export const GRADE_NAMES = ['clean', 'dust', 'light film', 'film with grit', 'heavy', 'caked'] as const;
+export const LEFTOVER_NAMES: Readonly<Record<Leftover, string>> = {
+  film: 'a light film',
+  arches: 'arches',
+  'deep-wheels': 'deep wheels',
+  underbody: 'underbody',
+  lowers: 'lower body',
+  vents: 'vents and gaps',
+  bugs: 'bugs',
+  tar: 'tar',
+  iron: 'iron',
+  scale: 'scale',
+};
+export const AGENT_NAMES: Readonly<Record<SaltAgent, string>> = {
+  NaCl: 'rock salt (NaCl)',
+  MgCl2: 'magnesium chloride',
+  CaCl2: 'calcium chloride',
+};
+export const ROAD_NAMES: Readonly<Record<RoadClass, string>> = {
+  main: 'Main road',
+  town: 'Town',
+  bridge: 'Bridge',
+};
+export const ROAD_STATE_NAMES: Readonly<Record<RoadState, string>> = {
+  dry: 'dry',
+  damp: 'damp',
+  wet: 'wet',
+  slush: 'slush',
+  snow: 'snow',
+  ice: 'ice',
+};
+export const SITE_RULE_NAMES: Readonly<Record<SiteRule, string>> = {
+  'no-own-bucket': 'No buckets of your own',
+  'no-own-foam': 'No foam of your own',
+  'no-run-off': 'No wash water on the ground or in the storm drain',
+  'no-washing-in-frost': 'No washing in frost',
+  'no-contact': 'No washing by hand',
+};
+export const STANDING_NAMES: Readonly<Record<ProtectionStanding, string>> = {
+  none: 'bare',
+  sound: 'sound',
+  worn: 'worn',
+  spent: 'spent',
+  'clogged-or-gone': 'clogged or gone',
+  'unknown-age': 'age not known',
+};
+export const CLEANER_NAMES: Readonly<Record<ClogCleaner, string>> = {
+  'film-remover': 'a film remover (alkaline)',
+  'iron-remover': 'an iron remover',
+  'mineral-acid': 'a mild mineral acid',
+};
+export const ROLE_NAMES: Readonly<Record<ProductRole, string>> = {
+  shampoo: 'Shampoo',
+  rinseless: 'Rinseless wash',
+  waterless: 'Waterless spray',
+  'alkaline-pre-wash': 'Alkaline pre-wash',
+  'film-remover': 'Film remover',
+  'salt-neutraliser': 'Salt neutraliser',
+  'wheel-cleaner': 'Wheel cleaner',
+  'wheel-acid': 'Acid wheel cleaner',
+  'iron-remover': 'Iron remover',
+  'bug-remover': 'Bug remover',
+  'tar-remover': 'Tar remover',
+  'mineral-acid': 'Mineral remover (acid)',
+  'strip-shampoo': 'Strip shampoo',
+  clay: 'Clay',
+  polish: 'Polish',
+  'spray-wax': 'Spray wax',
+  sealant: 'Sealant',
+  'spray-ceramic': 'Spray ceramic',
+  'drying-aid': 'Drying aid',
+};
+export const COMPATIBILITY_REASONS: Readonly<Record<CompatibilityReason, string>> = {
+  'too-alkaline': 'too alkaline for it',
+  'too-acid': 'too acid for it',
+  dissolves: 'its solvent takes it off',
+  abrades: 'it abrades',
+  'will-not-bond': 'it bonds to bare paint only',
+  'delicate-metal': 'it stains or etches delicate metal',
+  'acid-on-metal': 'acid on metal',
+};
+export const FLIP_NAMES: Readonly<Record<FlipInput, string>> = {
+  air: 'Air',
+  wind: 'Wind at 10 m',
+  humidity: 'Humidity',
+  cloud: 'Cloud',
+  solids: 'Solids in the last water',
+  'hand-speed': 'Minutes from wet to wiped',
+  start: 'Start',
+};
+export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
+  'machine-soak': 'machine soak',
+  'machine-jets': 'machine jets',
+  'machine-blower': 'machine blower',
+  wheels: 'wheels',
+  foam: 'foam',
+  'pre-soak': 'pre-soak',
+  rinse: 'rinse',
+  arches: 'arches',
+  'underbody-bounce': 'underbody, bounced jet',
+  'underbody-ramps': 'underbody on ramps',
+  contact: 'wash by hand',
+  rinseless: 'rinseless wash',
+  'spray-wipe': 'spray and wipe',
+  'final-rinse': 'last rinse',
+  blow: 'blow out the gaps',
+  towel: 'towel',
+  shuts: 'door shuts',
+  strip: 'strip',
+  seal: 'seal',
 };
 
 export const optionsOf = <K extends string>(

@@ -1,19 +1,23 @@
 import { Checkbox, Select, TextInput } from '@mantine/core';
-import { calculate, CALCULATORS } from '@keen/core';
+import { calculate, CALCULATORS, type DisplaySettings, type FilmInput } from '@keen/core';
 import { useState } from 'react';
-import { NavLink, useParams } from 'react-router';
+import { Link, NavLink, useParams } from 'react-router';
+import { useFormat } from '../../format/use-format.js';
+import { labPath } from '../../parts/lab-path.js';
 import { Page } from '../../parts/page.js';
 import { Empty } from '../../parts/states.js';
 import {
   type DeskField,
   type DeskValues,
-  EXAMPLES,
   fieldLabel,
   fieldsOf,
   figureText,
   inputFrom,
   outputUnits,
+  shownExample,
 } from './desk-view.js';
+import { shownUnit } from './desk-units.js';
+import { workingOf } from './working.js';
 import classes from './desk.module.css';
 
 const NAMES = [...CALCULATORS.keys()];
@@ -22,8 +26,12 @@ const NAMES = [...CALCULATORS.keys()];
 export function DeskPage() {
   const { name = NAMES[0] ?? '' } = useParams();
   const calculator = CALCULATORS.get(name);
+  const format = useFormat();
   return (
-    <Page title="Reference desk" lead="Every sum that the program does, for any figures of your own.">
+    <Page
+      title="Reference desk"
+      lead="Every sum that the program does, for any figures of your own, in the units of your settings."
+    >
       <div className={classes.desk}>
         <nav aria-label="Sums">
           <ul className={classes.list}>
@@ -37,7 +45,12 @@ export function DeskPage() {
           </ul>
         </nav>
         {calculator ? (
-          <Sum key={name} name={name} question={calculator.question} />
+          <Sum
+            key={`${name} ${JSON.stringify(format.display)}`}
+            name={name}
+            question={calculator.question}
+            display={format.display}
+          />
         ) : (
           <Empty title="There is no such sum">Choose one from the list.</Empty>
         )}
@@ -50,11 +63,13 @@ interface FieldProps {
   readonly field: DeskField;
   readonly value: string | boolean | undefined;
   readonly error: string | undefined;
+  readonly display: DisplaySettings;
   readonly onChange: (value: string | boolean) => void;
 }
 
-function Field({ field, value, error, onChange }: FieldProps) {
-  const label = `${fieldLabel(field.name)}${field.unit ? `, ${field.unit}` : ''}${field.isOptional ? ' (if known)' : ''}`;
+function Field({ field, value, error, display, onChange }: FieldProps) {
+  const { label: unit } = shownUnit(field.unit, display);
+  const label = `${fieldLabel(field.name)}${unit ? `, ${unit}` : ''}${field.isOptional ? ' (if known)' : ''}`;
   const text = typeof value === 'string' ? value : '';
   if (field.kind === 'switch')
     return (
@@ -86,13 +101,22 @@ function Field({ field, value, error, onChange }: FieldProps) {
   );
 }
 
-function Sum({ name, question }: { readonly name: string; readonly question: string }) {
+interface SumProps {
+  readonly name: string;
+  readonly question: string;
+  readonly display: DisplaySettings;
+}
+
+/** One sum in the user's units: fields, answer, and the way to it. */
+function Sum({ name, question, display }: SumProps) {
   const fields = fieldsOf(name);
-  const [values, setValues] = useState<DeskValues>(EXAMPLES[name] ?? {});
+  const [values, setValues] = useState<DeskValues>(() => shownExample(name, display));
   const calculator = CALCULATORS.get(name);
   if (!calculator) return null;
-  const answer = calculate(calculator, inputFrom(fields, values));
+  const input = inputFrom(fields, values, display);
+  const answer = calculate(calculator, input);
   const units = outputUnits(name);
+  const working = workingOf(name, input);
   return (
     <section className={classes.sum} aria-label={question}>
       <div className={classes.fields}>
@@ -102,6 +126,7 @@ function Sum({ name, question }: { readonly name: string; readonly question: str
             key={field.name}
             field={field}
             value={values[field.name]}
+            display={display}
             error={!answer.ok && answer.error.field === field.name ? answer.error.message : undefined}
             onChange={(value) => setValues((old) => ({ ...old, [field.name]: value }))}
           />
@@ -109,18 +134,43 @@ function Sum({ name, question }: { readonly name: string; readonly question: str
       </div>
       <div aria-live="polite">
         {answer.ok ? (
-          <dl className={classes.result}>
-            {Object.entries(answer.value as Record<string, unknown>).map(([field, value]) => (
-              <div key={field} style={{ display: 'contents' }}>
-                <dt>
-                  {fieldLabel(field)} <span className="muted">{units[field]}</span>
-                </dt>
-                <dd className="figure">{figureText(value)}</dd>
+          <>
+            <dl className={classes.result}>
+              {Object.entries(answer.value as Record<string, unknown>).map(([field, value]) => {
+                const unit = shownUnit(units[field] ?? '', display);
+                return (
+                  <div key={field} style={{ display: 'contents' }}>
+                    <dt>
+                      {fieldLabel(field)} <span className="muted">{unit.label}</span>
+                    </dt>
+                    <dd className="figure">
+                      {figureText(typeof value === 'number' ? unit.toShown(value) : value)}
+                    </dd>
+                  </div>
+                );
+              })}
+            </dl>
+            {working.length > 0 && (
+              <div className={classes.working}>
+                <h2>The working</h2>
+                <ol>
+                  {working.map((line) => (
+                    <li key={line}>{line}</li>
+                  ))}
+                </ol>
+                <p className="muted">In the sum's own units: °C, m/s or km/h, mL and L.</p>
               </div>
-            ))}
-          </dl>
+            )}
+          </>
         ) : (
           <p role="alert">{answer.error.message}</p>
+        )}
+        {name === 'film' && answer.ok && (
+          <p>
+            <Link to={labPath({ ...(input as unknown as FilmInput), horizonMinutes: 720 })}>
+              Open this film in the lab
+            </Link>
+          </p>
         )}
       </div>
     </section>

@@ -1,4 +1,5 @@
-import { CALCULATORS, schemasOf } from '@keen/core';
+import { CALCULATORS, type DisplaySettings, schemasOf } from '@keen/core';
+import { shownUnit, typed } from './desk-units.js';
 
 export interface DeskField {
   readonly name: string;
@@ -65,13 +66,21 @@ export function outputUnits(name: string): Record<string, string> {
 
 export type DeskValues = Readonly<Record<string, string | boolean>>;
 
-/** What was typed as the sum's input: empty fields are left out. */
-export function inputFrom(fields: readonly DeskField[], values: DeskValues): Record<string, unknown> {
+/** Takes off what converting there and back leaves behind in the last digits. */
+const exact = (value: number): number => Number(value.toPrecision(12));
+
+/** What was typed, in the user's units, as the sum's input: empty fields are left out. */
+export function inputFrom(
+  fields: readonly DeskField[],
+  values: DeskValues,
+  display: DisplaySettings,
+): Record<string, unknown> {
   const entries = fields.flatMap((field): [string, unknown][] => {
     const value = values[field.name];
     if (field.kind === 'switch') return [[field.name, value === true]];
     if (typeof value !== 'string' || value.trim() === '') return [];
-    if (field.kind === 'number') return [[field.name, Number(value)]];
+    const { fromShown } = shownUnit(field.unit, display);
+    if (field.kind === 'number') return [[field.name, exact(fromShown(Number(value)))]];
     if (field.kind === 'list')
       return [
         [
@@ -110,7 +119,19 @@ export function figureText(value: unknown): string {
   return typeof value === 'string' ? value : JSON.stringify(value);
 }
 
-/** A worked example to start from. */
+/** The worked example of a sum in the user's units. */
+export function shownExample(name: string, display: DisplaySettings): DeskValues {
+  const units = new Map(fieldsOf(name).map(({ name: field, unit, kind }) => [field, { unit, kind }]));
+  return Object.fromEntries(
+    Object.entries(EXAMPLES[name] ?? {}).map(([field, value]) => {
+      const known = units.get(field);
+      if (known?.kind !== 'number' || typeof value !== 'string') return [field, value];
+      return [field, typed(shownUnit(known.unit, display).toShown(Number(value)))];
+    }),
+  );
+}
+
+/** A worked example to start from, in the sums' own units. */
 export const EXAMPLES: Readonly<Record<string, DeskValues>> = {
   'wind-chill': { airTempC: '-10', windKmh: '20' },
   'humid-air': { airTempC: '-5', relHumidityFraction: '0.8' },

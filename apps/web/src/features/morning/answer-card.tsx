@@ -8,7 +8,7 @@ import { Glyph } from '../../parts/glyph.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './morning.module.css';
-import { dueText, nameOf } from './morning-view.js';
+import { bodyGrade, dueText, nameOf } from './morning-view.js';
 import { Why } from './why.js';
 
 interface AnswerCardProps {
@@ -37,7 +37,7 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
           {nameOf(places, best.placeId)}, {methodName(best.methodId)}
           <span className="muted">
             {' '}
-            · {dueText(answer.due.daysLate)} · soil grade {answer.soilGrade} (estimated)
+            · {dueText(answer.due.daysLate)} · soil grade {bodyGrade(answer.soil)}
           </span>
         </p>
         <p className={classes.verdict}>

@@ -9,7 +9,7 @@ import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { AnswerCard } from './answer-card.js';
 import classes from './morning.module.css';
-import { dueText, groupAnswers, leadText, nameOf } from './morning-view.js';
+import { bodyGrade, dueText, groupAnswers, leadText, nameOf } from './morning-view.js';
 import { PlannedList } from './planned-list.js';
 import { SkyStrip } from './sky-strip.js';
 
@@ -101,12 +101,12 @@ export function MorningPage() {
         <section className={classes.group}>
           <h2>Not due yet</h2>
           <ul className={classes.rest}>
-            {notDue.map(({ vehicleId, due, soilGrade }) => (
+            {notDue.map(({ vehicleId, due, soil }) => (
               <li key={vehicleId}>
                 <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>
                 <br />
                 <span className="muted">
-                  {dueText(due.daysLate)}, soil grade {soilGrade} (estimated)
+                  {dueText(due.daysLate)}, soil grade {bodyGrade(soil)} (estimated)
                 </span>
               </li>
             ))}

@@ -1,3 +1,4 @@
+import type { ByGroup } from '@keen/core';
 import type { MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 
@@ -61,3 +62,7 @@ export const nameOf = (
   records: readonly Pick<VehicleRecord, 'id' | 'name'>[] | undefined,
   id: string,
 ): string => records?.find((record) => record.id === id)?.name ?? id;
+
+/** Heaviest soil of the body, as shown: seen where somebody looked, estimated else. */
+export const bodyGrade = (soil: ByGroup): string =>
+  Math.max(soil.upper, soil.lower).toFixed(1).replace('.0', '');

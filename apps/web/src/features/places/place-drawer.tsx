@@ -1,4 +1,5 @@
-import { Checkbox, Group, Select, Textarea, TextInput } from '@mantine/core';
+import { Checkbox, Group, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
+import type { SiteRule } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSavePlace } from '../../api/queries.js';
@@ -6,7 +7,7 @@ import type { PlaceRecord } from '../../api/types.js';
 import { useDraft } from '../../parts/drafts.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
-import { methodName, optionsOf, PLACE_KIND_NAMES, TAP_NAMES } from '../../words/names.js';
+import { optionsOf, PLACE_KIND_NAMES, SITE_RULE_NAMES, TAP_NAMES } from '../../words/names.js';
 import {
   DEFAULT_WATER,
   draftOf,
@@ -17,7 +18,8 @@ import {
   placeErrors,
   placeFrom,
 } from './place-form.js';
-import { HorizonFields, HoursFields, OpeningFields, WaterFields } from './place-parts.js';
+import { OfferFields, TariffFields } from './offer-fields.js';
+import { HorizonFields, HoursFields, OpeningFields, QueueFields, WaterFields } from './place-parts.js';
 
 interface PlaceDrawerProps {
   /** null: a new one. */
@@ -87,22 +89,38 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
       <Group grow align="start">
         <Select
           label="Kind"
-          description={`Washed there: ${methodName(facts.methodId)}`}
           data={optionsOf(PLACE_KIND_NAMES)}
           value={draft.kind}
-          onChange={(kind) => kind && set({ kind })}
+          onChange={(kind) =>
+            kind && set({ kind, offers: [{ methodId: KIND_FACTS[kind].methodId, priceMinor: 0 }] })
+          }
           allowDeselect={false}
         />
-        <NumberField
-          label="Price of a wash"
-          unit={currency}
-          hint="What the place or its supplies cost"
-          value={draft.priceMinor === null ? null : draft.priceMinor / 100}
-          onChange={(price) => set({ priceMinor: price === null ? null : Math.round(price * 100) })}
-          decimals={2}
-          error={errors.priceMinor}
-        />
+        {facts.shelter === 'indoors' && (
+          <NumberField
+            label="Humidity read there"
+            unit="%"
+            hint="Empty: the model's own"
+            value={draft.relHumidityPercent}
+            onChange={(relHumidityPercent) => set({ relHumidityPercent })}
+            decimals={0}
+            error={errors.relHumidityPercent}
+          />
+        )}
       </Group>
+      <OfferFields
+        kind={draft.kind}
+        offers={draft.offers}
+        currency={currency}
+        errors={errors}
+        onChange={(offers) => set({ offers })}
+      />
+      <TariffFields
+        tariff={draft.tariff}
+        currency={currency}
+        errors={errors}
+        onChange={(tariff) => set({ tariff })}
+      />
       <Group grow align="start">
         <NumberField
           label="Latitude"
@@ -208,6 +226,30 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
         />
       )}
       <HoursFields openHours={draft.openHours} errors={errors} onChange={(openHours) => set({ openHours })} />
+      <QueueFields
+        legend="Waiting, Monday to Friday"
+        rows={draft.weekdayQueue}
+        onChange={(weekdayQueue) => set({ weekdayQueue })}
+      />
+      <QueueFields
+        legend="Waiting at the weekend"
+        rows={draft.weekendQueue}
+        onChange={(weekendQueue) => set({ weekendQueue })}
+      />
+      {errors.queue && (
+        <p role="alert" style={{ margin: 0, color: 'var(--kr-lamp)' }}>
+          {errors.queue}
+        </p>
+      )}
+      <MultiSelect
+        label="Forbidden here"
+        description="By the site, its landlord or the town; ask where in doubt"
+        data={optionsOf(SITE_RULE_NAMES)}
+        value={[...draft.forbids]}
+        onChange={(forbids) => set({ forbids: forbids as SiteRule[] })}
+        clearable
+        clearButtonProps={{ 'aria-label': 'Nothing forbidden' }}
+      />
       {facts.shelter === 'open' && (
         <HorizonFields rows={draft.horizon} onChange={(horizon) => set({ horizon })} />
       )}
@@ -216,7 +258,7 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
       )}
       <Textarea
         label="Notes"
-        description="What this place forbids, who to ask"
+        description="Who to ask, what to bring"
         autosize
         minRows={2}
         value={draft.notes}

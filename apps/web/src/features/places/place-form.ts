@@ -1,4 +1,13 @@
-import type { HorizonPoint, Opening, OpenSpan, PlaceKind, Tap } from '@keen/core';
+import {
+  type HorizonPoint,
+  METHODS,
+  type Opening,
+  type OpenSpan,
+  type PlaceKind,
+  type Queue,
+  type SiteRule,
+  type Tap,
+} from '@keen/core';
 import type { PlaceRecord } from '../../api/types.js';
 
 /** What is typed of a water. */
@@ -8,6 +17,28 @@ export interface WaterDraft {
   readonly tdsMgPerLitre: number | null;
   readonly tempC: number | null;
   readonly origin: 'measured' | 'estimated' | 'default';
+}
+
+/** A method on offer, with the price of a visit. */
+export interface OfferDraft {
+  readonly methodId: string;
+  readonly priceMinor: number | null;
+}
+
+/** A coin or card meter as typed. */
+export interface TariffDraft {
+  readonly startPriceMinor: number | null;
+  readonly startSeconds: number | null;
+  readonly blockPriceMinor: number | null;
+  readonly blockSeconds: number | null;
+  readonly pausable: boolean;
+}
+
+/** Waiting between two hours of the day. */
+export interface QueueRow {
+  readonly fromHour: number;
+  readonly toHour: number;
+  readonly minutes: number;
 }
 
 /** What is typed into the form of a place. */
@@ -28,11 +59,16 @@ export interface PlaceDraft {
   readonly openHours: readonly (OpenSpan | null)[];
   readonly washWater: WaterDraft;
   readonly finalRinse: WaterDraft | null;
-  readonly priceMinor: number | null;
+  readonly relHumidityPercent: number | null;
+  readonly offers: readonly OfferDraft[];
+  readonly tariff: TariffDraft | null;
+  readonly weekdayQueue: readonly QueueRow[];
+  readonly weekendQueue: readonly QueueRow[];
+  readonly forbids: readonly SiteRule[];
   readonly travelMinutes: number | null;
 }
 
-/** What a kind of place is like: its air, its roof, and the way to wash there. */
+/** What a kind of place is like: its air, its roof, and the usual way to wash there. */
 export const KIND_FACTS = {
   garage: { climate: 'unheated', shelter: 'indoors', methodId: 'garage-rinseless' },
   'heated-unit': { climate: 'heated', shelter: 'indoors', methodId: 'garage-rinseless' },
@@ -40,6 +76,18 @@ export const KIND_FACTS = {
   'automatic-bay': { climate: 'outdoors', shelter: 'open', methodId: 'touchless-automatic' },
   drive: { climate: 'outdoors', shelter: 'open', methodId: 'drive-hose' },
 } as const satisfies Readonly<Record<PlaceKind, { climate: string; shelter: string; methodId: string }>>;
+
+/** Ways to wash that a kind of place can offer. */
+export const methodsAt = (kind: PlaceKind): string[] =>
+  METHODS.filter(({ placeKinds }) => placeKinds.includes(kind)).map(({ id }) => id);
+
+export const DEFAULT_TARIFF: TariffDraft = {
+  startPriceMinor: 300,
+  startSeconds: 180,
+  blockPriceMinor: 100,
+  blockSeconds: 60,
+  pausable: false,
+};
 
 export const DEFAULT_WATER: WaterDraft = {
   name: 'Tap',
@@ -69,18 +117,60 @@ export const newPlace = (
   openHours: Array.from({ length: 7 }, () => ({ openMinute: 420, closeMinute: 1260 })),
   washWater: DEFAULT_WATER,
   finalRinse: null,
-  priceMinor: 0,
+  relHumidityPercent: null,
+  offers: [{ methodId: KIND_FACTS.garage.methodId, priceMinor: 0 }],
+  tariff: null,
+  weekdayQueue: [],
+  weekendQueue: [],
+  forbids: [],
   travelMinutes: 0,
 });
 
+/** Twenty-four hours as stretches of equal waiting; hours without any are left out. */
+export function queueRows(minutesByHour: readonly number[]): QueueRow[] {
+  const rows: QueueRow[] = [];
+  minutesByHour.forEach((minutes, hour) => {
+    const last = rows.at(-1);
+    if (minutes <= 0) return;
+    if (last?.toHour === hour && last.minutes === minutes)
+      rows[rows.length - 1] = { ...last, toHour: hour + 1 };
+    else rows.push({ fromHour: hour, toHour: hour + 1, minutes });
+  });
+  return rows;
+}
+
+/** The stretches as twenty-four hours; where two overlap the longer wait counts. */
+export const queueHours = (rows: readonly QueueRow[]): number[] =>
+  Array.from({ length: 24 }, (_, hour) =>
+    Math.max(
+      0,
+      ...rows
+        .filter(({ fromHour, toHour }) => fromHour <= hour && hour < toHour)
+        .map(({ minutes }) => minutes),
+    ),
+  );
+
+function queueFrom(weekday: readonly QueueRow[], weekend: readonly QueueRow[]): Queue | null {
+  if (weekday.length === 0 && weekend.length === 0) return null;
+  return { weekdayMinutes: queueHours(weekday), weekendMinutes: queueHours(weekend) };
+}
+
+const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
+  const fraction = 'relHumidityFraction' in climate ? (climate.relHumidityFraction ?? null) : null;
+  return fraction === null ? null : Math.round(fraction * 100);
+};
+
 export function draftOf(place: PlaceRecord): PlaceDraft {
-  const { climate, shelter, methods, id: _id, ...fields } = place;
+  const { climate, shelter, methods, queue, id: _id, ...fields } = place;
   return {
     ...fields,
     setpointC: climate.kind === 'heated' ? climate.setpointC : 15,
     horizon: shelter.kind === 'open' ? shelter.horizon : [],
     openings: shelter.kind === 'roofed' ? shelter.openings : [],
-    priceMinor: methods[0]?.priceMinor ?? 0,
+    relHumidityPercent: humidityPercent(climate),
+    offers: methods,
+    weekdayQueue: queueRows(queue?.weekdayMinutes ?? []),
+    weekendQueue: queueRows(queue?.weekendMinutes ?? []),
   };
 }
 
@@ -97,7 +187,6 @@ const RANGES: readonly {
   { field: 'longitudeDeg', read: (draft) => draft.longitudeDeg, low: -180, high: 180, unit: 'degrees' },
   { field: 'carHeadingDeg', read: (draft) => draft.carHeadingDeg, low: 0, high: 360, unit: 'degrees' },
   { field: 'travelMinutes', read: (draft) => draft.travelMinutes, low: 0, high: 600, unit: 'minutes' },
-  { field: 'priceMinor', read: (draft) => draft.priceMinor, low: 0, high: 1_000_000, unit: '' },
 ];
 
 function waterErrors(water: WaterDraft, prefix: string): Record<string, string> {
@@ -111,6 +200,24 @@ function waterErrors(water: WaterDraft, prefix: string): Record<string, string> 
   check('tdsMgPerLitre', 50_000, 'mg/L');
   check('tempC', 60, '°C');
   if (water.name.trim() === '') errors[`${prefix}.name`] = 'Give the water a name.';
+  return errors;
+}
+
+function tariffErrors(tariff: TariffDraft): Record<string, string> {
+  const errors: Record<string, string> = {};
+  const check = (
+    field: Exclude<keyof TariffDraft, 'pausable'>,
+    low: number,
+    high: number,
+    text: string,
+  ): void => {
+    const value = tariff[field];
+    if (value === null || value < low || value > high) errors[`tariff.${field}`] = text;
+  };
+  check('startPriceMinor', 0, 1_000_000, 'From 0 to 10,000.');
+  check('startSeconds', 0, 36_000, 'From 0 to 36,000 s.');
+  check('blockPriceMinor', 0, 1_000_000, 'From 0 to 10,000.');
+  check('blockSeconds', 1, 36_000, 'From 1 to 36,000 s.');
   return errors;
 }
 
@@ -129,6 +236,17 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
   ) {
     errors.setpointC = 'From −10 to 35 °C.';
   }
+  if (draft.offers.length === 0) errors.offers = 'Choose at least one way to wash.';
+  draft.offers.forEach(({ methodId, priceMinor }) => {
+    if (priceMinor === null || priceMinor < 0 || priceMinor > 1_000_000)
+      errors[`offers.${methodId}`] = 'From 0 to 10,000.';
+  });
+  if (draft.tariff) Object.assign(errors, tariffErrors(draft.tariff));
+  if (draft.relHumidityPercent !== null && (draft.relHumidityPercent < 5 || draft.relHumidityPercent > 100))
+    errors.relHumidityPercent = 'From 5 to 100 %.';
+  [...draft.weekdayQueue, ...draft.weekendQueue].forEach(({ fromHour, toHour }) => {
+    if (toHour <= fromHour) errors.queue = 'A stretch of waiting must end after it begins.';
+  });
   draft.openHours.forEach((span, weekday) => {
     if (span && span.closeMinute <= span.openMinute)
       errors[`openHours.${weekday}`] = 'It closes before it opens.';
@@ -149,7 +267,20 @@ const waterFrom = (water: WaterDraft): PlaceRecord['washWater'] => ({
 
 /** The form as the server takes it. Only for a form without faults. */
 export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
-  const { setpointC, horizon, openings, priceMinor, washWater, finalRinse, ...fields } = draft;
+  const {
+    setpointC,
+    relHumidityPercent,
+    horizon,
+    openings,
+    offers,
+    tariff,
+    weekdayQueue,
+    weekendQueue,
+    washWater,
+    finalRinse,
+    ...fields
+  } = draft;
+  const relHumidityFraction = relHumidityPercent === null ? null : relHumidityPercent / 100;
   const facts = KIND_FACTS[draft.kind];
   return {
     ...fields,
@@ -159,7 +290,11 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     carHeadingDeg: draft.carHeadingDeg ?? 0,
     travelMinutes: draft.travelMinutes ?? 0,
     climate:
-      facts.climate === 'heated' ? { kind: 'heated', setpointC: setpointC ?? 15 } : { kind: facts.climate },
+      facts.climate === 'heated'
+        ? { kind: 'heated', setpointC: setpointC ?? 15, relHumidityFraction }
+        : facts.climate === 'unheated'
+          ? { kind: 'unheated', relHumidityFraction }
+          : { kind: facts.climate },
     shelter:
       facts.shelter === 'indoors'
         ? { kind: 'indoors' }
@@ -168,7 +303,18 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
           : { kind: 'open', horizon },
     washWater: waterFrom(washWater),
     finalRinse: finalRinse ? waterFrom(finalRinse) : null,
-    methods: [{ methodId: facts.methodId, priceMinor: Math.round(priceMinor ?? 0) }],
+    methods: offers.map(({ methodId, priceMinor }) => ({
+      methodId,
+      priceMinor: Math.round(priceMinor ?? 0),
+    })),
+    tariff: tariff && {
+      startPriceMinor: Math.round(tariff.startPriceMinor ?? 0),
+      startSeconds: tariff.startSeconds ?? 0,
+      blockPriceMinor: Math.round(tariff.blockPriceMinor ?? 0),
+      blockSeconds: tariff.blockSeconds ?? 60,
+      pausable: tariff.pausable,
+    },
+    queue: queueFrom(weekdayQueue, weekendQueue),
   };
 }
 

@@ -1,7 +1,7 @@
 import { Button, Checkbox, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
 import type { HorizonPoint, Opening, OpenSpan } from '@keen/core';
 import { NumberField } from '../../parts/number-field.js';
-import { clockOf, minutesOf, type PlaceErrors, type WaterDraft } from './place-form.js';
+import { clockOf, minutesOf, type PlaceErrors, type QueueRow, type WaterDraft } from './place-form.js';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const ORIGINS = [
@@ -132,6 +132,7 @@ interface Column<T> {
   readonly field: keyof T & string;
   readonly label: string;
   readonly max: number;
+  readonly unit?: string;
 }
 
 interface RowsFieldsProps<T> {
@@ -143,7 +144,7 @@ interface RowsFieldsProps<T> {
   readonly onChange: (rows: readonly T[]) => void;
 }
 
-/** A short list of numbers in degrees: a horizon profile, or the open ends of a bay. */
+/** A short list of numbers: a horizon profile, the open ends of a bay, or stretches of waiting. */
 function RowsFields<T extends object>({ legend, hint, columns, rows, blank, onChange }: RowsFieldsProps<T>) {
   return (
     <Fieldset legend={legend}>
@@ -153,11 +154,11 @@ function RowsFields<T extends object>({ legend, hint, columns, rows, blank, onCh
       <Stack gap={6}>
         {rows.map((row, i) => (
           <Group key={i} wrap="nowrap" align="end">
-            {columns.map(({ field, label, max }) => (
+            {columns.map(({ field, label, max, unit = '°' }) => (
               <NumberField
                 key={field}
                 label={label}
-                unit="°"
+                unit={unit}
                 min={0}
                 max={max}
                 decimals={0}
@@ -223,6 +224,25 @@ export function OpeningFields(props: {
         { field: 'topElevationDeg', label: 'Opens up to', max: 90 },
       ]}
       blank={{ fromDeg: 120, toDeg: 160, topElevationDeg: 35 }}
+    />
+  );
+}
+
+export function QueueFields(props: {
+  readonly legend: string;
+  readonly rows: readonly QueueRow[];
+  readonly onChange: (rows: readonly QueueRow[]) => void;
+}) {
+  return (
+    <RowsFields
+      {...props}
+      hint="Minutes in the queue between two hours of the day; none elsewhere."
+      columns={[
+        { field: 'fromHour', label: 'From', max: 24, unit: 'h' },
+        { field: 'toHour', label: 'To', max: 24, unit: 'h' },
+        { field: 'minutes', label: 'Waiting', max: 240, unit: 'min' },
+      ]}
+      blank={{ fromHour: 16, toHour: 18, minutes: 10 }}
     />
   );
 }

@@ -1,92 +1,127 @@
-import { SegmentedControl, Select } from '@mantine/core';
+import { SegmentedControl, Slider } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { useSalt, useVehicles } from '../../api/queries.js';
+import { useClock, useSalt, useVehicles } from '../../api/queries.js';
 import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { UnfoldedCar } from '../../parts/unfolded-car.js';
+import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { methodName, ZONE_NAMES } from '../../words/names.js';
-import { saltLayer, type SaltLayerKind } from './salt-view.js';
+import { Drives } from './drives.js';
+import { Roads } from './roads.js';
+import { dayAt, saltLayer, type SaltLayerKind, washDays } from './salt-view.js';
 import classes from './salt.module.css';
+import { Swabs } from './swabs.js';
 
 const SeasonChart = lazy(async () => ({ default: (await import('./season-chart.js')).SeasonChart }));
 
-/** How much salt is on each zone, and for how long it has been eating. */
+/** How much salt is on each zone, and for how long it has been eating; and what that rests on. */
 export function SaltPage() {
   const { vehicleId: fromPath } = useParams();
   const navigate = useNavigate();
   const { data: vehicles } = useVehicles();
+  const { data: clock } = useClock();
   const vehicleId = fromPath ?? vehicles?.[0]?.id ?? '';
   const { data: salt, error, refetch } = useSalt(vehicleId);
   const vehicle = vehicles?.find(({ id }) => id === vehicleId);
-  const picker = (
-    <Select
-      label="Vehicle"
-      data={(vehicles ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-      value={vehicleId}
-      onChange={(id) => id && void navigate(`/salt/${id}`)}
-      allowDeselect={false}
-      searchable
-      w={230}
-    />
-  );
   return (
     <Page
       title="Salt"
       lead={vehicle ? `${vehicle.name}: what is on it, and how long it has been eating.` : undefined}
-      actions={picker}
+      actions={
+        <VehiclePicker
+          vehicles={vehicles}
+          value={vehicleId}
+          onChoose={(id) => void navigate(`/salt/${id}`)}
+        />
+      }
     >
       {vehicles?.length === 0 && (
         <Empty title="No vehicles yet">Add a vehicle first; its ledger stands here.</Empty>
       )}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !salt && vehicleId !== '' && <Loading what="Running the ledger" />}
-      {salt && vehicle && <Ledger salt={salt} vehicle={vehicle} />}
+      {salt && vehicle && (
+        <>
+          <Ledger key={vehicle.id} salt={salt} vehicle={vehicle} />
+          {clock && (
+            <>
+              <div className={classes.grid}>
+                <Swabs vehicle={vehicle} salt={salt} nowMs={clock.nowMs} />
+                <Drives vehicle={vehicle} nowMs={clock.nowMs} />
+              </div>
+              <Roads nowMs={clock.nowMs} />
+            </>
+          )}
+        </>
+      )}
     </Page>
   );
 }
 
 function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: VehicleRecord }) {
+  const format = useFormat();
   const [kind, setKind] = useState<SaltLayerKind>('load');
+  const last = salt.days.length;
+  const [index, setIndex] = useState(last);
+  const day = dayAt(salt, index);
+  const fastest = Math.max(1, ...salt.now.zones.map(({ activeHours }) => activeHours));
+  const when = day.atMs === null ? 'now' : format.dayShort(day.atMs);
   return (
     <>
-      <section className={classes.box}>
-        <h2>On the car now (estimated)</h2>
-        <SegmentedControl
-          aria-label="What the drawing shows"
-          data={[
-            { value: 'load', label: 'Load, g/m²' },
-            { value: 'clock', label: 'Clock, active hours' },
-          ]}
-          value={kind}
-          onChange={(value) => setKind(value === 'clock' ? 'clock' : 'load')}
-        />
-        <UnfoldedCar
-          bodyClass={vehicle.bodyClass}
-          layer={saltLayer(salt.now.zones, kind)}
-          label={kind === 'load' ? 'Salt load in grams a square metre' : 'Clock in active hours'}
-        />
-        <p className="muted">
-          Left flank above, right flank below, tail and underbody beside them. An active hour is an hour at 10
-          °C in which the salt is wet and fully at work; cold, dry and a light load slow the clock. From
-          drives, estimated road treatment and measured weather; factors are judgement.
-        </p>
-      </section>
-      <div className={classes.grid}>
-        <Answers salt={salt} />
+      <div className={classes.car}>
         <section className={classes.box}>
-          <h2>The season</h2>
-          <Suspense fallback={<Loading what="Drawing" />}>
-            <SeasonChart salt={salt} />
-          </Suspense>
-          <details>
-            <summary>As a table</summary>
-            <SeasonTable salt={salt} />
-          </details>
+          <div className={classes.head}>
+            <h2>On the car {day.atMs === null ? 'now' : `on ${when}`} (estimated)</h2>
+            <SegmentedControl
+              aria-label="What the drawing shows"
+              data={[
+                { value: 'load', label: 'Load, g/m²' },
+                { value: 'clock', label: 'Clock, active hours' },
+              ]}
+              value={kind}
+              onChange={(value) => setKind(value === 'clock' ? 'clock' : 'load')}
+            />
+          </div>
+          <UnfoldedCar
+            bodyClass={vehicle.bodyClass}
+            layer={saltLayer(day.zones, kind, fastest)}
+            label={kind === 'load' ? 'Salt load in grams a square metre' : 'Clock in active hours'}
+          />
+          {last > 0 && (
+            <Slider
+              className={classes.days}
+              min={0}
+              max={last}
+              value={index}
+              onChange={setIndex}
+              label={(value) => (salt.days[value] ? format.dayShort(salt.days[value].atMs) : 'now')}
+              thumbLabel="Day of the season"
+              thumbProps={{ 'aria-valuetext': when }}
+              marks={washDays(salt.days, salt.washesMs).map((value) => ({ value }))}
+            />
+          )}
+          <p className="muted">
+            Drag through the season; dots are washes. An active hour is an hour at {format.temp(10)} in which
+            the salt is wet and fully at work; cold, dry and a light load slow the clock. From drives,
+            bulletins and measured weather; factors are judgement
+            {salt.pickUp.count > 0 ? ', corrected by your swabs' : ''}.
+          </p>
         </section>
+        <Answers salt={salt} />
       </div>
+      <section className={classes.box}>
+        <h2>The season</h2>
+        <Suspense fallback={<Loading what="Drawing" />}>
+          <SeasonChart salt={salt} />
+        </Suspense>
+        <details>
+          <summary>As a table</summary>
+          <SeasonTable salt={salt} />
+        </details>
+      </section>
     </>
   );
 }
@@ -95,6 +130,7 @@ function Answers({ salt }: { readonly salt: SaltView }) {
   const format = useFormat();
   const { here, street, heated } = salt.parked;
   const days = (salt.forecastHours / 24).toFixed(0);
+  const saved = [...salt.savedNow].sort((a, b) => b.activeHours - a.activeHours);
   return (
     <section className={classes.box}>
       <h2>What it says (active hours, estimated)</h2>
@@ -107,19 +143,21 @@ function Answers({ salt }: { readonly salt: SaltView }) {
         <dd className="figure">
           {salt.savedByLast ? salt.savedByLast.activeHours.toFixed(1) : 'none logged'}
         </dd>
-        {salt.savedNow.map(({ methodId, activeHours }) => (
+        <dt className={classes.part}>A wash now would save over {days} days</dt>
+        <dd />
+        {saved.map(({ methodId, activeHours }) => (
           <div key={methodId} style={{ display: 'contents' }}>
-            <dt>
-              A wash now would save over {days} days, {methodName(methodId)}
-            </dt>
+            <dt className={classes.sub}>{methodName(methodId)}</dt>
             <dd className="figure">{activeHours.toFixed(1)}</dd>
           </div>
         ))}
-        <dt>The next {days} days unwashed, standing where it stands</dt>
+        <dt className={classes.part}>The next {days} days unwashed</dt>
+        <dd />
+        <dt className={classes.sub}>standing where it stands</dt>
         <dd className="figure">{here.toFixed(1)}</dd>
-        <dt>Standing in the street</dt>
+        <dt className={classes.sub}>in the street</dt>
         <dd className="figure">{street.toFixed(1)}</dd>
-        <dt>Standing in a heated place at {format.temp(14)}</dt>
+        <dt className={classes.sub}>in a heated place at {format.temp(14)}</dt>
         <dd className="figure">{heated.toFixed(1)}</dd>
       </dl>
       <p className="muted">

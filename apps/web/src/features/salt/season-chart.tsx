@@ -29,6 +29,15 @@ export function SeasonChart({ salt }: { readonly salt: SaltView }) {
       { title: { text: 'Underbody load, g/m²' }, decimalsInFloat: 0, min: 0 },
       { opposite: true, title: { text: 'Clock, active hours' }, decimalsInFloat: 0, min: 0 },
     ],
+    annotations: {
+      xaxis: salt.washesMs.map((x) => ({
+        x,
+        borderColor: colors[1],
+        strokeDashArray: 0,
+        opacity: 0.55,
+        label: { text: 'wash', style: { color: ink, background: 'transparent', fontSize: '11px' } },
+      })),
+    },
     legend: { position: 'top', horizontalAlign: 'left' },
     tooltip: { x: { format: 'd MMM' }, y: { formatter: (value) => value.toFixed(1) } },
   };

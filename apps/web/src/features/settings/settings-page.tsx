@@ -1,7 +1,13 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { LIMITS, PRICES } from '@keen/core';
+import { HOUSE_NUMBERS, LIMITS, PRICES } from '@keen/core';
 import { useState } from 'react';
-import { useClock, useSaveSettings, useSetClock, useSettings } from '../../api/queries.js';
+import {
+  type SettingsChange,
+  useClock,
+  useSaveSettings,
+  useSetClock,
+  useSettings,
+} from '../../api/queries.js';
 import type { Settings } from '../../api/types.js';
 import { HARDNESS_LABELS } from '../../format/format.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
@@ -10,12 +16,15 @@ import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { optionsOf } from '../../words/names.js';
+import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
 import classes from './settings.module.css';
 
 const TEMPERATURES = { C: '°C', F: '°F' } as const;
 const WINDS = { ms: 'm/s', kmh: 'km/h', mph: 'mph' } as const;
 const DISTANCES = { km: 'km', mi: 'miles' } as const;
+const VOLUMES = { L: 'litres', gal: 'US gallons' } as const;
+const SIDES = { right: 'the right', left: 'the left' } as const;
 const CURRENCIES = ['CAD', 'USD', 'EUR', 'GBP', 'NOK', 'SEK', 'DKK', 'CHF', 'PLN', 'JPY'];
 const ZONES = Intl.supportedValuesOf('timeZone');
 
@@ -40,6 +49,21 @@ export function SettingsPage() {
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
       <section className={classes.box}>
+        <h2>House rules</h2>
+        <p className="muted" style={{ marginTop: 0 }}>
+          Where good people disagree. Each choice moves verdicts, plans or sums at once, and says which.
+        </p>
+        <HouseRules
+          choices={settings.house.choices}
+          onChoose={(choices) => save.mutate({ house: { choices } }, { onError: noticeOfFailure })}
+        />
+        <NumberRows
+          rows={HOUSE_NUMBERS.map((row) => ({ ...row, origin: 'judgement' }))}
+          values={settings.house.numbers}
+          onSave={(id, value) => save.mutateAsync({ house: { numbers: { [id]: value } } })}
+        />
+      </section>
+      <section className={classes.box}>
         <h2>Limits that decide a verdict</h2>
         <NumberRows
           rows={LIMITS.map((row) => ({ ...row, origin: `${row.status}, ${row.source}` }))}
@@ -61,7 +85,7 @@ export function SettingsPage() {
 
 interface UnitsProps {
   readonly settings: Settings;
-  readonly onSave: (change: { display?: Partial<Settings['display']>; timeZone?: string }) => void;
+  readonly onSave: (change: SettingsChange) => void;
 }
 
 function Units({ settings, onSave }: UnitsProps) {
@@ -100,6 +124,22 @@ function Units({ settings, onSave }: UnitsProps) {
           data={optionsOf(HARDNESS_LABELS)}
           value={display.hardness}
           onChange={(hardness) => hardness && onSave({ display: { hardness } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="Volume"
+          w={120}
+          data={optionsOf(VOLUMES)}
+          value={display.volume}
+          onChange={(volume) => volume && onSave({ display: { volume } })}
+          allowDeselect={false}
+        />
+        <Select
+          label="One drives on"
+          w={130}
+          data={optionsOf(SIDES)}
+          value={settings.drivesOn}
+          onChange={(drivesOn) => drivesOn && onSave({ drivesOn })}
           allowDeselect={false}
         />
         <Select

@@ -1,4 +1,13 @@
-import { Group, SegmentedControl, Select, Text, Textarea, TextInput } from '@mantine/core';
+import {
+  Checkbox,
+  Fieldset,
+  Group,
+  SegmentedControl,
+  Select,
+  Text,
+  Textarea,
+  TextInput,
+} from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSaveVehicle } from '../../api/queries.js';
@@ -15,6 +24,8 @@ import {
   vehicleErrors,
   vehicleFrom,
 } from './vehicle-form.js';
+
+const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 interface VehicleDrawerProps {
   /** null: a new one. */
@@ -114,6 +125,7 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
       <Group grow align="end">
         <Select
           label="Protection"
+          description="Zone by zone on its condition page"
           data={optionsOf(PROTECTION_NAMES)}
           value={draft.protection}
           onChange={(value) => value && set({ protection: value })}
@@ -121,6 +133,7 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
         />
         <Select
           label="Water on the paint"
+          description="Where no zone says otherwise"
           data={optionsOf(BEHAVIOUR_NAMES)}
           value={draft.waterBehaviour}
           onChange={(value) => value && set({ waterBehaviour: value })}
@@ -181,6 +194,36 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
           error={errors.bridgeKm}
         />
       </Group>
+      <Fieldset legend="The week, in usual days' driving">
+        <Group grow gap={6} align="start" wrap="nowrap">
+          {WEEKDAYS.map((day, i) => (
+            <NumberField
+              key={day}
+              label={day}
+              value={draft.weekShares[i] ?? null}
+              onChange={(share) =>
+                set({ weekShares: draft.weekShares.map((old, at) => (at === i ? share : old)) })
+              }
+              min={0}
+              max={10}
+            />
+          ))}
+        </Group>
+        <p className="muted" style={{ margin: '0.3rem 0 0' }}>
+          0 stays at home, 1 a usual day, 2 twice the way. Drives that are logged go before the habit.
+        </p>
+        {errors.weekShares && (
+          <p role="alert" style={{ margin: 0, color: 'var(--kr-lamp)' }}>
+            {errors.weekShares}
+          </p>
+        )}
+      </Fieldset>
+      <Checkbox
+        label="Delicate wheels"
+        description="Polished, gloss-black or bare metal: grit is rinsed off first, no strong chemistry"
+        checked={draft.delicateWheels}
+        onChange={(event) => set({ delicateWheels: event.currentTarget.checked })}
+      />
       <NumberField
         label="Wanted at least every"
         unit="days"

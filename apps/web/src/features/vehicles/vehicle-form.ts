@@ -1,12 +1,18 @@
+import { EVEN_WEEK } from '@keen/core';
 import type { VehicleRecord } from '../../api/types.js';
 
-type Fields = Omit<VehicleRecord, 'id' | 'knownSinceMs' | 'driving' | 'cadenceDays'>;
+type Fields = Omit<
+  VehicleRecord,
+  'id' | 'knownSinceMs' | 'driving' | 'weekShares' | 'cadenceDays' | 'protections'
+>;
 
 /** What is typed into the form of a vehicle. */
 export interface VehicleDraft extends Fields {
   readonly mainRoadKm: number | null;
   readonly townKm: number | null;
   readonly bridgeKm: number | null;
+  /** Usual days' driving by weekday, Monday first. */
+  readonly weekShares: readonly (number | null)[];
   readonly cadenceDays: number | null;
 }
 
@@ -20,6 +26,8 @@ export const NEW_VEHICLE: VehicleDraft = {
   bodyMaterial: 'steel',
   protection: 'bare',
   waterBehaviour: 'flat',
+  delicateWheels: false,
+  weekShares: EVEN_WEEK,
   standsAtPlaceId: null,
   mainRoadKm: 20,
   townKm: 10,
@@ -27,7 +35,14 @@ export const NEW_VEHICLE: VehicleDraft = {
   cadenceDays: 14,
 };
 
-export function draftOf({ id: _id, knownSinceMs: _since, driving, ...fields }: VehicleRecord): VehicleDraft {
+/** Protections are kept on the car's condition; this form leaves them alone. */
+export function draftOf({
+  id: _id,
+  knownSinceMs: _since,
+  protections: _protections,
+  driving,
+  ...fields
+}: VehicleRecord): VehicleDraft {
   return { ...fields, ...driving };
 }
 
@@ -43,17 +58,20 @@ export function vehicleErrors(draft: VehicleDraft): VehicleErrors {
   for (const field of ['mainRoadKm', 'townKm', 'bridgeKm'] as const) {
     if (outside(draft[field], 0, 1500)) errors[field] = 'From 0 to 1500 km a day.';
   }
+  if (draft.weekShares.some((share) => outside(share, 0, 10)))
+    errors.weekShares = 'Each from 0 (stays at home) to 10 times a usual day.';
   if (outside(draft.cadenceDays, 1, 365)) errors.cadenceDays = 'From 1 to 365 days.';
   return errors;
 }
 
 /** The form as the server takes it. Only for a form without faults. */
-export function vehicleFrom(draft: VehicleDraft): Omit<VehicleRecord, 'id' | 'knownSinceMs'> {
-  const { mainRoadKm, townKm, bridgeKm, cadenceDays, ...fields } = draft;
+export function vehicleFrom(draft: VehicleDraft): Omit<VehicleRecord, 'id' | 'knownSinceMs' | 'protections'> {
+  const { mainRoadKm, townKm, bridgeKm, weekShares, cadenceDays, ...fields } = draft;
   return {
     ...fields,
     name: fields.name.trim(),
     driving: { mainRoadKm: mainRoadKm ?? 0, townKm: townKm ?? 0, bridgeKm: bridgeKm ?? 0 },
+    weekShares: weekShares.map((share) => share ?? 1),
     cadenceDays: cadenceDays ?? 14,
   };
 }

@@ -75,10 +75,9 @@ export function VehiclesPage() {
                 {vehicle.keeper && `, ${vehicle.keeper}`}
               </p>
               <p>
-                {PROTECTION_NAMES[vehicle.protection] === 'None'
-                  ? 'No protection'
-                  : PROTECTION_NAMES[vehicle.protection]}
-                ; water {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
+                {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
+                {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
+                {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
                 {vehicle.standsAtPlaceId ? `at ${placeName(vehicle.standsAtPlaceId)}` : 'in the street'}.
                 Every {vehicle.cadenceDays} days.
               </p>
@@ -114,6 +113,15 @@ export function VehiclesPage() {
                 aria-label={`Salt on ${vehicle.name}`}
               >
                 Salt
+              </Button>
+              <Button
+                size="compact-md"
+                variant="default"
+                component={Link}
+                to={`/condition/${vehicle.id}`}
+                aria-label={`Condition of ${vehicle.name}`}
+              >
+                Condition
               </Button>
               <Button
                 size="compact-md"

@@ -2,12 +2,13 @@ import type { Band } from '@keen/core';
 import { memo } from 'react';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictFill } from '../../parts/verdict-patterns.js';
-import { BAND_HEIGHT, cellOpacity, isInDoubt, runsOf } from './ribbon-view.js';
+import { cellOpacity, isInDoubt, runsOf } from './ribbon-view.js';
 import classes from './ribbon.module.css';
 
 interface BandRowProps {
   readonly band: Band;
   readonly y: number;
+  readonly height: number;
   readonly cellWidth: number;
   readonly onChoose: (hourIndex: number) => void;
 }
@@ -15,7 +16,7 @@ interface BandRowProps {
 const GLYPH_SIZE = 16;
 
 /** One place and method over the week. */
-export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: BandRowProps) {
+export const BandRow = memo(function BandRow({ band, y, height, cellWidth, onChoose }: BandRowProps) {
   return (
     <g transform={`translate(0 ${y})`}>
       {band.cells.map((cell, i) => (
@@ -23,7 +24,7 @@ export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: B
           <rect
             x={i * cellWidth}
             width={cellWidth}
-            height={BAND_HEIGHT}
+            height={height}
             fill={verdictFill(cell.verdict)}
             opacity={cellOpacity(cell)}
           />
@@ -31,7 +32,7 @@ export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: B
             <rect
               x={i * cellWidth}
               width={cellWidth}
-              height={BAND_HEIGHT}
+              height={height}
               fill="url(#members-disagree)"
               opacity={0.35 + 0.65 * (cell.blockedShare ?? 0)}
             />
@@ -46,7 +47,7 @@ export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: B
               x1={from * cellWidth}
               x2={from * cellWidth}
               y1={0}
-              y2={BAND_HEIGHT}
+              y2={height}
               stroke="var(--kr-panel)"
               strokeWidth={2}
             />
@@ -54,9 +55,9 @@ export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: B
               <>
                 <rect
                   x={middle - 12}
-                  y={BAND_HEIGHT / 2 - 11}
+                  y={height / 2 - 10}
                   width={24}
-                  height={22}
+                  height={20}
                   rx={5}
                   fill="var(--kr-panel)"
                   opacity={0.92}
@@ -64,7 +65,7 @@ export const BandRow = memo(function BandRow({ band, y, cellWidth, onChoose }: B
                 <Glyph
                   glyph={glyph}
                   size={GLYPH_SIZE}
-                  at={{ x: middle - GLYPH_SIZE / 2, y: (BAND_HEIGHT - GLYPH_SIZE) / 2 }}
+                  at={{ x: middle - GLYPH_SIZE / 2, y: (height - GLYPH_SIZE) / 2 }}
                 />
               </>
             )}

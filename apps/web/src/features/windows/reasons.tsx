@@ -1,13 +1,16 @@
 import { Button } from '@mantine/core';
 import { type Finding, ruleOf } from '@keen/core';
+import { Link } from 'react-router';
 import { useCell } from '../../api/queries.js';
-import type { CellQuery, PlaceRecord } from '../../api/types.js';
+import type { CellAnswer, CellQuery, PlaceRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { Failed } from '../../parts/states.js';
 import { VerdictSwatch } from '../../parts/verdict-patterns.js';
 import { findingText, marginText } from '../../words/finding-words.js';
-import { methodName, RULE_NAMES } from '../../words/names.js';
+import { labPath } from '../../parts/lab-path.js';
+import { methodName, PANEL_NAMES, RULE_NAMES } from '../../words/names.js';
+import { Flips } from './flips.js';
 import { verdictText } from '../../words/verdict-words.js';
 import type { Band } from '@keen/core';
 import classes from './reasons.module.css';
@@ -45,6 +48,41 @@ function FindingRow({ finding, format }: { readonly finding: Finding; readonly f
   );
 }
 
+const GRAVITY = ['block', 'unknown', 'condition', 'clear'] as const;
+
+/** The gravest first, then the nearest to its limit; what is not one of degree last. */
+const ranked = (findings: readonly Finding[]): Finding[] =>
+  [...findings].sort(
+    (a, b) =>
+      GRAVITY.indexOf(a.level) - GRAVITY.indexOf(b.level) ||
+      Number(a.margin === null) - Number(b.margin === null) ||
+      (a.comfort ?? 0) - (b.comfort ?? 0),
+  );
+
+interface OpenInLabProps {
+  readonly detail: CellAnswer | undefined;
+  readonly place: PlaceRecord | undefined;
+  readonly startMs: number;
+}
+
+/** The film of each panel can be taken to the lab; the one that limits first. */
+function OpenInLab({ detail, place, startMs }: OpenInLabProps) {
+  const films = detail?.films ?? [];
+  if (films.length === 0) return null;
+  const first = detail?.judgement.limiting.panel ?? detail?.film?.ice.panel;
+  const sorted = [...films].sort((a, b) => Number(b.panel === first) - Number(a.panel === first));
+  return (
+    <p className={classes.labs}>
+      Open in the film lab:{' '}
+      {sorted.map(({ panel, input }) => (
+        <Link key={panel} to={labPath(input, { panel, place: place?.name ?? '', startMs })}>
+          {PANEL_NAMES[panel]}
+        </Link>
+      ))}
+    </p>
+  );
+}
+
 /** Everything about one start: the verdict, every rule with its margin, and the way to plan it. */
 export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isPlanning }: ReasonsProps) {
   const cell = band.cells[hourIndex];
@@ -70,9 +108,15 @@ export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isP
         {cell.blockedShare !== null && (
           <p className="muted">Fails in {format.share(cell.blockedShare)} of the forecast members.</p>
         )}
-        <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
-          Plan this wash
-        </Button>
+        <div className={classes.acts}>
+          <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
+            Plan this wash
+          </Button>
+          <Button variant="default" component={Link} to={`/balance/${vehicleId}?at=${cell.startMs}`}>
+            Balance this hour
+          </Button>
+        </div>
+        <OpenInLab detail={data} place={place} startMs={cell.startMs} />
       </div>
       {error ? (
         <Failed error={error} />
@@ -87,11 +131,17 @@ export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isP
             </tr>
           </thead>
           <tbody>
-            {data?.judgement.findings.map((finding) => (
-              <FindingRow key={finding.ruleId} finding={finding} format={format} />
-            ))}
+            {data &&
+              ranked(data.judgement.findings).map((finding) => (
+                <FindingRow key={finding.ruleId} finding={finding} format={format} />
+              ))}
           </tbody>
         </table>
+      )}
+      {query && (
+        <div className={classes.flips}>
+          <Flips query={query} format={format} />
+        </div>
       )}
     </section>
   );

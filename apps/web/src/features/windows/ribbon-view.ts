@@ -1,14 +1,21 @@
-import { type Band, type Cell, type RuleGlyph, ruleOf } from '@keen/core';
+import { type Band, type Cell, type RoadState, type RuleGlyph, ruleOf } from '@keen/core';
 import type { ForecastHour, WindowsView } from '../../api/types.js';
 
 /** Width of an hour, px: the whole week at a glance, or its days in detail. */
 export const CELL_WIDTHS = { week: 6, days: 20 } as const;
 export type Zoom = keyof typeof CELL_WIDTHS;
 
-export const BAND_HEIGHT = 40;
-export const BAND_GAP = 6;
-export const SKY_HEIGHT = 112;
+export const BAND_GAP = 5;
+export const SKY_HEIGHT = 104;
 export const DAY_HEIGHT = 22;
+/** The main road and the salt clock, under the air. */
+export const ROAD_HEIGHT = 20;
+export const CLOCK_HEIGHT = 24;
+
+const ROOMY_BANDS = 6;
+
+/** Bands grow thin where there are many, so that a week of all of them fits a screen. */
+export const bandHeight = (bandCount: number): number => (bandCount > ROOMY_BANDS ? 27 : 40);
 
 export interface Point {
   readonly bandIndex: number;
@@ -136,3 +143,24 @@ export function spreadPoints(
   const lows = hours.map(({ lowTempC }) => lowTempC);
   return `${linePoints(highs, y, cellWidth)} ${linePoints(lows, y, cellWidth).split(' ').reverse().join(' ')}`;
 }
+
+export interface RoadRun {
+  readonly from: number;
+  readonly length: number;
+  readonly state: RoadState;
+}
+
+/** Stretches in which the main road stays as it is. */
+export function roadRuns(hours: WindowsView['hours']): RoadRun[] {
+  const runs: RoadRun[] = [];
+  hours.forEach(({ road }, i) => {
+    const last = runs.at(-1);
+    if (last?.state === road) runs[runs.length - 1] = { ...last, length: last.length + 1 };
+    else runs.push({ from: i, length: 1, state: road });
+  });
+  return runs;
+}
+
+/** Bands by place, the quickest to reach first, as the view brings them; one heading for each place. */
+export const placeHeads = (bands: readonly Band[]): boolean[] =>
+  bands.map(({ placeId }, i) => bands[i - 1]?.placeId !== placeId);

@@ -6,7 +6,18 @@ import { VerdictPatterns } from '../../parts/verdict-patterns.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { BandRow } from './band-row.js';
-import { BAND_GAP, BAND_HEIGHT, DAY_HEIGHT, moveByKey, type Point, SKY_HEIGHT } from './ribbon-view.js';
+import {
+  BAND_GAP,
+  bandHeight,
+  CLOCK_HEIGHT,
+  DAY_HEIGHT,
+  moveByKey,
+  placeHeads,
+  type Point,
+  ROAD_HEIGHT,
+  SKY_HEIGHT,
+} from './ribbon-view.js';
+import { RoadRows } from './road-rows.js';
 import classes from './ribbon.module.css';
 import { SkyRows } from './sky-rows.js';
 
@@ -22,8 +33,8 @@ interface RibbonProps {
   readonly format: Format;
 }
 
-const TOP = DAY_HEIGHT + SKY_HEIGHT + BAND_GAP;
-const bandY = (index: number): number => TOP + index * (BAND_HEIGHT + BAND_GAP);
+const AIR = DAY_HEIGHT + SKY_HEIGHT;
+const TOP = AIR + ROAD_HEIGHT + CLOCK_HEIGHT + 2 * BAND_GAP;
 
 /** Keeps the chosen hour in sight. */
 function useChosenInView(hourIndex: number, cellWidth: number) {
@@ -64,28 +75,38 @@ export function Ribbon({
       onPlan();
     }
   };
+  const thick = bandHeight(bands.length);
+  const bandY = (index: number): number => TOP + index * (thick + BAND_GAP);
   const height = bandY(bands.length);
+  const heads = placeHeads(bands);
   const spoken = cell
-    ? `${placeName(places, bands[chosen.bandIndex])}, ${format.dayTime(cell.startMs)}: ${verdictText(cell.verdict, cell.limiting, format)} (${ruleOf(cell.limiting.ruleId).glyph})`
+    ? `${placeName(places, bands[chosen.bandIndex])}, ${methodName(bands[chosen.bandIndex]?.methodId ?? '')}, ${format.dayTime(cell.startMs)}: ${verdictText(cell.verdict, cell.limiting, format)} (${ruleOf(cell.limiting.ruleId).glyph})`
     : '';
   return (
     <div className={classes.wrap}>
       <div className={classes.labels} aria-hidden="true">
-        <div className={classes.label} style={{ height: TOP }}>
+        <div className={classes.label} style={{ height: AIR }}>
           <strong>Air</strong>
           <span>
             line: control, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: 10–90 % of members;
             dashes: freezing; bars: rain or snow
           </span>
         </div>
-        {bands.map((band) => (
+        <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP / 2 }}>
+          <strong>Main road</strong>
+        </div>
+        <div className={classes.label} style={{ height: CLOCK_HEIGHT + 1.5 * BAND_GAP }}>
+          <strong>Salt clock</strong>
+        </div>
+        {bands.map((band, i) => (
           <div
             key={`${band.placeId} ${band.methodId}`}
             className={classes.label}
-            style={{ height: BAND_HEIGHT + BAND_GAP }}
+            data-head={heads[i]}
+            style={{ height: thick + BAND_GAP }}
           >
-            <strong>{placeName(places, band)}</strong>
-            <span>{methodName(band.methodId)}</span>
+            {heads[i] && <strong>{placeName(places, band)}</strong>}
+            <span className={classes.method}>{methodName(band.methodId)}</span>
           </div>
         ))}
       </div>
@@ -106,11 +127,13 @@ export function Ribbon({
         >
           <VerdictPatterns />
           <SkyRows view={view} hours={hours} cellWidth={cellWidth} format={format} />
+          <RoadRows hours={view.hours} y={AIR + 2} cellWidth={cellWidth} />
           {bands.map((band, bandIndex) => (
             <BandRow
               key={`${band.placeId} ${band.methodId}`}
               band={band}
               y={bandY(bandIndex)}
+              height={thick}
               cellWidth={cellWidth}
               onChoose={(hourIndex) => onChoose({ bandIndex, hourIndex })}
             />
@@ -119,7 +142,7 @@ export function Ribbon({
             x={chosen.hourIndex * cellWidth - 1}
             y={bandY(chosen.bandIndex) - 2}
             width={cellWidth + 2}
-            height={BAND_HEIGHT + 4}
+            height={thick + 4}
             fill="none"
             stroke="var(--kr-lamp-fill)"
             strokeWidth={4}
@@ -129,7 +152,7 @@ export function Ribbon({
             x={chosen.hourIndex * cellWidth - 3}
             y={bandY(chosen.bandIndex) - 4}
             width={cellWidth + 6}
-            height={BAND_HEIGHT + 8}
+            height={thick + 8}
             fill="none"
             stroke="var(--kr-ink)"
             strokeWidth={1.5}

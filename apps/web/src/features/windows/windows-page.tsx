@@ -1,4 +1,4 @@
-import { SegmentedControl, Select } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import { type Band, ruleOf } from '@keen/core';
 import { useMemo, useState } from 'react';
@@ -8,6 +8,7 @@ import {
   usePlaces,
   usePlanWash,
   useRemove,
+  useStop,
   useVehicles,
   useWeather,
   useWindows,
@@ -18,8 +19,9 @@ import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading } from '../../parts/states.js';
+import { Empty, Failed, Loading, Stopped } from '../../parts/states.js';
 import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js';
+import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { findingText } from '../../words/finding-words.js';
 import { methodName, VERDICT_WORDS } from '../../words/names.js';
 import { Reasons } from './reasons.js';
@@ -33,35 +35,35 @@ export function WindowsPage() {
   const navigate = useNavigate();
   const { data: vehicles } = useVehicles();
   const vehicleId = fromPath ?? vehicles?.[0]?.id ?? '';
-  const { data: view, error, isPending, refetch } = useWindows(vehicleId);
+  const { data: view, error, isPending, fetchStatus, refetch } = useWindows(vehicleId);
+  const stop = useStop(['verdicts', 'windows', vehicleId]);
+  const isStopped = isPending && fetchStatus === 'idle' && vehicleId !== '';
   const { data: places } = usePlaces();
   const { data: weather } = useWeather();
   const { data: clock } = useClock();
   const progress = useProgress(isPending);
   const vehicle = vehicles?.find(({ id }) => id === vehicleId);
-  const picker = (
-    <Select
-      label="Vehicle"
-      data={(vehicles ?? []).map(({ id, name }) => ({ value: id, label: name }))}
-      value={vehicleId}
-      onChange={(id) => id && void navigate(`/windows/${id}`)}
-      allowDeselect={false}
-      searchable
-      w={230}
-    />
-  );
   const ready = view && places && weather && clock;
   return (
     <Page
       title="Windows"
       lead={vehicle ? `${vehicle.name}: when, where and how, hour by hour.` : undefined}
-      actions={picker}
+      actions={
+        <VehiclePicker
+          vehicles={vehicles}
+          value={vehicleId}
+          onChoose={(id) => void navigate(`/windows/${id}`)}
+        />
+      }
     >
       {vehicles?.length === 0 && (
         <Empty title="No vehicles yet">Add a vehicle first; its windows stand here.</Empty>
       )}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !ready && vehicleId !== '' && <Loading what="Working out the week" progress={progress} />}
+      {!error && !ready && !isStopped && vehicleId !== '' && (
+        <Loading what="Working out the week" progress={progress} onStop={stop} />
+      )}
+      {!error && isStopped && <Stopped onGoOn={() => void refetch()} />}
       {ready && vehicle && (
         <Week
           key={vehicleId}

@@ -1,0 +1,158 @@
+import type { FilmTrace } from '@keen/core';
+import type { Format } from '../../format/format.js';
+import { drawnMinutes, linePath, minuteTicks, tempScaleOf } from './lab-view.js';
+import classes from './lab.module.css';
+
+interface LifeDrawingProps {
+  readonly trace: FilmTrace;
+  readonly airTempC: number;
+  readonly horizonMinutes: number;
+  readonly wipeNeededMinutes: number;
+  readonly hasBrine: boolean;
+  readonly format: Format;
+}
+
+const WIDTH = 720;
+const LEFT = 62;
+const RIGHT = 14;
+const TEMP = { top: 14, height: 168 };
+const WATER = { top: 214, height: 128 };
+const BRINE = { top: 372, height: 62 };
+const AXIS_Y = 18;
+
+/** The film's life: its temperature above, water and ice below, and the strength of a brine under them, on one time axis. */
+export function LifeDrawing(props: LifeDrawingProps) {
+  const { trace, airTempC, horizonMinutes, wipeNeededMinutes, hasBrine, format } = props;
+  const { points } = trace;
+  const minutes = drawnMinutes(trace, horizonMinutes);
+  const temps = tempScaleOf(points, airTempC);
+  const mostWater = Math.max(1, ...points.map(({ waterGramsPerM2 }) => waterGramsPerM2));
+  const mostSalt = Math.max(1, ...points.map(({ massPercent }) => massPercent));
+  const x = (at: number): number => LEFT + (Math.min(at, minutes) / minutes) * (WIDTH - LEFT - RIGHT);
+  const yTemp = (tempC: number): number => TEMP.top + (1 - temps.at(tempC)) * TEMP.height;
+  const yWater = (grams: number): number => WATER.top + (1 - grams / mostWater) * WATER.height;
+  const ySalt = (percent: number): number => BRINE.top + (1 - percent / mostSalt) * BRINE.height;
+  const bottom = hasBrine ? BRINE.top + BRINE.height : WATER.top + WATER.height;
+  const endX = x(points.at(-1)?.minutes ?? 0);
+  const water = linePath(points, ({ waterGramsPerM2 }) => waterGramsPerM2, { x, y: yWater });
+  const ice = linePath(points, ({ iceGramsPerM2 }) => iceGramsPerM2, { x, y: yWater });
+  const floor = WATER.top + WATER.height;
+  const events = [
+    { at: trace.firstIceMinutes, label: 'first ice', color: 'var(--kr-ice)' },
+    { at: trace.dryMinutes, label: 'dry', color: 'var(--kr-lamp)' },
+    { at: wipeNeededMinutes, label: 'wiped by', color: 'var(--kr-brine)' },
+  ];
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${bottom + 2 * AXIS_Y}`}
+      className={classes.drawing}
+      role="img"
+      aria-label={`Life of the film over ${format.minutes(minutes)}; the figures stand beside it and in the table below.`}
+    >
+      <defs>
+        <pattern
+          id="lab-ice"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" fill="var(--kr-ice)" opacity="0.35" />
+          <rect width="2.4" height="7" fill="var(--kr-ice)" />
+        </pattern>
+      </defs>
+      {[temps.low, 0, temps.high].map((tempC) => (
+        <g key={tempC}>
+          <line
+            x1={LEFT}
+            x2={WIDTH - RIGHT}
+            y1={yTemp(tempC)}
+            y2={yTemp(tempC)}
+            stroke={tempC === 0 ? 'var(--kr-ice)' : 'var(--kr-line)'}
+            strokeDasharray={tempC === 0 ? '7 4' : undefined}
+            strokeWidth={1.4}
+          />
+          <text x={LEFT - 6} y={yTemp(tempC)} textAnchor="end" dominantBaseline="central">
+            {format.temp(tempC)}
+          </text>
+        </g>
+      ))}
+      <line
+        x1={LEFT}
+        x2={WIDTH - RIGHT}
+        y1={yTemp(airTempC)}
+        y2={yTemp(airTempC)}
+        stroke="var(--kr-slate)"
+        strokeDasharray="2 4"
+      />
+      <text x={WIDTH - RIGHT} y={yTemp(airTempC) - 7} textAnchor="end" className={classes.quiet}>
+        air
+      </text>
+      <path
+        d={linePath(points, ({ tempC }) => tempC, { x, y: yTemp })}
+        fill="none"
+        stroke="var(--kr-ink)"
+        strokeWidth={2.6}
+      />
+      <text x={LEFT} y={TEMP.top - 4} className={classes.quiet}>
+        Panel and film
+      </text>
+
+      <path d={`${water}L${endX} ${floor}L${LEFT} ${floor}z`} fill="var(--kr-brine-fill)" opacity={0.4} />
+      <path d={water} fill="none" stroke="var(--kr-brine)" strokeWidth={2} />
+      <path d={`${ice}L${endX} ${floor}L${LEFT} ${floor}z`} fill="url(#lab-ice)" />
+      <line x1={LEFT} x2={WIDTH - RIGHT} y1={floor} y2={floor} stroke="var(--kr-line)" />
+      <text x={LEFT - 6} y={WATER.top + 6} textAnchor="end">
+        {mostWater.toFixed(0)} g/m²
+      </text>
+      <text x={LEFT} y={WATER.top - 8} className={classes.quiet}>
+        Water (plain), of it ice (hatched)
+      </text>
+
+      {hasBrine && (
+        <>
+          <path
+            d={linePath(points, ({ massPercent }) => massPercent, { x, y: ySalt })}
+            fill="none"
+            stroke="var(--kr-lamp)"
+            strokeWidth={2}
+          />
+          <text x={LEFT - 6} y={BRINE.top + 6} textAnchor="end">
+            {mostSalt.toFixed(0)} %
+          </text>
+          <text x={LEFT} y={BRINE.top - 8} className={classes.quiet}>
+            Strength of what is liquid
+          </text>
+        </>
+      )}
+
+      {minuteTicks(minutes).map((tick) => (
+        <g key={tick}>
+          <line x1={x(tick)} x2={x(tick)} y1={TEMP.top} y2={bottom} stroke="var(--kr-line)" opacity={0.5} />
+          <text x={x(tick)} y={bottom + AXIS_Y} textAnchor="middle">
+            {tick}
+          </text>
+        </g>
+      ))}
+      <text x={WIDTH - RIGHT} y={bottom + 2 * AXIS_Y - 4} textAnchor="end" className={classes.quiet}>
+        minutes from the last rinse
+      </text>
+      {events.map(({ at, label, color }, i) =>
+        at === null || at > minutes ? null : (
+          <g key={label}>
+            <line x1={x(at)} x2={x(at)} y1={TEMP.top} y2={bottom} stroke={color} strokeWidth={2.2} />
+            <text
+              x={x(at) + (x(at) > WIDTH * 0.8 ? -5 : 5)}
+              y={WATER.top - 26 - (i % 2) * 13}
+              textAnchor={x(at) > WIDTH * 0.8 ? 'end' : 'start'}
+              className={classes.event}
+              fill={color}
+            >
+              {label} {format.minutes(at)}
+            </text>
+          </g>
+        ),
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,173 @@
+import { Button, Group, Select, TextInput } from '@mantine/core';
+import { BRINE_AGENT_IDS, type RoadClass, type SaltAgent } from '@keen/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import {
+  useAddBulletin,
+  useBringBack,
+  useBulletins,
+  useImportBulletins,
+  useTakeAway,
+} from '../../api/queries.js';
+import type { Treatment } from '../../api/types.js';
+import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
+import { useFormat } from '../../format/use-format.js';
+import { ImportFile } from '../../parts/import-file.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { NumberField } from '../../parts/number-field.js';
+import { Failed } from '../../parts/states.js';
+import { AGENT_NAMES, optionsOf, ROAD_NAMES } from '../../words/names.js';
+import { newest } from './salt-view.js';
+import classes from './salt.module.css';
+
+const STALE = ['bulletins', 'verdicts'];
+const SHOWN = 8;
+
+/** What was spread on the roads, by bulletin; entered or read from a table too. */
+export function Roads({ nowMs }: { readonly nowMs: number }) {
+  const format = useFormat();
+  const { data, error } = useBulletins();
+  const { mutate: takeAway } = useTakeAway(STALE);
+  const { mutate: bringBack } = useBringBack(STALE);
+  const load = useImportBulletins();
+  const [count, setCount] = useState(SHOWN);
+  if (error) return <Failed error={error} />;
+  const treatments = data?.treatments ?? [];
+  const line = ({ atMs, roadClass, agent, gramsPerM2 }: Treatment): string =>
+    `${format.dayTime(atMs)}: ${ROAD_NAMES[roadClass].toLowerCase()}, ${gramsPerM2} g/m² ${AGENT_NAMES[agent]}`;
+  const forget = (id: string): void => {
+    const path = `roads/bulletins/${id}`;
+    takeAway(path, {
+      onSuccess: () => noticeWithUndo('The bulletin is taken away.', () => bringBack(path)),
+      onError: noticeOfFailure,
+    });
+  };
+  return (
+    <section className={classes.box}>
+      <h2>Roads</h2>
+      <p className="muted">
+        {treatments.length} bulletins this season, fetched from the {data?.authority ?? 'road authority'}.
+        They count for all cars up to now; what is to come is estimated from the forecast.
+      </p>
+      <div className={classes.grid}>
+        <div>
+          <ul className={classes.list}>
+            {newest(treatments, count).map((treatment) => (
+              <li key={treatment.id}>
+                <span>
+                  {line(treatment)} <span className="muted">({treatment.source})</span>
+                </span>
+                <Button
+                  size="compact-sm"
+                  variant="subtle"
+                  onClick={() => forget(treatment.id)}
+                  aria-label={`Take away the bulletin of ${format.dayTime(treatment.atMs)}, ${ROAD_NAMES[treatment.roadClass]}`}
+                >
+                  Take away
+                </Button>
+              </li>
+            ))}
+          </ul>
+          {treatments.length > count && (
+            <Button variant="subtle" size="compact-md" onClick={() => setCount(count + 40)}>
+              Show earlier ones
+            </Button>
+          )}
+        </div>
+        <div className={classes.stack}>
+          <BulletinForm nowMs={nowMs} />
+          <ImportFile
+            label="Read a table of bulletins (CSV)"
+            accept=".csv,text/csv"
+            onSend={(body) => load.mutateAsync(body)}
+            describe={line}
+            hint="First line: at,roadClass,agent,gramsPerM2. Instants with their offset."
+          />
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function BulletinForm({ nowMs }: { readonly nowMs: number }) {
+  const format = useFormat();
+  const add = useAddBulletin();
+  const [at, setAt] = useState(() => toLocalInput(nowMs, format.timeZone));
+  const [roadClass, setRoadClass] = useState<RoadClass>('main');
+  const [agent, setAgent] = useState<SaltAgent>('NaCl');
+  const [gramsPerM2, setGrams] = useState<number | null>(15);
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [said, setSaid] = useState<string | null>(null);
+  const submit = (): void => {
+    const atMs = fromLocalInput(at, format.timeZone);
+    setSaid(null);
+    if (atMs === null) return setErrors({ atMs: 'Give a date and a time.' });
+    if (gramsPerM2 === null) return setErrors({ gramsPerM2: 'Give a rate.' });
+    setErrors({});
+    add.mutate(
+      { atMs, roadClass, agent, gramsPerM2 },
+      {
+        onSuccess: ({ isLate }) =>
+          setSaid(
+            isLate
+              ? 'Kept. It lies in the past, so every ledger was run anew from there.'
+              : 'Kept. It counts once its hour has come.',
+          ),
+        onError: (error) =>
+          setErrors(
+            error instanceof ApiError ? error.byField : { atMs: 'Not saved; the program does not answer.' },
+          ),
+      },
+    );
+  };
+  return (
+    <form
+      noValidate
+      className={`${classes.form} no-print`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        submit();
+      }}
+    >
+      <Group grow align="start">
+        <TextInput
+          type="datetime-local"
+          label="Spread"
+          value={at}
+          onChange={(event) => setAt(event.currentTarget.value)}
+          error={errors.atMs}
+        />
+        <Select
+          label="Road"
+          data={optionsOf(ROAD_NAMES)}
+          value={roadClass}
+          onChange={(value) => value && setRoadClass(value)}
+          allowDeselect={false}
+        />
+      </Group>
+      <Group grow align="start">
+        <Select
+          label="Salt"
+          data={BRINE_AGENT_IDS.map((id) => ({ value: id, label: AGENT_NAMES[id] }))}
+          value={agent}
+          onChange={(value) => value && setAgent(value)}
+          allowDeselect={false}
+          error={errors.agent}
+        />
+        <NumberField
+          label="Rate"
+          unit="g/m²"
+          value={gramsPerM2}
+          onChange={setGrams}
+          error={errors.gramsPerM2}
+        />
+      </Group>
+      <Group justify="space-between">
+        <span role="status">{said}</span>
+        <Button type="submit" variant="default" loading={add.isPending}>
+          Keep the bulletin
+        </Button>
+      </Group>
+    </form>
+  );
+}

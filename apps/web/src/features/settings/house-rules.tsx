@@ -1,0 +1,36 @@
+import { Radio } from '@mantine/core';
+import { HOUSE_RULES, type HouseChoices } from '@keen/core';
+import classes from './settings.module.css';
+
+interface HouseRulesProps {
+  readonly choices: HouseChoices;
+  readonly onChoose: (change: Partial<HouseChoices>) => void;
+}
+
+/** The questions on which good people disagree: every school in a line, and what the choice moves. */
+export function HouseRules({ choices, onChoose }: HouseRulesProps) {
+  return (
+    <div className={classes.house}>
+      {HOUSE_RULES.map(({ id, question, options, moves }) => (
+        <fieldset key={id}>
+          <legend>{question}</legend>
+          <div className={classes.schools}>
+            {options.map((option, i) => (
+              <Radio
+                key={option.id}
+                name={id}
+                value={option.id}
+                label={`${option.says}${i === 0 ? ' (as shipped)' : ''}`}
+                checked={choices[id] === option.id}
+                onChange={() => onChoose({ [id]: option.id })}
+              />
+            ))}
+          </div>
+          <p className="muted" style={{ margin: '0.25rem 0 0' }}>
+            Moves {moves}.
+          </p>
+        </fieldset>
+      ))}
+    </div>
+  );
+}

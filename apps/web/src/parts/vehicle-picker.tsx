@@ -1,0 +1,23 @@
+import { Select } from '@mantine/core';
+import type { VehicleRecord } from '../api/types.js';
+
+interface VehiclePickerProps {
+  readonly vehicles: readonly VehicleRecord[] | undefined;
+  readonly value: string;
+  readonly onChoose: (vehicleId: string) => void;
+}
+
+/** Chooses the vehicle that a view is about. */
+export function VehiclePicker({ vehicles = [], value, onChoose }: VehiclePickerProps) {
+  return (
+    <Select
+      label="Vehicle"
+      data={vehicles.map(({ id, name }) => ({ value: id, label: name }))}
+      value={value}
+      onChange={(id) => id && onChoose(id)}
+      allowDeselect={false}
+      searchable
+      w={230}
+    />
+  );
+}
