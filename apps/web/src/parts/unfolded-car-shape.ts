@@ -113,8 +113,8 @@ function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string 
   return { areas, trim: strip(flank, waist, belt), glass: windows };
 }
 
-/** The car laid flat: left flank above, top in the middle, right flank below, underbody beside them. */
-export function unfoldedShape(bodyClass: BodyClass): UnfoldedShape {
+/** The car laid flat: left flank above, top in the middle, right flank below; the underbody beside them, or under them. */
+export function unfoldedShape(bodyClass: BodyClass, underbody: 'beside' | 'below' = 'beside'): UnfoldedShape {
   const { bonnet, screen, roof, rearGlass, tail, height } = PROPORTIONS[bodyClass];
   const length = bonnet + screen + roof + rearGlass + tail;
   const leftEdge = height + GAP;
@@ -127,7 +127,11 @@ export function unfoldedShape(bodyClass: BodyClass): UnfoldedShape {
   const wheel = height * WHEEL_SHARE;
   const frontX = -GAP;
   const rearX = length + GAP;
-  const underX = length + BUMPER + 4 * GAP;
+  const isBeside = underbody === 'beside';
+  const underX = isBeside ? length + BUMPER + 4 * GAP : length * 0.1;
+  const flanksEnd = rightEdge + height + wheel;
+  const underY = isBeside ? topY - 8 : flanksEnd + GAP;
+  const underMiddleY = underY + WIDTH / 2 + 8;
   const glass =
     box(bonnet, topY + inset, screen, WIDTH - 2 * inset) +
     (rearGlass > 0 ? box(bonnet + screen + roof, topY + inset, rearGlass, WIDTH - 2 * inset) : '') +
@@ -155,20 +159,20 @@ export function unfoldedShape(bodyClass: BodyClass): UnfoldedShape {
     { zone: 'rear', path: bumper(rearX, topY, 1), labelX: rearX + BUMPER / 2, labelY: middleY },
     {
       zone: 'underbody',
-      path: box(underX, topY - 8, length * 0.8, WIDTH + 16),
+      path: box(underX, underY, length * 0.8, WIDTH + 16),
       labelX: underX + length * 0.4,
-      labelY: middleY,
+      labelY: underMiddleY,
     },
   ];
-  const axleY = [topY + 4, topY + WIDTH - 4] as const;
+  const axleY = [underY + 12, underY + WIDTH + 4] as const;
   return {
     left: frontX - BUMPER,
     top: -wheel,
-    width: underX + length * 0.8 + BUMPER + GAP,
-    height: rightEdge + height + 2 * wheel,
+    width: isBeside ? underX + length * 0.8 + BUMPER + GAP : length + 2 * (BUMPER + GAP),
+    height: wheel + (isBeside ? flanksEnd : underY + WIDTH + 16),
     areas,
     marks: [
-      `M${underX + length * 0.16} ${axleY[0]}V${axleY[1]}M${underX + length * 0.64} ${axleY[0]}V${axleY[1]}M${underX + length * 0.16} ${middleY + 14}h${length * 0.48}`,
+      `M${underX + length * 0.16} ${axleY[0]}V${axleY[1]}M${underX + length * 0.64} ${axleY[0]}V${axleY[1]}M${underX + length * 0.16} ${underMiddleY + 14}h${length * 0.48}`,
     ],
   };
 }

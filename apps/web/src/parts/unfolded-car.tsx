@@ -1,3 +1,4 @@
+import { useMediaQuery } from '@mantine/hooks';
 import type { BodyClass, CarZone } from '@keen/core';
 import type { KeyboardEvent } from 'react';
 import { ZONE_NAMES } from '../words/names.js';
@@ -36,7 +37,8 @@ const spokenOf = (zone: CarZone, layer: Layer): string =>
 
 /** The vehicle's zones laid flat, each filled as far as its value goes and carrying its figure; zones can be chosen. */
 export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, onChoose }: UnfoldedCarProps) {
-  const shape = unfoldedShape(bodyClass);
+  const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
+  const shape = unfoldedShape(bodyClass, isNarrow ? 'below' : 'beside');
   const fill = tone === 'lamp' ? 'var(--kr-lamp-fill)' : 'var(--kr-brine-fill)';
   const zoneProps = (zone: CarZone) =>
     onChoose

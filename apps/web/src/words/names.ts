@@ -186,6 +186,8 @@ export const SOIL_NAMES: Readonly<Record<SoilKind, string>> = {
 };
 /** Grades 0 to 5. */
 export const GRADE_NAMES = ['clean', 'dust', 'light film', 'film with grit', 'heavy', 'caked'] as const;
+/** The same for what does not lie on as a film: iron, bugs, tar, scale. */
+export const AMOUNT_NAMES = ['none', 'a trace', 'little', 'some', 'much', 'caked'] as const;
 export const LEFTOVER_NAMES: Readonly<Record<Leftover, string>> = {
   film: 'a light film',
   arches: 'arches',

@@ -18,6 +18,10 @@ const LEAST_PHASE_STEP_SECONDS = 2;
 /** With dissolved solids the strength follows the water, which may change by this share in one step. */
 const STEP_WATER_SHARE = 0.05;
 
+/** How closely, and how often at most, the meeting of a brine's temperature and its freezing point is looked for. */
+const FREEZING_LOOK_SECONDS = 0.2;
+const MOST_FREEZING_LOOKS = 12;
+
 type Phase = 'liquid' | 'slush' | 'frozen';
 
 /** Mean of exp(−t/τ) over a step of x time constants. */
@@ -208,13 +212,36 @@ export class FilmRun {
   }
 
   private secondsToPhaseChange(rates: Rates, tau: number): number {
-    if (rates.phase === 'slush') return this.secondsToEndOfSlush(rates);
-    const target = rates.phase === 'frozen' ? 0 : this.store.freezingPointC(this.waterKg);
-    const towards = target - this.tempC;
+    switch (rates.phase) {
+      case 'slush':
+        return this.secondsToEndOfSlush(rates);
+      case 'frozen': {
+        const settlesBy = rates.heatWm2 / rates.conductanceWm2K;
+        const towards = -this.tempC;
+        return settlesBy > towards && towards >= 0 ? -tau * Math.log1p(-towards / settlesBy) : Infinity;
+      }
+      case 'liquid':
+        return this.secondsToFreezing(rates, tau);
+    }
+  }
+
+  /** A brine's freezing point runs away from the falling temperature as it dries, so it is looked for where both meet. */
+  private secondsToFreezing(rates: Rates, tau: number): number {
+    const { store } = this;
     const settlesBy = rates.heatWm2 / rates.conductanceWm2K;
-    const heading =
-      rates.phase === 'frozen' ? settlesBy > towards && towards >= 0 : settlesBy < towards && towards <= 0;
-    return heading ? -tau * Math.log1p(-towards / settlesBy) : Infinity;
+    const isBrine = store.waterActivity(this.waterKg, this.tempC) < 1;
+    let waterKg = this.waterKg;
+    let seconds = Infinity;
+    for (let look = 0; look < MOST_FREEZING_LOOKS; look += 1) {
+      const towards = store.freezingPointC(waterKg) - this.tempC;
+      if (!(settlesBy < towards && towards <= 0)) return Infinity;
+      const before = seconds;
+      seconds = -tau * Math.log1p(-towards / settlesBy);
+      if (!isBrine || Math.abs(seconds - before) < FREEZING_LOOK_SECONDS * this.stepScale) break;
+      waterKg = this.waterKg - this.meanEvaporation(rates, seconds / tau) * seconds;
+      if (waterKg <= TINY_KG) return Infinity;
+    }
+    return seconds;
   }
 
   /** Slush of pure water freezes or melts at a steady rate; brine slush drifts and is left to the enthalpy. */

@@ -16,6 +16,7 @@ import {
   ruleOf,
   type SiteWindow,
   type Situation,
+  weatherFails,
 } from './index.js';
 
 const MILD: SiteWindow = {
@@ -247,6 +248,315 @@ describe('each rule at, below and above its limit', () => {
     { ruleId: 'forecast-agrees', change: { failedShare: 0.25 }, level: 'condition', why: 'more fail' },
   ])('$ruleId: $why', ({ ruleId, change, level }) => {
     expect(found(ruleId, change).level).toBe(level);
+  });
+});
+
+const dirty = (upper: number, lower = upper): Partial<Situation> => ({
+  soil: { ...byGroup(() => 0), upper, lower },
+});
+const WAX = { zone: 'rear', kind: 'wax', appliedMs: null, claimedLifeDays: null, observed: null } as const;
+
+describe('rules of soil, site, sun and the night', () => {
+  it.each<{ ruleId: RuleId; change: Partial<Situation>; level: Finding['level']; why: string }>([
+    {
+      ruleId: 'soil-ceiling',
+      change: { ...dirty(3), method: methodOf('garage-rinseless') },
+      level: 'clear',
+      why: 'at its ceiling',
+    },
+    {
+      ruleId: 'soil-ceiling',
+      change: { ...dirty(3.5), method: methodOf('garage-rinseless') },
+      level: 'block',
+      why: 'beyond it on bare paint',
+    },
+    {
+      ruleId: 'soil-ceiling',
+      change: {
+        ...dirty(4),
+        method: methodOf('garage-rinseless'),
+        vehicle: { ...VEHICLE, protection: 'coating' },
+      },
+      level: 'condition',
+      why: 'a grade beyond, if it is protected and soaked hot',
+    },
+    {
+      ruleId: 'soil-ceiling',
+      change: {
+        ...dirty(4.5),
+        method: methodOf('garage-rinseless'),
+        vehicle: { ...VEHICLE, protection: 'coating' },
+      },
+      level: 'block',
+      why: 'more than a grade beyond',
+    },
+    {
+      ruleId: 'soil-ceiling',
+      change: { ...dirty(5), method: methodOf('salt-flush') },
+      level: 'clear',
+      why: 'a flush does not go on the body above',
+    },
+    {
+      ruleId: 'scratch',
+      change: { ...dirty(5), method: methodOf('bay-touch-free') },
+      level: 'clear',
+      why: 'nothing rubs',
+    },
+    {
+      ruleId: 'scratch',
+      change: { ...dirty(5), method: methodOf('bay-contact') },
+      level: 'clear',
+      why: 'rinsed before it is rubbed',
+    },
+    {
+      ruleId: 'scratch',
+      change: { ...dirty(2.5), method: methodOf('waterless') },
+      level: 'clear',
+      why: 'at the limit',
+    },
+    {
+      ruleId: 'scratch',
+      change: { ...dirty(2.6), method: methodOf('waterless') },
+      level: 'condition',
+      why: 'rinse the grit off first',
+    },
+    {
+      ruleId: 'scratch',
+      change: { ...dirty(3.6), method: methodOf('waterless') },
+      level: 'block',
+      why: 'grit would mark it',
+    },
+    { ruleId: 'seals-overnight', change: { overnightC: -9 }, level: 'clear', why: 'gaps are blown out' },
+    {
+      ruleId: 'seals-overnight',
+      change: { overnightC: -9, method: methodOf('touchless-automatic') },
+      level: 'condition',
+      why: 'the machine leaves 15 mL in them',
+    },
+    {
+      ruleId: 'seals-overnight',
+      change: { overnightC: 0, method: methodOf('touchless-automatic') },
+      level: 'clear',
+      why: 'a night at freezing point',
+    },
+    {
+      ruleId: 'seals-overnight',
+      change: { overnightC: null, method: methodOf('touchless-automatic') },
+      level: 'unknown',
+      why: 'the night is not in the forecast',
+    },
+    {
+      ruleId: 'dry-on',
+      change: film({ product: { panel: 'left', minutes: null } }),
+      level: 'clear',
+      why: 'stays wet',
+    },
+    {
+      ruleId: 'dry-on',
+      change: film({ product: { panel: 'left', minutes: 8 } }),
+      level: 'clear',
+      why: 'as long as it dwells',
+    },
+    {
+      ruleId: 'dry-on',
+      change: film({ product: { panel: 'left', minutes: 7.9 } }),
+      level: 'condition',
+      why: 'dwell less',
+    },
+    {
+      ruleId: 'dry-on',
+      change: film({ product: { panel: 'left', minutes: 2.9 } }),
+      level: 'block',
+      why: 'dries before it works',
+    },
+    {
+      ruleId: 'dry-on',
+      change: { ...film({ product: { panel: 'left', minutes: 1 } }), method: methodOf('salt-flush') },
+      level: 'clear',
+      why: 'nothing dwells',
+    },
+    {
+      ruleId: 'open-hours',
+      change: site({ open: { kind: 'open', minutesLeft: 100 }, queueMinutes: 10 }),
+      level: 'clear',
+      why: 'the queue fits',
+    },
+    {
+      ruleId: 'open-hours',
+      change: site({ open: { kind: 'open', minutesLeft: 100 }, queueMinutes: 11 }),
+      level: 'block',
+      why: 'the queue does not',
+    },
+    {
+      ruleId: 're-soiling',
+      change: site({ dryRoadHours: 0 }),
+      level: 'clear',
+      why: 'weighed, not forbidden',
+    },
+    {
+      ruleId: 're-soiling',
+      change: { ...site({ dryRoadHours: 5 }), house: houseWith({ afterSnow: 'dry-roads' }) },
+      level: 'block',
+      why: 'the house waits for dry roads',
+    },
+    {
+      ruleId: 're-soiling',
+      change: { ...site({ dryRoadHours: 6 }), house: houseWith({ afterSnow: 'dry-roads' }) },
+      level: 'clear',
+      why: 'dry for as long as it wants',
+    },
+    {
+      ruleId: 're-soiling',
+      change: { ...site({ dryRoadHours: null }), house: houseWith({ afterSnow: 'dry-roads' }) },
+      level: 'unknown',
+      why: 'the road is not known',
+    },
+    {
+      ruleId: 'direct-sun',
+      change: film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 600 } }),
+      level: 'clear',
+      why: 'the wet-edge sums decide',
+    },
+    {
+      ruleId: 'direct-sun',
+      change: {
+        ...film({ sun: { panel: 'left', brightestWm2: 251, dimmestWm2: 10 } }),
+        house: houseWith({ sun: 'never' }),
+      },
+      level: 'block',
+      why: 'the house never washes in sun',
+    },
+    {
+      ruleId: 'direct-sun',
+      change: {
+        ...film({ sun: { panel: 'left', brightestWm2: 250, dimmestWm2: 10 } }),
+        house: houseWith({ sun: 'never' }),
+      },
+      level: 'clear',
+      why: 'not sunny enough to count',
+    },
+    {
+      ruleId: 'direct-sun',
+      change: {
+        ...film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 10 } }),
+        house: houseWith({ halfSun: 'shade-only' }),
+      },
+      level: 'block',
+      why: 'half in the sun, and the house waits for shade',
+    },
+    {
+      ruleId: 'direct-sun',
+      change: {
+        ...film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 300 } }),
+        house: houseWith({ halfSun: 'shade-only' }),
+      },
+      level: 'clear',
+      why: 'all in the sun is another question',
+    },
+    {
+      ruleId: 'working-warmth',
+      change: { ...site({ airTempC: 9.9 }), method: methodOf('strip-reseal') },
+      level: 'block',
+      why: 'sealant wants 10 °C',
+    },
+    {
+      ruleId: 'working-warmth',
+      change: { ...site({ airTempC: 10 }), method: methodOf('strip-reseal') },
+      level: 'clear',
+      why: 'just warm enough',
+    },
+    {
+      ruleId: 'working-warmth',
+      change: site({ airTempC: -20 }),
+      level: 'clear',
+      why: 'shampoo takes the cold',
+    },
+    {
+      ruleId: 'wear',
+      change: {
+        vehicle: { ...VEHICLE, protection: 'coating', protections: [WAX] },
+        method: methodOf('touchless-automatic'),
+      },
+      level: 'condition',
+      why: 'one waxed zone on a coated car',
+    },
+    {
+      ruleId: 'wear',
+      change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodOf('strip-reseal') },
+      level: 'clear',
+      why: 'it strips on purpose and seals again',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['no-own-bucket'] }, method: methodOf('bay-contact') },
+      level: 'block',
+      why: 'no buckets',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['no-own-foam'] }, method: methodOf('bay-touch-free') },
+      level: 'condition',
+      why: 'the site’s soap will do',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['no-contact'] } },
+      level: 'block',
+      why: 'no washing by hand',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['no-run-off'] } },
+      level: 'block',
+      why: 'no run-off',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['no-run-off'], hasDrain: true } },
+      level: 'clear',
+      why: 'it drains',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { ...site({ airTempC: -0.1 }), place: { ...DRIVE, forbids: ['no-washing-in-frost'] } },
+      level: 'block',
+      why: 'frost',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { ...site({ airTempC: 0 }), place: { ...DRIVE, forbids: ['no-washing-in-frost'] } },
+      level: 'clear',
+      why: 'no frost',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { site: null, place: { ...DRIVE, forbids: ['no-washing-in-frost'] } },
+      level: 'unknown',
+      why: 'no weather to tell frost by',
+    },
+  ])('$ruleId: $why', ({ ruleId, change, level }) => {
+    expect(found(ruleId, change).level).toBe(level);
+  });
+
+  it('name the waxed zone that strong soap would wear', () => {
+    const vehicle = { ...VEHICLE, protection: 'coating' as const, protections: [WAX] };
+    expect(found('wear', { vehicle, method: methodOf('touchless-automatic') }).zone).toBe('rear');
+  });
+
+  it('judge what a blower leaves by its minerals', () => {
+    const drying = { kind: 'wiped', by: 'blower', sections: [{ id: 'whole-car', minutes: 12 }] } as const;
+    const method = { ...methodOf('drive-hose'), drying };
+    // A tenth of 500 g/m² at 300 mg/L is 15 mg/m²: shows on black, and demineralised water would not.
+    const wet = film({ dry: { panel: 'bonnet', minutes: null }, filmGramsPerM2: 500 });
+    expect(found('spots', { ...wet, method })).toMatchObject({ level: 'condition', remedy: 'demin-rinse' });
+    expect(found('spots', wet).level).toBe('clear');
+  });
+
+  it('fail in a member only by what the weather does', () => {
+    expect(weatherFails(situation())).toBe(false);
+    expect(weatherFails(situation(site({ open: { kind: 'closed' } })))).toBe(false);
+    expect(weatherFails(situation(site({ mostPrecipMm: 2 })))).toBe(true);
+    expect(weatherFails(situation({ film: null }))).toBe(true);
   });
 });
 

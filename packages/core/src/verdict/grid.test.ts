@@ -1,7 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { methodOf, METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
-import { circumstances, DRIVE as SHADED, HEATED_UNIT, VEHICLE as PLAIN, WATER } from '../testing/shop.js';
+import {
+  BAY,
+  circumstances,
+  DRIVE as SHADED,
+  HEATED_UNIT,
+  houseWith,
+  VEHICLE as PLAIN,
+  WATER,
+} from '../testing/shop.js';
+import type { RoadState } from '../road/index.js';
 import type { Vehicle } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
@@ -9,9 +18,13 @@ import {
   cellDetail,
   filmInputFor,
   filmOutcome,
+  type GridRequest,
+  memberAsker,
+  NightAir,
   PlaceCalendar,
   placeSites,
   PlaceWeather,
+  RoadAhead,
   verdictGrid,
   type WeatherSpan,
   withWaits,
@@ -96,6 +109,123 @@ describe('the grid', () => {
 
   it('is the same again', () => {
     expect(gridOf(control, [GARAGE, DRIVE])).toEqual(bands);
+  });
+});
+
+describe('bands that are known already', () => {
+  const request = (change: Partial<GridRequest> = {}): GridRequest => ({
+    ...circumstances(control, { vehicle: VEHICLE }),
+    sites: placeSites([GARAGE, DRIVE], { control, members: [] }),
+    fromMs: FROM,
+    hourCount: 24,
+    withMembers: true,
+    ...change,
+  });
+  const kept = new Map<string, Band>();
+  const first = verdictGrid(request(), { keep: (key, band) => kept.set(key, band) });
+  const known = (change: Partial<GridRequest>): number => {
+    let hits = 0;
+    verdictGrid(request(change), {
+      known: (key) => {
+        const band = kept.get(key);
+        if (band) hits += 1;
+        return band;
+      },
+    });
+    return hits;
+  };
+
+  it('are all taken from before where nothing changed', () => {
+    expect(known({})).toBe(first.length);
+    expect(known({ vehicle: { ...VEHICLE, id: 'other', cadenceDays: 3 } })).toBe(first.length);
+  });
+
+  it('are made anew only where their own place changed', () => {
+    const moved = placeSites([{ ...GARAGE, tap: 'always' }, DRIVE], { control, members: [] });
+    expect(known({ sites: moved })).toBe(METHODS.length);
+  });
+
+  it.each<{ change: Partial<GridRequest>; why: string }>([
+    { change: { limits: { ...request().limits, coldHandsC: -10 } }, why: 'a limit' },
+    { change: { house: houseWith({ drying: 'towel' }) }, why: 'a house rule' },
+    { change: { soil: { ...request().soil, lower: 4 } }, why: 'the soil' },
+    { change: { vehicle: { ...VEHICLE, paintTone: 'white' } }, why: 'the paint' },
+  ])('are all made anew by $why', ({ change }) => {
+    expect(known(change)).toBe(0);
+  });
+
+  it('can be stopped between bands', () => {
+    const seen: number[] = [];
+    const stop = (): void => {
+      verdictGrid(request(), {
+        onProgress: (share) => {
+          seen.push(share);
+          if (seen.length === 3) throw new Error('stopped');
+        },
+      });
+    };
+    expect(stop).toThrow('stopped');
+    expect(seen).toHaveLength(3);
+    expect(seen[2]).toBeCloseTo(3 / (2 * METHODS.length), 9);
+  });
+});
+
+describe('members asked one start at a time', () => {
+  it('say the same as the whole grid', () => {
+    const colder: WeatherSpan = {
+      ...control,
+      hours: hours.map((hour) => ({ ...hour, airTempC: hour.airTempC - 16, dewPointC: hour.dewPointC - 16 })),
+    };
+    const request: GridRequest = {
+      ...circumstances(control, { vehicle: VEHICLE }),
+      sites: placeSites([BAY], { control, members: [control, colder] }),
+      fromMs: FROM,
+      hourCount: 48,
+      withMembers: true,
+    };
+    const ask = memberAsker(request);
+    const { cells } = bandOf(verdictGrid(request), 'bay', 'bay-touch-free');
+    const asked = cells.filter(({ blockedShare }) => blockedShare !== null);
+    expect(asked.length).toBeGreaterThan(10);
+    expect(new Set(asked.map(({ blockedShare }) => blockedShare)).size).toBeGreaterThan(1);
+    for (const cell of asked) {
+      const answer = ask({ placeId: 'bay', methodId: 'bay-touch-free', startMs: cell.startMs });
+      expect(answer?.blockedShare).toBe(cell.blockedShare);
+      expect(answer?.limiting).toEqual(cell.limiting);
+    }
+  });
+});
+
+describe('the road and the night ahead', () => {
+  const road = (states: readonly RoadState[]): RoadAhead =>
+    new RoadAhead(
+      states.map((state, i) => ({
+        atMs: FROM + i * MS_PER_HOUR,
+        state,
+        surfaceTempC: 0,
+        waterMm: 0,
+        snowMm: 0,
+        saltGramsPerM2: { NaCl: 0, MgCl2: 0, CaCl2: 0 },
+      })),
+    );
+
+  it('counts dry hours until the road is wet', () => {
+    const ahead = road(['dry', 'damp', 'dry', 'wet', 'dry', 'dry']);
+    expect(ahead.dryHours(FROM)).toBe(3);
+    expect(ahead.dryHours(FROM + 3 * MS_PER_HOUR)).toBe(0);
+    expect(ahead.dryHours(FROM + 4.5 * MS_PER_HOUR)).toBe(2);
+    expect(ahead.dryHours(FROM - MS_PER_HOUR)).toBeNull();
+    expect(ahead.dryHours(FROM + 6 * MS_PER_HOUR)).toBeNull();
+  });
+
+  it('finds the coldest hour of the night in the street, none in a heated place, and does not guess', () => {
+    const street = new NightAir(null, control);
+    const coldest = Math.min(...hours.slice(24, 38).map(({ airTempC }) => airTempC));
+    expect(street.coldestAfterC(FROM)).toBeCloseTo(coldest, 9);
+    expect(new NightAir({ climate: { kind: 'heated', setpointC: 14 } }, control).coldestAfterC(FROM)).toBe(
+      14,
+    );
+    expect(street.coldestAfterC(FROM + 5 * 24 * MS_PER_HOUR)).toBeNull();
   });
 });
 

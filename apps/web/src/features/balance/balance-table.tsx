@@ -72,28 +72,28 @@ function Row({ row, place, format }: RowProps) {
           </span>
         </span>
       </th>
-      <td>
+      <td data-label="Takes off">
         <Removal row={row} />
       </td>
-      <td className="figure">
+      <td className="figure" data-label="Salt left, g/m²">
         {leftOn(row, 'underbody').toFixed(1)} under
         <br />
         {leftOn(row, 'lower-left').toFixed(1)} lower
         <span className={classes.leaves}>leaves {leavesText(row)}</span>
       </td>
-      <td className="figure">
-        {row.activeHoursSaved.toFixed(1)} h
+      <td className="figure" data-label="Saves">
+        {row.activeHoursSaved.toFixed(1)}&nbsp;h
         <br />
         <span className="muted">{format.money(row.saltMinor)}</span>
       </td>
-      <td className="figure">
+      <td className="figure" data-label="Minutes">
         {totalMinutes(row).toFixed(0)}
         <span className={classes.leaves}>
           {minutes.wash.toFixed(0)} wash, {minutes.travel.toFixed(0)} drive
           {minutes.queue > 0 && `, ${minutes.queue.toFixed(0)} queue`}
         </span>
       </td>
-      <td className="figure">
+      <td className="figure" data-label="Money">
         {format.money(cost.totalMinor)}
         <span className={classes.leaves}>
           {[
@@ -105,9 +105,11 @@ function Row({ row, place, format }: RowProps) {
             .join(', ')}
         </span>
       </td>
-      <td className="figure">{format.litres(row.litres)}</td>
-      <td>
-        {row.gradeAtContact === null ? 'no contact' : `rubs grade ${row.gradeAtContact.toFixed(1)}`}
+      <td className="figure" data-label="Water">
+        {format.litres(row.litres)}
+      </td>
+      <td data-label="Risk">
+        {row.gradeAtContact === null ? 'nothing rubs it' : `rubbed at grade ${row.gradeAtContact.toFixed(1)}`}
         <span className={classes.leaves}>{row.gapWaterMl.toFixed(0)} mL in seals</span>
       </td>
     </tr>

@@ -93,8 +93,10 @@ export function Cadences({ vehicle, places }: CadencesProps) {
                           .join('; ')}
                       </span>
                     </th>
-                    <td className="figure">{outcome.washCount}</td>
-                    <td>
+                    <td className="figure" data-label="Washes">
+                      {outcome.washCount}
+                    </td>
+                    <td data-label="Active hours saved">
                       <span className={classes.wide} aria-hidden="true">
                         <span style={{ width: `${(outcome.activeHoursSaved / most) * 100}%` }} />
                       </span>
@@ -103,11 +105,21 @@ export function Cadences({ vehicle, places }: CadencesProps) {
                         {(outcome.activeHours + outcome.activeHoursSaved).toFixed(0)}
                       </span>
                     </td>
-                    <td className="figure">{format.money(outcome.moneyMinor)}</td>
-                    <td className="figure">{price === null ? 'nothing saved' : format.money(price)}</td>
-                    <td className="figure">{(outcome.minutes / 60).toFixed(1)}</td>
-                    <td className="figure">{format.litres(outcome.litres)}</td>
-                    <td className="figure">{format.money(outcome.worthMinor)}</td>
+                    <td className="figure" data-label="Money">
+                      {format.money(outcome.moneyMinor)}
+                    </td>
+                    <td className="figure" data-label="For each hour saved">
+                      {price === null ? 'nothing saved' : format.money(price)}
+                    </td>
+                    <td className="figure" data-label="Hours of work">
+                      {(outcome.minutes / 60).toFixed(1)}
+                    </td>
+                    <td className="figure" data-label="Water">
+                      {format.litres(outcome.litres)}
+                    </td>
+                    <td className="figure" data-label="Worth in all">
+                      {format.money(outcome.worthMinor)}
+                    </td>
                   </tr>
                 );
               })}

@@ -76,8 +76,8 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
     water: 'What water does, by zone',
   };
   return (
-    <>
-      <div className={classes.grid}>
+    <div className={classes.grid}>
+      <div className={classes.column}>
         <section className={classes.box}>
           <div className={classes.switches}>
             <SegmentedControl
@@ -116,13 +116,13 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
                 : ' to be as on the whole car.'}
           </p>
         </section>
-        {layer === 'soil' ? (
-          <SoilPanel vehicle={vehicle} condition={condition} zone={zone} kind={kind} onKind={setKind} />
-        ) : (
-          <ProtectionPanel vehicle={vehicle} condition={condition} zone={zone} nowMs={nowMs} />
-        )}
+        {layer !== 'soil' && <CompatibilityCheck vehicle={vehicle} />}
       </div>
-      {layer !== 'soil' && <CompatibilityCheck vehicle={vehicle} />}
-    </>
+      {layer === 'soil' ? (
+        <SoilPanel vehicle={vehicle} condition={condition} zone={zone} kind={kind} onKind={setKind} />
+      ) : (
+        <ProtectionPanel vehicle={vehicle} condition={condition} zone={zone} nowMs={nowMs} />
+      )}
+    </div>
   );
 }

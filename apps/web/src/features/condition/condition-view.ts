@@ -5,7 +5,6 @@ import {
   type Compatibility,
   type ProductRole,
   protectionOn,
-  SOIL_KINDS,
   type SoilKind,
   zoneOf,
   type ZoneProtection,
@@ -13,7 +12,7 @@ import {
 } from '@keen/core';
 import type { ConditionView, VehicleRecord, ZoneProtectionState } from '../../api/types.js';
 import type { Layer } from '../../parts/unfolded-car.js';
-import { GRADE_NAMES, PROTECTION_NAMES, SOIL_NAMES, STANDING_NAMES } from '../../words/names.js';
+import { AMOUNT_NAMES, GRADE_NAMES, PROTECTION_NAMES, STANDING_NAMES } from '../../words/names.js';
 
 const MOST_GRADE = 5;
 
@@ -26,8 +25,10 @@ export const soilOn = (soil: readonly ZoneSoil[], zone: CarZone, kind: SoilKind)
   };
 
 /** "2.5, film with grit": a half counts as the heavier. */
-export const gradeText = (grade: number): string =>
-  `${grade.toFixed(1).replace('.0', '')}, ${GRADE_NAMES[Math.min(MOST_GRADE, Math.ceil(grade))] ?? ''}`;
+export function gradeText(grade: number, kind: SoilKind): string {
+  const names = kind === 'salt-film' || kind === 'grit' ? GRADE_NAMES : AMOUNT_NAMES;
+  return `${grade.toFixed(1).replace('.0', '')}, ${names[Math.min(MOST_GRADE, Math.ceil(grade))] ?? ''}`;
+}
 
 /** One kind of soil on every zone. */
 export function soilLayer(soil: readonly ZoneSoil[], kind: SoilKind): Layer {
@@ -40,7 +41,7 @@ export function soilLayer(soil: readonly ZoneSoil[], kind: SoilKind): Layer {
           text: grade.toFixed(1).replace('.0', ''),
           strength: grade / MOST_GRADE,
           isMeasured: origin === 'measured',
-          spoken: `${gradeText(grade)}, ${origin === 'measured' ? 'seen' : 'estimated'}`,
+          spoken: `${gradeText(grade, kind)}, ${origin === 'measured' ? 'seen' : 'estimated'}`,
         },
       ];
     }),
@@ -147,12 +148,3 @@ export function compatibilityByZone(
     }),
   }));
 }
-
-/** Heaviest kind of soil on a zone, for the list beside the drawing. */
-export const heaviest = (soil: readonly ZoneSoil[], zone: CarZone): ZoneSoil =>
-  SOIL_KINDS.map((kind) => soilOn(soil, zone, kind)).reduce((most, entry) =>
-    entry.grade > most.grade ? entry : most,
-  );
-
-export const soilText = ({ kind, grade }: ZoneSoil): string =>
-  grade === 0 ? 'clean' : `${SOIL_NAMES[kind].toLowerCase()} ${gradeText(grade)}`;

@@ -5,9 +5,11 @@ import { useBringBack, useLookAtSoil, useTakeAway } from '../../api/queries.js';
 import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
-import { GRADE_NAMES, SOIL_NAMES, ZONE_NAMES } from '../../words/names.js';
+import { SOIL_NAMES, ZONE_NAMES } from '../../words/names.js';
 import { gradeText, soilOn } from './condition-view.js';
 import classes from './condition.module.css';
+
+const GRADES = ['0', '1', '2', '3', '4', '5'];
 
 interface SoilPanelProps {
   readonly vehicle: VehicleRecord;
@@ -29,8 +31,9 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
       { zone, kind: at, grade: value },
       {
         onSuccess: ({ id }) =>
-          noticeWithUndo(`${ZONE_NAMES[zone]}: ${SOIL_NAMES[at].toLowerCase()} ${gradeText(value)}.`, () =>
-            takeAway(pathOf(id)),
+          noticeWithUndo(
+            `${ZONE_NAMES[zone]}: ${SOIL_NAMES[at].toLowerCase()} ${gradeText(value, at)}.`,
+            () => takeAway(pathOf(id)),
           ),
         onError: noticeOfFailure,
       },
@@ -64,13 +67,13 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
             <button type="button" className={classes.kindName} onClick={() => onKind(entry)}>
               {SOIL_NAMES[entry]}
               <span className="muted">
-                {gradeText(now)} ({origin === 'measured' ? 'seen' : 'estimated'})
+                {gradeText(now, entry)} ({origin === 'measured' ? 'seen' : 'estimated'})
               </span>
             </button>
             <SegmentedControl
               aria-label={`${SOIL_NAMES[entry]}, grade`}
               size="sm"
-              data={GRADE_NAMES.map((name, i) => ({ value: String(i), label: String(i), title: name }))}
+              data={GRADES}
               value={String(Math.round(now))}
               onChange={(value) => grade(entry, Number(value))}
               disabled={look.isPending}
@@ -86,7 +89,7 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
         <ul className={classes.looks}>
           {looks.map(({ id, atMs, kind: seenKind, grade: seen }) => (
             <li key={id}>
-              {format.dayTime(atMs)}: {SOIL_NAMES[seenKind].toLowerCase()} {gradeText(seen)}
+              {format.dayTime(atMs)}: {SOIL_NAMES[seenKind].toLowerCase()} {gradeText(seen, seenKind)}
               <Button
                 size="compact-sm"
                 variant="subtle"

@@ -18,12 +18,15 @@ interface Sum {
   readonly output: Values;
 }
 
-/** A number with as many digits as matter; negative ones in brackets, so that a formula reads right. */
-const n = (value: number | undefined): string => {
-  if (value === undefined || !Number.isFinite(value)) return '?';
-  const text = String(Number(value.toPrecision(5)));
-  return value < 0 ? `(${text.replace('-', '−')})` : text;
-};
+/** A number with as many digits as matter. */
+const plain = (value: number | undefined): string =>
+  value === undefined || !Number.isFinite(value)
+    ? '?'
+    : String(Number(value.toPrecision(5))).replace('-', '−');
+
+/** The same within a formula: negative ones in brackets. */
+const n = (value: number | undefined): string =>
+  value !== undefined && value < 0 ? `(${plain(value)})` : plain(value);
 
 const tableAround = (agent: unknown, massPercent: number | undefined): string => {
   const row = BRINE_AGENTS.find((entry) => entry.agent === agent);
@@ -40,19 +43,19 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
   'wind-chill': ({ given: { airTempC: t = 0, windKmh: v = 0 }, found }) =>
     v >= 5
       ? [
-          `V^0.16 = ${n(v)}^0.16 = ${n(v ** 0.16)}`,
-          `13.12 + 0.6215 × ${n(t)} − 11.37 × ${n(v ** 0.16)} + 0.3965 × ${n(t)} × ${n(v ** 0.16)} = ${n(found.windChillC)} °C`,
+          `V^0.16 = ${plain(v)}^0.16 = ${plain(v ** 0.16)}`,
+          `13.12 + 0.6215 × ${n(t)} − 11.37 × ${n(v ** 0.16)} + 0.3965 × ${n(t)} × ${n(v ** 0.16)} = ${plain(found.windChillC)} °C`,
           'Environment Canada and US NWS, 2001; below −28 °C skin can freeze in 10 to 30 min',
         ]
       : [
           `below 5 km/h: T + (−1.59 + 0.1345 T) / 5 × V`,
-          `${n(t)} + (−1.59 + 0.1345 × ${n(t)}) / 5 × ${n(v)} = ${n(found.windChillC)} °C`,
+          `${n(t)} + (−1.59 + 0.1345 × ${n(t)}) / 5 × ${n(v)} = ${plain(found.windChillC)} °C`,
         ],
   'humid-air': ({ given: { airTempC: t = 0, relHumidityFraction: rh = 0 }, found }) => [
-    `saturation over water = 611.2 × exp(17.62 × ${n(t)} / (243.12 + ${n(t)})) = ${n(saturationOverWaterPa(t))} Pa`,
-    `vapour pressure = ${n(rh)} × ${n(saturationOverWaterPa(t))} = ${n(found.vapourPressurePa)} Pa`,
-    `dew point: the temperature whose saturation is that = ${n(found.dewPointC)} °C`,
-    `wet bulb: heat and vapour of a wet film in balance = ${n(found.wetBulbC)} °C`,
+    `saturation over water = 611.2 × exp(17.62 × ${n(t)} / (243.12 + ${n(t)})) = ${plain(saturationOverWaterPa(t))} Pa`,
+    `vapour pressure = ${plain(rh)} × ${n(saturationOverWaterPa(t))} = ${plain(found.vapourPressurePa)} Pa`,
+    `dew point: the temperature whose saturation is that = ${plain(found.dewPointC)} °C`,
+    `wet bulb: heat and vapour of a wet film in balance = ${plain(found.wetBulbC)} °C`,
     'WMO Magnus form; ASHRAE balance, over liquid water at every temperature',
   ],
   sun: ({ input, found }) => [
@@ -64,10 +67,10 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
     const view = skyViewFraction(tiltDeg);
     const cosine = Math.max(0, Math.cos(((found.incidenceDeg ?? 90) * Math.PI) / 180));
     return [
-      `level ground: clear sky (Haurwitz 1945) × (1 − 0.75 × ${n(cloudFraction)}^3.4) = ${n(found.globalWm2)} W/m²`,
+      `level ground: clear sky (Haurwitz 1945) × (1 − 0.75 × ${n(cloudFraction)}^3.4) = ${plain(found.globalWm2)} W/m²`,
       `of it diffuse (Erbs 1982) ${n(found.diffuseWm2)}; along the beam ${n(found.beamNormalWm2)} W/m²`,
-      `sky seen: (1 + cos ${n(tiltDeg)}°) / 2 = ${n(view)}`,
-      `${n(found.beamNormalWm2)} × ${n(cosine)} + ${n(found.diffuseWm2)} × ${n(view)} + ${n(albedoFraction)} × ${n(found.globalWm2)} × ${n(1 - view)} = ${n(found.panelWm2)} W/m²`,
+      `sky seen: (1 + cos ${n(tiltDeg)}°) / 2 = ${plain(view)}`,
+      `${n(found.beamNormalWm2)} × ${n(cosine)} + ${n(found.diffuseWm2)} × ${n(view)} + ${n(albedoFraction)} × ${n(found.globalWm2)} × ${n(1 - view)} = ${plain(found.panelWm2)} W/m²`,
     ];
   },
   brine: ({ given, input }) => [tableAround(input.agent, given.massPercent)],
@@ -81,17 +84,17 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
   hardness: ({ given, input, found }) => {
     const factor = HARDNESS_UNITS[input.unit as keyof typeof HARDNESS_UNITS];
     return [
-      `${n(given.value)} × ${n(factor)} = ${n(found.mgPerLitreCaCO3)} mg/L as CaCO₃`,
-      `÷ 17.118 = ${n(found.gpg)} gpg; ÷ 17.848 = ${n(found.dH)} °dH; ÷ 10 = ${n(found.fH)} °fH; ÷ 14.254 = ${n(found.clark)} °e; ÷ 100.09 = ${n(found.mmolPerLitre)} mmol/L`,
+      `${n(given.value)} × ${n(factor)} = ${plain(found.mgPerLitreCaCO3)} mg/L as CaCO₃`,
+      `÷ 17.118 = ${plain(found.gpg)} gpg; ÷ 17.848 = ${plain(found.dH)} °dH; ÷ 10 = ${plain(found.fH)} °fH; ÷ 14.254 = ${plain(found.clark)} °e; ÷ 100.09 = ${plain(found.mmolPerLitre)} mmol/L`,
       'soft to 60, moderately hard to 120, hard to 180 mg/L (USGS)',
     ];
   },
   dilution: ({ found, given }) => [
-    `1 part product : ${n(found.partsWater)} parts water = ${n(found.percent)} % of the mix`,
-    `product = ${n(found.totalMl)} ÷ (1 + ${n(found.partsWater)}) = ${n(found.productMl)} mL; water = ${n(found.waterMl)} mL`,
+    `1 part product : ${n(found.partsWater)} parts water = ${plain(found.percent)} % of the mix`,
+    `product = ${plain(found.totalMl)} ÷ (1 + ${n(found.partsWater)}) = ${plain(found.productMl)} mL; water = ${plain(found.waterMl)} mL`,
     ...(given.capMl === undefined
       ? []
-      : [`${n(found.productMl)} ÷ ${n(given.capMl)} mL a cap = ${n(found.caps)} caps`]),
+      : [`${n(found.productMl)} ÷ ${n(given.capMl)} mL a cap = ${plain(found.caps)} caps`]),
   ],
   'panel-impact': ({ given, found, input }) => {
     if (input.applicator === 'hand-sprayer')
@@ -99,40 +102,40 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
     const draw = ((given.outputLitresPerBottle ?? 0) * 1000) / (given.bottleMl ?? 1);
     return [
       `the lance thins: ${n(given.outputLitresPerBottle)} L leave while ${n(given.bottleMl)} mL are drawn, ${n(draw)} times`,
-      `${n(given.panelPercent)} % × ${n(draw)} = ${n((given.panelPercent ?? 0) * draw)} % in the bottle; at most 100, so at most ${n(found.highestPanelPercent)} % on the panel`,
+      `${n(given.panelPercent)} % × ${n(draw)} = ${plain((given.panelPercent ?? 0) * draw)} % in the bottle; at most 100, so at most ${n(found.highestPanelPercent)} % on the panel`,
     ];
   },
   'mix-water': ({ given: { hotC, coldC, targetC, litres }, found }) => [
-    `hot = ${n(litres)} × (${n(targetC)} − ${n(coldC)}) ÷ (${n(hotC)} − ${n(coldC)}) = ${n(found.hotLitres)} L`,
-    `cold = ${n(litres)} − ${n(found.hotLitres)} = ${n(found.coldLitres)} L`,
+    `hot = ${plain(litres)} × (${n(targetC)} − ${n(coldC)}) ÷ (${n(hotC)} − ${n(coldC)}) = ${plain(found.hotLitres)} L`,
+    `cold = ${plain(litres)} − ${n(found.hotLitres)} = ${plain(found.coldLitres)} L`,
     'hands stand no more than 45 °C; on frozen glass hot water can crack it',
   ],
   'bucket-cooling': ({ given: { litres = 0, startC, ambientC, uaWattsPerK = 0, minutes = 0 }, found }) => [
-    `time constant = 4186 × ${n(litres)} ÷ ${n(uaWattsPerK)} = ${n((4186 * litres) / uaWattsPerK / 60)} min`,
-    `${n(ambientC)} + (${n(startC)} − ${n(ambientC)}) × exp(−${n(minutes)} ÷ ${n((4186 * litres) / uaWattsPerK / 60)}) = ${n(found.tempC)} °C`,
+    `time constant = 4186 × ${n(litres)} ÷ ${n(uaWattsPerK)} = ${plain((4186 * litres) / uaWattsPerK / 60)} min`,
+    `${n(ambientC)} + (${n(startC)} − ${n(ambientC)}) × exp(−${n(minutes)} ÷ ${n((4186 * litres) / uaWattsPerK / 60)}) = ${plain(found.tempC)} °C`,
     'Newton; 5 W/K for an open bucket of 10 L, 1.8 with a lid (judgement)',
   ],
   film: ({ given, found }) => {
     const { tiltDeg = 0, airSpeedMetresPerSecond = 0, filmGramsPerM2 } = given;
     return [
-      `heat to the air: 2.8 + 3.0 × ${n(airSpeedMetresPerSecond)} = ${n(2.8 + 3 * airSpeedMetresPerSecond)} W/(m² K) (Watmuff 1977)`,
-      `sky seen: (1 + cos ${n(tiltDeg)}°) / 2 = ${n(skyViewFraction(tiltDeg))}; the rest is at the air's temperature`,
-      `sun taken up: ${n(given.absorptanceFraction)} × ${n(given.solarWm2)} = ${n((given.absorptanceFraction ?? 0) * (given.solarWm2 ?? 0))} W/m²`,
+      `heat to the air: 2.8 + 3.0 × ${n(airSpeedMetresPerSecond)} = ${plain(2.8 + 3 * airSpeedMetresPerSecond)} W/(m² K) (Watmuff 1977)`,
+      `sky seen: (1 + cos ${n(tiltDeg)}°) / 2 = ${plain(skyViewFraction(tiltDeg))}; the rest is at the air's temperature`,
+      `sun taken up: ${n(given.absorptanceFraction)} × ${n(given.solarWm2)} = ${plain((given.absorptanceFraction ?? 0) * (given.solarWm2 ?? 0))} W/m²`,
       `the balance of sun, sky, air and evaporation is stepped from ${n(given.startTempC)} °C and ${n(filmGramsPerM2)} g/m²; settles at ${n(found.wetPanelTempC)} °C wet, ${n(found.dryPanelTempC)} °C dry`,
       'the film lab draws it step by step',
     ];
   },
   swab: ({ given, found }) => [
-    `5 kg/(m² S) × ${n(given.volumeMl)} mL × ${n(given.deltaMicroSiemensPerCm)} µS/cm ÷ ${n(given.areaMm2)} mm² = ${n(found.mgPerM2)} mg/m²`,
+    `5 kg/(m² S) × ${n(given.volumeMl)} mL × ${n(given.deltaMicroSiemensPerCm)} µS/cm ÷ ${n(given.areaMm2)} mm² = ${plain(found.mgPerM2)} mg/m²`,
     `which is ${n((found.mgPerM2 ?? 0) / 1000)} g/m²; ISO 8502-6 and -9`,
   ],
   residue: ({ given, found }) => [
-    `${n(given.tdsMgPerLitre)} mg/L × ${n((given.filmGramsPerM2 ?? 0) / 1000)} L/m² = ${n(found.mgPerM2)} mg/m²`,
+    `${n(given.tdsMgPerLitre)} mg/L × ${n((given.filmGramsPerM2 ?? 0) / 1000)} L/m² = ${plain(found.mgPerM2)} mg/m²`,
     'shows from about 12 on black, 15 on mid, 25 on silver, 30 on white paint (judgement)',
   ],
   'resin-life': ({ given, found }) => [
-    `capacity = ${n(given.resinLitres)} L × ${n(given.capacityGramsPerLitre)} g/L = ${n((given.resinLitres ?? 0) * (given.capacityGramsPerLitre ?? 0))} g`,
-    `÷ ${n((given.tdsMgPerLitre ?? 0) / 1000)} g/L = ${n(found.litresTotal)} L in all; ${n(found.litresLeft)} L left`,
+    `capacity = ${plain(given.resinLitres)} L × ${n(given.capacityGramsPerLitre)} g/L = ${plain((given.resinLitres ?? 0) * (given.capacityGramsPerLitre ?? 0))} g`,
+    `÷ ${n((given.tdsMgPerLitre ?? 0) / 1000)} g/L = ${plain(found.litresTotal)} L in all; ${n(found.litresLeft)} L left`,
   ],
   meter: ({ found, output }) => [
     `run through: ${n(found.runThroughSeconds)} s on the meter, ${n((found.runThroughMinor ?? 0) / 100)}`,

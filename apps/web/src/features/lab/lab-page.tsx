@@ -238,7 +238,7 @@ function Headline({ trace, wipeMinutes, inHandShare, format }: HeadlineProps) {
   const facts = useMemo(
     () =>
       [
-        ['Dry after', trace.dryMinutes === null ? 'not in this time' : format.minutes(trace.dryMinutes)],
+        ['Dry after', trace.dryMinutes === null ? 'later' : format.minutes(trace.dryMinutes)],
         ['First ice', trace.firstIceMinutes === null ? 'never' : format.minutes(trace.firstIceMinutes)],
         ['Coldest', format.temp(trace.lowestTempC)],
         ['Warmest', format.temp(trace.highestTempC)],

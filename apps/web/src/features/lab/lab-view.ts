@@ -119,8 +119,9 @@ export function linePath(
     .join('');
 }
 
-/** Ticks of a time axis: about six, on round minutes. */
-export function minuteTicks(minutes: number): number[] {
-  const step = [0.5, 1, 2, 5, 10, 15, 30, 60, 120].find((candidate) => minutes / candidate <= 7) ?? 120;
+/** Ticks of a time axis on round minutes, no more than so many steps. */
+export function minuteTicks(minutes: number, most = 7): number[] {
+  const step =
+    [0.5, 1, 2, 5, 10, 15, 30, 60, 120, 240].find((candidate) => minutes / candidate <= most) ?? 240;
   return Array.from({ length: Math.floor(minutes / step) + 1 }, (_, i) => i * step);
 }

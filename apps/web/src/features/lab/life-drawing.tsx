@@ -1,3 +1,4 @@
+import { useMediaQuery } from '@mantine/hooks';
 import type { FilmTrace } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { drawnMinutes, linePath, minuteTicks, tempScaleOf } from './lab-view.js';
@@ -12,7 +13,8 @@ interface LifeDrawingProps {
   readonly format: Format;
 }
 
-const WIDTH = 720;
+const WIDE = 720;
+const NARROW = 380;
 const LEFT = 62;
 const RIGHT = 14;
 const TEMP = { top: 14, height: 168 };
@@ -24,11 +26,13 @@ const AXIS_Y = 18;
 export function LifeDrawing(props: LifeDrawingProps) {
   const { trace, airTempC, horizonMinutes, wipeNeededMinutes, hasBrine, format } = props;
   const { points } = trace;
+  const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
+  const width = isNarrow ? NARROW : WIDE;
   const minutes = drawnMinutes(trace, horizonMinutes);
   const temps = tempScaleOf(points, airTempC);
   const mostWater = Math.max(1, ...points.map(({ waterGramsPerM2 }) => waterGramsPerM2));
   const mostSalt = Math.max(1, ...points.map(({ massPercent }) => massPercent));
-  const x = (at: number): number => LEFT + (Math.min(at, minutes) / minutes) * (WIDTH - LEFT - RIGHT);
+  const x = (at: number): number => LEFT + (Math.min(at, minutes) / minutes) * (width - LEFT - RIGHT);
   const yTemp = (tempC: number): number => TEMP.top + (1 - temps.at(tempC)) * TEMP.height;
   const yWater = (grams: number): number => WATER.top + (1 - grams / mostWater) * WATER.height;
   const ySalt = (percent: number): number => BRINE.top + (1 - percent / mostSalt) * BRINE.height;
@@ -44,7 +48,7 @@ export function LifeDrawing(props: LifeDrawingProps) {
   ];
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${bottom + 2 * AXIS_Y}`}
+      viewBox={`0 0 ${width} ${bottom + 2 * AXIS_Y}`}
       className={classes.drawing}
       role="img"
       aria-label={`Life of the film over ${format.minutes(minutes)}; the figures stand beside it and in the table below.`}
@@ -65,7 +69,7 @@ export function LifeDrawing(props: LifeDrawingProps) {
         <g key={tempC}>
           <line
             x1={LEFT}
-            x2={WIDTH - RIGHT}
+            x2={width - RIGHT}
             y1={yTemp(tempC)}
             y2={yTemp(tempC)}
             stroke={tempC === 0 ? 'var(--kr-ice)' : 'var(--kr-line)'}
@@ -79,13 +83,13 @@ export function LifeDrawing(props: LifeDrawingProps) {
       ))}
       <line
         x1={LEFT}
-        x2={WIDTH - RIGHT}
+        x2={width - RIGHT}
         y1={yTemp(airTempC)}
         y2={yTemp(airTempC)}
         stroke="var(--kr-slate)"
         strokeDasharray="2 4"
       />
-      <text x={WIDTH - RIGHT} y={yTemp(airTempC) - 7} textAnchor="end" className={classes.quiet}>
+      <text x={width - RIGHT} y={yTemp(airTempC) - 7} textAnchor="end" className={classes.quiet}>
         air
       </text>
       <path
@@ -101,7 +105,7 @@ export function LifeDrawing(props: LifeDrawingProps) {
       <path d={`${water}L${endX} ${floor}L${LEFT} ${floor}z`} fill="var(--kr-brine-fill)" opacity={0.4} />
       <path d={water} fill="none" stroke="var(--kr-brine)" strokeWidth={2} />
       <path d={`${ice}L${endX} ${floor}L${LEFT} ${floor}z`} fill="url(#lab-ice)" />
-      <line x1={LEFT} x2={WIDTH - RIGHT} y1={floor} y2={floor} stroke="var(--kr-line)" />
+      <line x1={LEFT} x2={width - RIGHT} y1={floor} y2={floor} stroke="var(--kr-line)" />
       <text x={LEFT - 6} y={WATER.top + 6} textAnchor="end">
         {mostWater.toFixed(0)} g/m²
       </text>
@@ -126,7 +130,7 @@ export function LifeDrawing(props: LifeDrawingProps) {
         </>
       )}
 
-      {minuteTicks(minutes).map((tick) => (
+      {minuteTicks(minutes, isNarrow ? 4 : 7).map((tick) => (
         <g key={tick}>
           <line x1={x(tick)} x2={x(tick)} y1={TEMP.top} y2={bottom} stroke="var(--kr-line)" opacity={0.5} />
           <text x={x(tick)} y={bottom + AXIS_Y} textAnchor="middle">
@@ -134,7 +138,7 @@ export function LifeDrawing(props: LifeDrawingProps) {
           </text>
         </g>
       ))}
-      <text x={WIDTH - RIGHT} y={bottom + 2 * AXIS_Y - 4} textAnchor="end" className={classes.quiet}>
+      <text x={width - RIGHT} y={bottom + 2 * AXIS_Y - 4} textAnchor="end" className={classes.quiet}>
         minutes from the last rinse
       </text>
       {events.map(({ at, label, color }, i) =>
@@ -142,11 +146,14 @@ export function LifeDrawing(props: LifeDrawingProps) {
           <g key={label}>
             <line x1={x(at)} x2={x(at)} y1={TEMP.top} y2={bottom} stroke={color} strokeWidth={2.2} />
             <text
-              x={x(at) + (x(at) > WIDTH * 0.8 ? -5 : 5)}
-              y={WATER.top - 26 - (i % 2) * 13}
-              textAnchor={x(at) > WIDTH * 0.8 ? 'end' : 'start'}
+              x={x(at) + (x(at) > width * 0.8 ? -5 : 5)}
+              y={TEMP.top + 14 + i * 16}
+              textAnchor={x(at) > width * 0.8 ? 'end' : 'start'}
               className={classes.event}
-              fill={color}
+              style={{ fill: color }}
+              stroke="var(--kr-panel)"
+              strokeWidth={3.5}
+              paintOrder="stroke"
             >
               {label} {format.minutes(at)}
             </text>

@@ -75,7 +75,8 @@ function WhyNot({ answer, places, format }: Omit<WhyProps, 'best'>) {
           <li key={`${placeId} ${methodId}`} className={classes.verdict}>
             <Glyph glyph={ruleOf(limiting.ruleId).glyph} size={18} />
             <span>
-              <strong>{nameOf(places, placeId)}</strong>: {verdictText(verdict, limiting, format)}
+              <strong>{nameOf(places, placeId)}</strong>, {methodName(methodId)}:{' '}
+              {verdictText(verdict, limiting, format)}
               {untilMs !== null && <>, until {format.dayTime(untilMs)}</>}
             </span>
           </li>

@@ -51,44 +51,46 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
           : `This car picks up ${pickUp.factor.toFixed(2)} times the usual, from ${pickUp.count} ${pickUp.count === 1 ? 'reading' : 'readings'}; the usual counts as one more.`}
       </p>
       {swabs.length > 0 && (
-        <table className={classes.table}>
-          <thead>
-            <tr>
-              <th scope="col">Taken</th>
-              <th scope="col">Zone</th>
-              <th scope="col">Found</th>
-              <th scope="col">Expected</th>
-              <th scope="col">
-                <span className={classes.hidden}>Take away</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...swabs].reverse().map(({ id, atMs, zone, gramsPerM2 }) => {
-              const check = pickUp.checks.find((entry) => entry.atMs === atMs && entry.zone === zone);
-              return (
-                <tr key={id}>
-                  <th scope="row">{format.dayShort(atMs)}</th>
-                  <td>{ZONE_NAMES[zone]}</td>
-                  <td className="figure">{gramsPerM2.toFixed(2)} g/m²</td>
-                  <td className="figure">
-                    {check ? `${check.expectedGramsPerM2.toFixed(2)} g/m²` : 'not known'}
-                  </td>
-                  <td>
-                    <Button
-                      size="compact-sm"
-                      variant="subtle"
-                      onClick={() => forget(id)}
-                      aria-label={`Take away the reading of ${format.dayShort(atMs)}`}
-                    >
-                      Take away
-                    </Button>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <div className={classes.scroll} tabIndex={0} role="region" aria-label="Readings">
+          <table className={classes.table}>
+            <thead>
+              <tr>
+                <th scope="col">Taken</th>
+                <th scope="col">Zone</th>
+                <th scope="col">Found</th>
+                <th scope="col">Expected</th>
+                <th scope="col">
+                  <span className={classes.hidden}>Take away</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {[...swabs].reverse().map(({ id, atMs, zone, gramsPerM2 }) => {
+                const check = pickUp.checks.find((entry) => entry.atMs === atMs && entry.zone === zone);
+                return (
+                  <tr key={id}>
+                    <th scope="row">{format.dayShort(atMs)}</th>
+                    <td>{ZONE_NAMES[zone]}</td>
+                    <td className="figure">{gramsPerM2.toFixed(2)} g/m²</td>
+                    <td className="figure">
+                      {check ? `${check.expectedGramsPerM2.toFixed(2)} g/m²` : 'not known'}
+                    </td>
+                    <td>
+                      <Button
+                        size="compact-sm"
+                        variant="subtle"
+                        onClick={() => forget(id)}
+                        aria-label={`Take away the reading of ${format.dayShort(atMs)}`}
+                      >
+                        Take away
+                      </Button>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
       )}
       <SwabForm vehicleId={vehicle.id} nowMs={nowMs} />
     </section>

@@ -5,8 +5,8 @@ import { useFlips } from '../../api/queries.js';
 import type { CellQuery } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Failed, Loading } from '../../parts/states.js';
-import { FLIP_NAMES, VERDICT_WORDS } from '../../words/names.js';
-import { findingText } from '../../words/finding-words.js';
+import { FLIP_NAMES } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
 import { flipValue, sortFlips } from './flip-view.js';
 import classes from './reasons.module.css';
 
@@ -54,7 +54,7 @@ function FlipTable({ flips, format }: { readonly flips: readonly Flip[]; readonl
               </td>
               <td>
                 {flip.standing && flip.limiting
-                  ? `${VERDICT_WORDS[flip.standing]}: ${findingText(flip.limiting, format)}`
+                  ? verdictText(flip.standing, flip.limiting, format)
                   : `same from ${flipValue(flip.input, flip.low, format)} to ${flipValue(flip.input, flip.high, format)}`}
               </td>
             </tr>

@@ -12,10 +12,34 @@ export const DAY_HEIGHT = 22;
 export const ROAD_HEIGHT = 20;
 export const CLOCK_HEIGHT = 24;
 
+/** The place's name over its bands. */
+export const HEAD_HEIGHT = 17;
+
 const ROOMY_BANDS = 6;
 
-/** Bands grow thin where there are many, so that a week of all of them fits a screen. */
-export const bandHeight = (bandCount: number): number => (bandCount > ROOMY_BANDS ? 27 : 40);
+export interface BandLayout {
+  /** Bands grow thin where there are many, so that a week of all of them fits a screen. */
+  readonly thick: number;
+  /** Top of each band under the top of the first place's name. */
+  readonly tops: readonly number[];
+  /** Whether a place begins at this band. */
+  readonly heads: readonly boolean[];
+  readonly height: number;
+}
+
+/** Where the bands lie: place by place, its name over them. */
+export function bandLayout(bands: readonly Pick<Band, 'placeId'>[]): BandLayout {
+  const thick = bands.length > ROOMY_BANDS ? 22 : 34;
+  const heads = bands.map(({ placeId }, i) => bands[i - 1]?.placeId !== placeId);
+  let y = 0;
+  const tops = heads.map((isHead) => {
+    y += isHead ? HEAD_HEIGHT : 0;
+    const top = y;
+    y += thick + BAND_GAP;
+    return top;
+  });
+  return { thick, tops, heads, height: y };
+}
 
 export interface Point {
   readonly bandIndex: number;
@@ -160,7 +184,3 @@ export function roadRuns(hours: WindowsView['hours']): RoadRun[] {
   });
   return runs;
 }
-
-/** Bands by place, the quickest to reach first, as the view brings them; one heading for each place. */
-export const placeHeads = (bands: readonly Band[]): boolean[] =>
-  bands.map(({ placeId }, i) => bands[i - 1]?.placeId !== placeId);

@@ -8,11 +8,11 @@ import { verdictText } from '../../words/verdict-words.js';
 import { BandRow } from './band-row.js';
 import {
   BAND_GAP,
-  bandHeight,
+  bandLayout,
   CLOCK_HEIGHT,
   DAY_HEIGHT,
+  HEAD_HEIGHT,
   moveByKey,
-  placeHeads,
   type Point,
   ROAD_HEIGHT,
   SKY_HEIGHT,
@@ -75,10 +75,8 @@ export function Ribbon({
       onPlan();
     }
   };
-  const thick = bandHeight(bands.length);
-  const bandY = (index: number): number => TOP + index * (thick + BAND_GAP);
-  const height = bandY(bands.length);
-  const heads = placeHeads(bands);
+  const { thick, tops, heads, height } = bandLayout(bands);
+  const bandY = (index: number): number => TOP + (tops[index] ?? 0);
   const spoken = cell
     ? `${placeName(places, bands[chosen.bandIndex])}, ${methodName(bands[chosen.bandIndex]?.methodId ?? '')}, ${format.dayTime(cell.startMs)}: ${verdictText(cell.verdict, cell.limiting, format)} (${ruleOf(cell.limiting.ruleId).glyph})`
     : '';
@@ -92,21 +90,22 @@ export function Ribbon({
             dashes: freezing; bars: rain or snow
           </span>
         </div>
-        <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP / 2 }}>
+        <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP }}>
           <strong>Main road</strong>
         </div>
-        <div className={classes.label} style={{ height: CLOCK_HEIGHT + 1.5 * BAND_GAP }}>
+        <div className={classes.label} style={{ height: CLOCK_HEIGHT + BAND_GAP }}>
           <strong>Salt clock</strong>
         </div>
         {bands.map((band, i) => (
-          <div
-            key={`${band.placeId} ${band.methodId}`}
-            className={classes.label}
-            data-head={heads[i]}
-            style={{ height: thick + BAND_GAP }}
-          >
-            {heads[i] && <strong>{placeName(places, band)}</strong>}
-            <span className={classes.method}>{methodName(band.methodId)}</span>
+          <div key={`${band.placeId} ${band.methodId}`}>
+            {heads[i] && (
+              <div className={classes.head} style={{ height: HEAD_HEIGHT }}>
+                {placeName(places, band)}
+              </div>
+            )}
+            <div className={classes.label} style={{ height: thick + BAND_GAP }}>
+              <span className={classes.method}>{methodName(band.methodId)}</span>
+            </div>
           </div>
         ))}
       </div>
@@ -122,7 +121,7 @@ export function Ribbon({
         <svg
           className={classes.drawing}
           width={view.hourCount * cellWidth}
-          height={height}
+          height={TOP + height}
           aria-hidden="true"
         >
           <VerdictPatterns />

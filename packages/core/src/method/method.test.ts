@@ -1,0 +1,172 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_HOUSE, HOUSE_RULES, type HouseRules } from '../house/index.js';
+import { gapWaterMl } from '../rules/index.js';
+import { houseWith } from '../testing/shop.js';
+import { ZONE_GROUPS } from '../vehicle/index.js';
+import {
+  type MethodId,
+  METHOD_IDS,
+  methodOf,
+  METHODS,
+  removedBy,
+  shopMethod,
+  type WashStepId,
+} from './index.js';
+
+const stepsOf = (methodId: MethodId, house: HouseRules, delicateWheels = false): WashStepId[] =>
+  shopMethod(methodId, house, { delicateWheels }).steps.map(({ id }) => id);
+const under = (choices: Partial<HouseRules['choices']>, numbers = {}) => houseWith(choices, numbers);
+
+describe('the methods', () => {
+  it('are all families, each once', () => {
+    expect(METHODS.map(({ id }) => id)).toEqual([...METHOD_IDS]);
+  });
+
+  it.each(METHODS.map((method) => [method.id, method] as const))('%s is sound', (_, method) => {
+    expect(method.minutes).toBeGreaterThan(method.handsMinutes - 1);
+    expect(method.litres).toBeGreaterThan(0);
+    expect(method.soapPh).toBeGreaterThanOrEqual(7);
+    for (const group of ZONE_GROUPS) {
+      expect(method.removes[group]).toBeGreaterThanOrEqual(0);
+      expect(method.removes[group]).toBeLessThanOrEqual(1);
+      expect(method.ceilingGrade[group]).toBeLessThanOrEqual(5);
+    }
+    if (method.drying.kind === 'wiped') {
+      const minutes = method.drying.sections.map((section) => section.minutes);
+      expect(minutes).toEqual([...minutes].sort((a, b) => b - a));
+    }
+  });
+
+  it('do what the trade says of them', () => {
+    expect(methodOf('bay-touch-free').removes.upper).toBeGreaterThan(0.9);
+    expect(methodOf('garage-rinseless').removes.under).toBe(0);
+    expect(methodOf('touchless-automatic').contact).toBe(false);
+    expect(methodOf('salt-flush').scope).toBe('in-between');
+    expect(methodOf('strip-reseal')).toMatchObject({ warmestNeedC: 10, strips: true });
+    expect(methodOf('garage-rinseless').litres).toBeLessThanOrEqual(12);
+  });
+
+  it('take off what their steps leave to one another', () => {
+    const steps = [{ removes: { lower: 0.5 } }, { removes: { lower: 0.5, upper: 1 } }];
+    expect(removedBy(steps, ['lower', 'upper'])).toEqual({ lower: 0.75, upper: 1 });
+  });
+
+  it('are named in the error for one that does not exist', () => {
+    expect(() => methodOf('dry-ice')).toThrow(/dry-ice.*touchless-automatic/);
+  });
+});
+
+describe('house rules', () => {
+  it('leave the methods as they ship where the house is as it ships', () => {
+    const shop = shopMethod('bay-contact', DEFAULT_HOUSE);
+    const { productMinor: _a, steps: _b, ...rest } = shop;
+    const { productMinor: _c, steps: _d, ...shipped } = methodOf('bay-contact');
+    expect(rest).toEqual(shipped);
+    expect(shop.steps.map(({ id }) => id)).toEqual(methodOf('bay-contact').steps.map(({ id }) => id));
+  });
+
+  it('have two sides or more, the first as shipped, and say what they move', () => {
+    for (const { id, options, moves } of HOUSE_RULES) {
+      expect(DEFAULT_HOUSE.choices[id]).toBe(options[0].id);
+      expect(options.length).toBeGreaterThanOrEqual(2);
+      expect(new Set(options.map((option) => option.id)).size).toBe(options.length);
+      expect(moves.length).toBeGreaterThan(5);
+    }
+  });
+
+  it('wheels: first or last', () => {
+    expect(stepsOf('garage-rinseless', under({ wheels: 'first' }))[0]).toBe('wheels');
+    const last = stepsOf('bay-contact', under({ wheels: 'last' }));
+    expect(last.indexOf('wheels')).toBeGreaterThan(last.indexOf('contact'));
+    expect(last.indexOf('wheels')).toBeLessThan(last.indexOf('towel'));
+  });
+
+  it('foam: from the top it clings and dwells longer', () => {
+    const foam = (house: HouseRules) =>
+      shopMethod('bay-touch-free', house).steps.find(({ id }) => id === 'foam');
+    expect(foam(under({ foam: 'bottom-up' }))).toMatchObject({
+      direction: 'bottom-up',
+      dwell: { from: 3, to: 8 },
+    });
+    expect(foam(under({ foam: 'top-down' }))).toMatchObject({
+      direction: 'top-down',
+      dwell: { from: 4, to: 9 },
+    });
+  });
+
+  it('buckets: one saves water and wants a mitt for each panel; by kit it follows the mitts owned', () => {
+    const two = shopMethod('drive-hose', under({ buckets: 'two' }));
+    const one = shopMethod('drive-hose', under({ buckets: 'one' }));
+    expect(one.litres).toBe(two.litres - 10);
+    expect(one.media.mitts).toBe(7);
+    expect(shopMethod('drive-hose', under({ buckets: 'by-kit' }, { mittsOwned: 8 })).media.mitts).toBe(7);
+    expect(shopMethod('drive-hose', under({ buckets: 'by-kit' }, { mittsOwned: 6 })).media.mitts).toBe(2);
+  });
+
+  it('soap in the rinse bucket: costs shampoo, and only where there is such a bucket', () => {
+    const cost = (choices: Partial<HouseRules['choices']>): number =>
+      shopMethod('bay-contact', under(choices)).productMinor;
+    expect(cost({ rinseBucketSoap: 'yes' })).toBeGreaterThan(cost({ rinseBucketSoap: 'no' }));
+    expect(cost({ rinseBucketSoap: 'yes', buckets: 'one' })).toBe(
+      cost({ rinseBucketSoap: 'no', buckets: 'one' }),
+    );
+  });
+
+  it('rinseless: towels, or a mitt and two buckets', () => {
+    const towels = shopMethod('garage-rinseless', under({ rinselessBy: 'towels' }));
+    const mitt = shopMethod('garage-rinseless', under({ rinselessBy: 'mitt' }));
+    expect(mitt.litres).toBeGreaterThan(towels.litres);
+    expect(mitt.media).toMatchObject({ mitts: 2, foldedTowels: 2 });
+    const few = under({ rinselessBy: 'by-kit' }, { foldedTowelsOwned: 4 });
+    expect(shopMethod('garage-rinseless', few).media.mitts).toBe(2);
+  });
+
+  it('drying: a towel leaves water in the gaps, a blower minerals on the paint', () => {
+    const towel = shopMethod('bay-touch-free', under({ drying: 'towel' }));
+    const blower = shopMethod('bay-touch-free', under({ drying: 'blower' }));
+    expect(towel.steps.some(({ id }) => id === 'blow')).toBe(false);
+    expect(blower.steps.some(({ id }) => id === 'towel')).toBe(false);
+    expect(gapWaterMl(towel)).toBe(60);
+    expect(gapWaterMl(blower)).toBe(6);
+    expect(blower.drying).toMatchObject({ by: 'blower' });
+    // What was put on by mitt is wiped whatever the house says.
+    expect(shopMethod('garage-rinseless', under({ drying: 'blower' })).drying).toMatchObject({
+      by: 'blow-and-towel',
+    });
+  });
+
+  it('strip: adds steps, minutes and a need for warmth to contact washes only', () => {
+    const kept = shopMethod('garage-hose', under({ strip: 'keep' }));
+    const stripped = shopMethod('garage-hose', under({ strip: 'strip' }));
+    expect(stripped.minutes).toBe(kept.minutes + 37);
+    expect(stripped).toMatchObject({ strips: true, warmestNeedC: 10 });
+    expect(stripped.steps.at(-1)?.id).toBe('seal');
+    expect(shopMethod('bay-touch-free', under({ strip: 'strip' })).strips).toBe(false);
+  });
+
+  it('underbody: bounce, ramps or both', () => {
+    const both = methodOf('bay-touch-free').removes.under;
+    const bounce = shopMethod('bay-touch-free', under({ underbody: 'bounce' }));
+    const ramps = shopMethod('bay-touch-free', under({ underbody: 'ramps' }));
+    expect(bounce.removes.under).toBeCloseTo(0.6, 9);
+    expect(ramps.removes.under).toBeCloseTo(0.5, 9);
+    expect(both).toBeCloseTo(0.8, 9);
+    expect(bounce.meterSeconds).toBeLessThan(methodOf('bay-touch-free').meterSeconds);
+  });
+
+  it('bay soap: the site’s own runs on the meter and is stronger', () => {
+    const own = shopMethod('bay-touch-free', under({ baySoap: 'own-foam' }));
+    const site = shopMethod('bay-touch-free', under({ baySoap: 'site' }));
+    expect(site.meterSeconds).toBe(own.meterSeconds + 240);
+    expect(site.needs).not.toContain('own-foam');
+    expect(site.soapPh).toBeGreaterThan(own.soapPh);
+  });
+
+  it('wheels before any rinse: off the meter, unless they are delicate or one rinses first', () => {
+    const off = under({ wheelsBeforeRinse: 'off-meter' });
+    expect(stepsOf('bay-touch-free', off)[0]).toBe('wheels');
+    expect(stepsOf('bay-touch-free', off, true)[0]).toBe('rinse');
+    expect(stepsOf('bay-touch-free', under({ wheelsBeforeRinse: 'rinse-first' }))[0]).toBe('rinse');
+    expect(stepsOf('garage-rinseless', under({ wheelsBeforeRinse: 'rinse-first' }))[0]).toBe('pre-soak');
+  });
+});
