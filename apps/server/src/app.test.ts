@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { CellDetail, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import request from 'supertest';
 import type { ErrorBody } from './errors/api-error.js';
-import { PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from './testing/test-app.js';
+import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from './testing/test-app.js';
 import type { MorningView, WindowsView } from './verdicts/verdicts.service.js';
 
 const HOUR_MS = 3_600_000;
@@ -28,6 +28,8 @@ beforeAll(async () => {
   test = await startTestApp();
   place = await create<PlaceRecord>('places', PLACE);
   vehicle = await create<VehicleRecord>('vehicles', { ...VEHICLE, standsAtPlaceId: place.id });
+  // Washed lately: a car that nobody has washed since November is too dirty for rinseless.
+  await create('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * 24 * HOUR_MS));
 }, 60_000);
 
 afterAll(() => test.close());

@@ -56,3 +56,14 @@ export const PLACE = {
   methods: [{ methodId: 'garage-rinseless', priceMinor: 1400 }],
   travelMinutes: 12,
 };
+
+/** A wash that was done without having been planned. */
+export const doneWash = (vehicleId: string, placeId: string, startMs: number): object => ({
+  vehicleId,
+  placeId,
+  methodId: 'garage-rinseless',
+  startMs,
+  minutes: 70,
+  costMinor: 1400,
+  found: { icePanels: [], spots: 'none', leftovers: '', note: '' },
+});

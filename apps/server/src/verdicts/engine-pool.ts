@@ -1,13 +1,14 @@
 import { existsSync } from 'node:fs';
 import { MessageChannel } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { BalanceRow, CadenceOutcome, Flip, VehicleMorning } from '@keen/core';
+import { type BalanceRow, type CadenceOutcome, FieldError, type Flip, type VehicleMorning } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
 import type { ConditionAnswer } from './condition-answer.js';
 import type { CellAnswer, GridAnswer } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
+import type { Outcome } from './engine.worker.js';
 import type { SaltAnswer } from './salt-answer.js';
 
 interface Results {
@@ -68,7 +69,12 @@ export class EnginePool implements OnModuleDestroy {
     signal?.addEventListener('abort', onAbort);
     try {
       const pool = LONG.has(job.kind) ? this.long : this.quick;
-      return (await pool.run({ job, port: port2, stop }, { transferList: [port2] })) as Results[K];
+      const outcome = (await pool.run({ job, port: port2, stop }, { transferList: [port2] })) as Outcome;
+      if ('fault' in outcome) {
+        const { code, field, message } = outcome.fault;
+        throw new FieldError(code, field, message);
+      }
+      return outcome.answer as Results[K];
     } catch (error) {
       throw wasCancelled(error) ? new Cancelled() : error;
     } finally {

@@ -1,4 +1,5 @@
 import type { MessagePort } from 'node:worker_threads';
+import { FieldError } from '@keen/core';
 import { Cancelled } from './cancelled.js';
 import { Engine } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
@@ -12,33 +13,45 @@ interface Order {
   readonly stop: Int32Array;
 }
 
+/** What comes back from the thread: an error of the input loses its fields on the way, so it is told as data. */
+export type Outcome =
+  { readonly answer: unknown } | { readonly fault: Pick<FieldError, 'code' | 'field' | 'message'> };
+
 /** Runs one job in the worker thread; progress goes out on the port while it runs, and it stops between bands when told. */
-export default function run({ job, port, stop }: Order): unknown {
+export default function run(order: Order): Outcome {
+  try {
+    return { answer: work(order) };
+  } catch (error) {
+    if (!(error instanceof FieldError)) throw error;
+    const { code, field, message } = error;
+    return { fault: { code, field, message } };
+  } finally {
+    order.port.close();
+  }
+}
+
+function work({ job, port, stop }: Order): unknown {
   const report = (progress: EngineProgress): void => {
     if (Atomics.load(stop, 0) === 1) throw new Cancelled();
     port.postMessage(progress);
   };
-  try {
-    if (Atomics.load(stop, 0) === 1) throw new Cancelled();
-    switch (job.kind) {
-      case 'grid':
-        return engine.grid(job, (share) => report({ label: job.car.vehicle.id, share }));
-      case 'morning':
-        return engine.morning(job, report);
-      case 'salt':
-        return engine.salt(job);
-      case 'condition':
-        return engine.condition(job);
-      case 'cell':
-        return engine.cell(job);
-      case 'flips':
-        return engine.flips(job);
-      case 'balance':
-        return engine.balance(job, (share) => report({ label: job.car.vehicle.id, share }));
-      case 'cadence':
-        return engine.cadence(job);
-    }
-  } finally {
-    port.close();
+  if (Atomics.load(stop, 0) === 1) throw new Cancelled();
+  switch (job.kind) {
+    case 'grid':
+      return engine.grid(job, (share) => report({ label: job.car.vehicle.id, share }));
+    case 'morning':
+      return engine.morning(job, report);
+    case 'salt':
+      return engine.salt(job);
+    case 'condition':
+      return engine.condition(job);
+    case 'cell':
+      return engine.cell(job);
+    case 'flips':
+      return engine.flips(job);
+    case 'balance':
+      return engine.balance(job, (share) => report({ label: job.car.vehicle.id, share }));
+    case 'cadence':
+      return engine.cadence(job);
   }
 }

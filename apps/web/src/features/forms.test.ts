@@ -1,17 +1,23 @@
 import { describe, expect, it } from '@jest/globals';
-import { CALCULATORS, calculate } from '@keen/core';
+import { CALCULATORS, calculate, DEFAULT_DISPLAY, type DisplaySettings, EVEN_WEEK } from '@keen/core';
 import type { PlaceRecord, VehicleRecord } from '../api/types.js';
-import { EXAMPLES, fieldLabel, fieldsOf, figureText, inputFrom } from './desk/desk-view.js';
+import { shownUnit } from './desk/desk-units.js';
+import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk/desk-view.js';
+import { workingOf } from './desk/working.js';
 import {
   clockOf,
+  DEFAULT_TARIFF,
   draftOf as placeDraft,
+  methodsAt,
   minutesOf,
   newPlace,
   type PlaceDraft,
   placeErrors,
   placeFrom,
+  queueHours,
+  queueRows,
 } from './places/place-form.js';
-import { saltLayer } from './salt/salt-view.js';
+import { dayAt, saltLayer, washDays } from './salt/salt-view.js';
 import {
   draftOf as vehicleDraft,
   NEW_VEHICLE,
@@ -32,6 +38,9 @@ describe('the form of a vehicle', () => {
     bodyMaterial: 'steel',
     protection: 'coating',
     waterBehaviour: 'beading',
+    protections: [],
+    delicateWheels: true,
+    weekShares: [1, 1, 1, 1, 1, 0.5, 0],
     driving: { mainRoadKm: 30, townKm: 9, bridgeKm: 0 },
     standsAtPlaceId: null,
     cadenceDays: 7,
@@ -39,7 +48,7 @@ describe('the form of a vehicle', () => {
   };
 
   it('comes back as it went in', () => {
-    const { id: _id, knownSinceMs: _since, ...fields } = record;
+    const { id: _id, knownSinceMs: _since, protections: _kept, ...fields } = record;
     expect(vehicleFrom(vehicleDraft(record))).toEqual(fields);
   });
 
@@ -49,6 +58,8 @@ describe('the form of a vehicle', () => {
     { change: { townKm: -1 }, field: 'townKm' },
     { change: { bridgeKm: 1501 }, field: 'bridgeKm' },
     { change: { cadenceDays: 0 }, field: 'cadenceDays' },
+    { change: { weekShares: [...EVEN_WEEK.slice(1), null] }, field: 'weekShares' },
+    { change: { weekShares: [...EVEN_WEEK.slice(1), 11] }, field: 'weekShares' },
   ] satisfies { change: Partial<VehicleDraft>; field: string }[])(
     'names $field for $change',
     ({ change, field }) => {
@@ -75,7 +86,22 @@ describe('the form of a place', () => {
     openHours: [null, ...Array.from({ length: 6 }, () => ({ openMinute: 360, closeMinute: 1440 }))],
     washWater: { name: 'Warm', hardnessMgPerLitre: 118, tdsMgPerLitre: 190, tempC: 34, origin: 'measured' },
     finalRinse: null,
-    methods: [{ methodId: 'bay-touch-free', priceMinor: 750 }],
+    methods: [
+      { methodId: 'bay-touch-free', priceMinor: 0 },
+      { methodId: 'bay-contact', priceMinor: 100 },
+    ],
+    tariff: {
+      startPriceMinor: 300,
+      startSeconds: 180,
+      blockPriceMinor: 75,
+      blockSeconds: 60,
+      pausable: false,
+    },
+    queue: {
+      weekdayMinutes: Array.from({ length: 24 }, (_, hour) => (hour >= 16 && hour < 19 ? 12 : 0)),
+      weekendMinutes: Array.from({ length: 24 }, (_, hour) => (hour === 11 ? 25 : 0)),
+    },
+    forbids: ['no-own-bucket'],
     travelMinutes: 9,
   };
 
@@ -105,6 +131,44 @@ describe('the form of a place', () => {
     expect(Object.keys(placeErrors({ ...good, ...change }))).toEqual(fields);
   });
 
+  it.each([
+    { change: { offers: [] }, fields: ['offers'] },
+    { change: { offers: [{ methodId: 'garage-hose', priceMinor: null }] }, fields: ['offers.garage-hose'] },
+    { change: { tariff: { ...DEFAULT_TARIFF, blockSeconds: 0 } }, fields: ['tariff.blockSeconds'] },
+    { change: { tariff: { ...DEFAULT_TARIFF, startPriceMinor: null } }, fields: ['tariff.startPriceMinor'] },
+    { change: { relHumidityPercent: 101 }, fields: ['relHumidityPercent'] },
+    { change: { relHumidityPercent: 62 }, fields: [] },
+    { change: { weekendQueue: [{ fromHour: 12, toHour: 12, minutes: 5 }] }, fields: ['queue'] },
+  ] satisfies { change: Partial<PlaceDraft>; fields: string[] }[])(
+    'names $fields for $change',
+    ({ change, fields }) => {
+      expect(Object.keys(placeErrors({ ...good, ...change }))).toEqual(fields);
+    },
+  );
+
+  it('offers what its kind can do', () => {
+    expect(methodsAt('automatic-bay')).toEqual(['touchless-automatic']);
+    expect(methodsAt('garage')).toContain('garage-hose');
+    expect(methodsAt('drive')).not.toContain('garage-hose');
+  });
+
+  it('keeps waiting as stretches of the day', () => {
+    const hours = Array.from({ length: 24 }, (_, hour) =>
+      hour === 8 || hour === 9 ? 4 : hour === 10 ? 6 : 0,
+    );
+    expect(queueRows(hours)).toEqual([
+      { fromHour: 8, toHour: 10, minutes: 4 },
+      { fromHour: 10, toHour: 11, minutes: 6 },
+    ]);
+    expect(queueHours(queueRows(hours))).toEqual(hours);
+    expect(
+      queueHours([
+        { fromHour: 8, toHour: 10, minutes: 4 },
+        { fromHour: 9, toHour: 10, minutes: 9 },
+      ])[9],
+    ).toBe(9);
+  });
+
   it('reads and writes the clock', () => {
     expect(minutesOf('07:30')).toBe(450);
     expect(minutesOf('7')).toBeNull();
@@ -113,15 +177,65 @@ describe('the form of a place', () => {
   });
 });
 
+const AMERICAN: DisplaySettings = {
+  ...DEFAULT_DISPLAY,
+  temperature: 'F',
+  wind: 'mph',
+  volume: 'gal',
+  currency: 'USD',
+};
+
 describe('the reference desk', () => {
-  it.each([...CALCULATORS.keys()])('%s has an example that its own sum answers', (name) => {
-    const calculator = CALCULATORS.get(name);
-    const input = inputFrom(fieldsOf(name), EXAMPLES[name] ?? {});
-    expect(calculator && calculate(calculator, input)).toMatchObject({ ok: true });
+  it.each([...CALCULATORS.keys()])(
+    '%s has an example that its own sum answers, in any units, with its working',
+    (name) => {
+      const calculator = CALCULATORS.get(name);
+      const answers = [DEFAULT_DISPLAY, AMERICAN].map((display) => {
+        const input = inputFrom(fieldsOf(name), shownExample(name, display), display);
+        const working = workingOf(name, input);
+        expect(working.length).toBeGreaterThan(0);
+        for (const line of working) expect(line).not.toMatch(/NaN|undefined|\?(?!$)/);
+        return calculator && calculate(calculator, input);
+      });
+      for (const answer of answers) expect(answer).toMatchObject({ ok: true });
+      const numbers = answers.map((answer) =>
+        Object.values((answer?.ok ? answer.value : {}) as Record<string, unknown>).filter(
+          (value): value is number => typeof value === 'number',
+        ),
+      );
+      numbers[0]?.forEach((value, i) => expect(numbers[1]?.[i]).toBeCloseTo(value, 2));
+    },
+  );
+
+  it.each([
+    { unit: '°C', value: -10, shown: 14, label: '°F' },
+    { unit: 'km/h at 10 m', value: 100, shown: 62.1371, label: 'mph at 10 m' },
+    { unit: 'm/s at the panel', value: 10, shown: 22.369356, label: 'mph at the panel' },
+    { unit: 'mL of finished mix', value: 29.5735, shown: 1, label: 'fl oz of finished mix' },
+    { unit: 'mL per L of water', value: 5, shown: 5, label: 'mL per L of water' },
+    { unit: 'L', value: 3.785412, shown: 1, label: 'gal' },
+    { unit: 'minor units', value: 750, shown: 7.5, label: 'USD' },
+    { unit: 'µS/cm', value: 10, shown: 10, label: 'µS/cm' },
+  ])('shows $unit as $label and back', ({ unit, value, shown, label }) => {
+    const made = shownUnit(unit, AMERICAN);
+    expect(made.label).toBe(label);
+    expect(made.toShown(value)).toBeCloseTo(shown, 5);
+    expect(made.fromShown(made.toShown(value))).toBeCloseTo(value, 9);
+  });
+
+  it('shows the working of a sum that people get wrong', () => {
+    expect(workingOf('dilution', { totalMl: 1000, partsWater: 9, capMl: 50 })).toEqual([
+      '1 part product : 9 parts water = 10 % of the mix',
+      'product = 1000 ÷ (1 + 9) = 100 mL; water = 900 mL',
+      '100 ÷ 50 mL a cap = 2 caps',
+    ]);
+    expect(workingOf('dilution', { totalMl: -1 })).toEqual([]);
   });
 
   it('leaves out what is empty, so that the sum can say what it misses', () => {
-    expect(inputFrom(fieldsOf('wind-chill'), { airTempC: ' ', windKmh: '20' })).toEqual({ windKmh: 20 });
+    expect(inputFrom(fieldsOf('wind-chill'), { airTempC: ' ', windKmh: '20' }, DEFAULT_DISPLAY)).toEqual({
+      windKmh: 20,
+    });
   });
 
   it('writes figures with as many digits as matter, and names in words', () => {
@@ -139,11 +253,23 @@ describe('the reference desk', () => {
   });
 });
 
-it('draws salt against a full scale, the clock against its fastest zone', () => {
+describe('salt on the drawing', () => {
   const zones = [
     { zone: 'underbody', loadGramsPerM2: 6, activeHours: 200 },
-    { zone: 'upper', loadGramsPerM2: 0.3, activeHours: 50 },
+    { zone: 'roof', loadGramsPerM2: 0.3, activeHours: 50 },
   ] as const;
-  expect(saltLayer(zones, 'load').underbody).toEqual({ text: '6.0', strength: 0.5 });
-  expect(saltLayer(zones, 'clock').upper).toEqual({ text: '50', strength: 0.25 });
+
+  it('is drawn against a full scale, the clock against its fastest zone', () => {
+    expect(saltLayer(zones, 'load').underbody).toMatchObject({ text: '6.0', strength: 0.5 });
+    expect(saltLayer(zones, 'clock').roof).toMatchObject({ text: '50', strength: 0.25 });
+    expect(saltLayer(zones, 'clock', 400).roof?.strength).toBe(0.125);
+  });
+
+  it('can be looked at on any day, the last being now', () => {
+    const day = { atMs: 5, activeHours: 1, zones: [...zones] };
+    const salt = { days: [day], now: { activeHours: 2, zones: [] } };
+    expect(dayAt(salt, 0)).toBe(day);
+    expect(dayAt(salt, 1)).toEqual({ atMs: null, activeHours: 2, zones: [] });
+    expect(washDays([{ atMs: 5 }, { atMs: 9 }], [6, 99])).toEqual([1]);
+  });
 });

@@ -178,7 +178,7 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
       : `product stays wet ${actual(finding, format)} on the ${panelOf(finding)}`;
   },
   're-soiling': (finding, format) => {
-    if (finding.margin === null) return 'the road after is not known';
+    if (finding.margin === null) return 'the road after is beyond the forecast';
     if (finding.actual === 0) return 'main roads are wet or snowed as you finish';
     return finding.level === 'block'
       ? `main roads stay dry only ${actual(finding, format)} after; ${limit(finding, format)} wanted by the house`
