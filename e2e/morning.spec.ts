@@ -68,8 +68,11 @@ test('nothing of the page is wider than a phone', async ({ page }) => {
   for (const path of [
     '/',
     '/windows/black-saloon',
+    '/balance/black-saloon',
     '/washes',
-    '/salt/black-saloon',
+    '/salt/grey-suv',
+    '/condition/black-saloon',
+    '/lab',
     '/vehicles',
     '/places',
     '/desk',

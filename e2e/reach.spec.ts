@@ -4,10 +4,13 @@ import { expect, type Page, test } from '@playwright/test';
 const VIEWS = [
   '/',
   '/windows/blue-hatch',
+  '/balance/blue-hatch',
   '/washes',
   '/salt/grey-suv',
+  '/condition/white-van',
   '/vehicles',
   '/places',
+  '/lab',
   '/desk/film',
   '/settings',
 ];

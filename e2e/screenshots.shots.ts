@@ -4,16 +4,23 @@ import { DESK, PHONE } from './browser.js';
 
 const FOLDER = resolve(import.meta.dirname, '../docs/screenshots');
 
+/** A black bonnet in the shade, a brine on it. */
+const LAB =
+  '/lab?material=steel&tiltDeg=8&airTempC=-4&relHumidityFraction=0.7&airSpeedMetresPerSecond=1&skyTempC=-18&solarWm2=20&filmGramsPerM2=100&startTempC=14&absorptanceFraction=0.93&horizonMinutes=60&agent=NaCl&massPercent=2';
+
 /** The pictures of the README, made from the demo data: npm run screenshots. */
 const VIEWS = [
   { name: 'morning', path: '/', ready: 'Silver estate', open: 'Why' },
   { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
+  { name: 'balance', path: '/balance/black-saloon', ready: 'Pier Road bay' },
+  { name: 'lab', path: LAB, ready: 'Wet edge' },
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
-  { name: 'salt', path: '/salt/grey-suv', ready: 'What it says' },
+  { name: 'salt', path: '/salt/red-pickup', ready: 'What it says' },
+  { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
   { name: 'vehicles', path: '/vehicles', ready: 'White van' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
-  { name: 'desk', path: '/desk/film', ready: 'Wet edge' },
-  { name: 'settings', path: '/settings', ready: 'Limits that decide' },
+  { name: 'desk', path: '/desk/dilution', ready: 'The working' },
+  { name: 'settings', path: '/settings', ready: 'House rules' },
 ] as const;
 
 async function shoot(page: Page, view: (typeof VIEWS)[number], file: string): Promise<void> {
@@ -31,7 +38,7 @@ for (const view of VIEWS) {
   });
 }
 
-for (const name of ['morning', 'windows'] as const) {
+for (const name of ['morning', 'windows', 'condition'] as const) {
   test(`${name} on a phone at night`, async ({ page }) => {
     await page.setViewportSize(PHONE);
     await page.emulateMedia({ colorScheme: 'dark' });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  type Band,
   byGroup,
   CAR_ZONE_IDS,
   DEFAULT_DISPLAY,
@@ -25,7 +26,7 @@ import {
 } from './condition/condition-view.js';
 import { drawnMinutes, edgeKind, minuteTicks, PLAIN_FILM, tempScaleOf, wipeMargin } from './lab/lab-view.js';
 import { flipDistance, flipValue, sortFlips } from './windows/flip-view.js';
-import { bandLayout, BAND_GAP, HEAD_HEIGHT, roadRuns } from './windows/ribbon-view.js';
+import { bandLayout, BAND_GAP, goingAt, HEAD_HEIGHT, roadRuns } from './windows/ribbon-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
 
@@ -280,6 +281,14 @@ describe('the ribbon’s layout', () => {
     expect(few.tops).toEqual([HEAD_HEIGHT, HEAD_HEIGHT + step, 2 * HEAD_HEIGHT + 2 * step]);
     const many = bandLayout(METHODS.map(() => ({ placeId: 'a' })));
     expect(many.thick).toBeLessThan(few.thick);
+  });
+
+  it('finds what goes at an hour, the surest first', () => {
+    const band = (verdict: string, comfort: number) =>
+      ({ cells: [{ verdict, limiting: { comfort } }] }) as unknown as Band;
+    const bands = [band('no', -1), band('go-if', 5), band('go', 0.2), band('go', 0.9), band('wait', 0)];
+    expect(goingAt(bands, 0)).toEqual([3, 2, 1]);
+    expect(goingAt(bands, 9)).toEqual([]);
   });
 
   it('joins hours in which the road stays as it is', () => {

@@ -215,7 +215,12 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
 };
 
 /** The reason in trade words, with its number and unit; fits after "Go:", "Go if", "Wait:" and "No:". */
-export const findingText = (finding: Finding, format: Format): string =>
-  finding.level === 'unknown' && (finding.ruleId === 'ice-on-car' || finding.ruleId === 'spots')
+export function findingText(finding: Finding, format: Format): string {
+  if (finding.remedy === 'start-later') {
+    const blocked = findingText({ ...finding, remedy: undefined, level: 'block', amount: undefined }, format);
+    return `you start ${format.minutes(finding.amount ?? 0)} later (at the hour: ${blocked})`;
+  }
+  return finding.level === 'unknown' && (finding.ruleId === 'ice-on-car' || finding.ruleId === 'spots')
     ? 'no weather for these hours'
     : PHRASES[finding.ruleId](finding, format);
+}

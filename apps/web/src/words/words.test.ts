@@ -35,6 +35,39 @@ describe('verdicts in words', () => {
     expect(text).toBe('Go if you work one side at a time: the roof freezes after 10 min, 16 min needed');
   });
 
+  it('say how much later to start, and what that gets round', () => {
+    const later: Finding = {
+      ruleId: 'open-hours',
+      level: 'condition',
+      margin: null,
+      unit: 'none',
+      comfort: -1,
+      remedy: 'start-later',
+      amount: 40,
+    };
+    expect(verdictText('go-if', later, format)).toBe(
+      'Go if you start 40 min later (at the hour: closed at this hour)',
+    );
+  });
+
+  it('say what another last rinse would do', () => {
+    const spots: Finding = {
+      ruleId: 'spots',
+      level: 'condition',
+      margin: -9,
+      unit: 'mg/m²',
+      comfort: -1,
+      actual: 21,
+      limit: 12,
+      panel: 'bonnet',
+      remedy: 'demin-rinse',
+      amount: 0.6,
+    };
+    expect(verdictText('go-if', spots, format)).toContain(
+      'the last rinse is demineralised: it would leave 0.6 mg/m²',
+    );
+  });
+
   it('speak Fahrenheit to those who do', () => {
     const fahrenheit = makeFormat({ ...DEFAULT_DISPLAY, temperature: 'F' }, 'America/Toronto', 'en-US');
     const cold: Finding = {

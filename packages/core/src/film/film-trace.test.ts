@@ -73,7 +73,7 @@ describe('a fine-step reference', () => {
     const off: string[] = [];
     const close = (a: number | null, b: number | null): boolean =>
       a === null || b === null || Math.abs(a - b) <= Math.max(0.03 * b, 0.02);
-    for (const material of ['steel', 'aluminium', 'glass', 'plastic'] as const)
+    for (const material of ['steel', 'glass'] as const)
       for (const airTempC of [-14, -6, -1, 3, 9, 24])
         for (const relHumidityFraction of [0.3, 0.75, 0.95])
           for (const airSpeedMetresPerSecond of [0.1, 2, 6])
@@ -114,7 +114,7 @@ describe('a fine-step reference', () => {
                     }),
                   );
               }
-    expect(cases).toBe(864);
+    expect(cases).toBe(432);
     expect(off).toEqual([]);
     // A film that only just freezes or dries within the horizon may tip over.
     expect(tipped / cases).toBeLessThan(0.01);

@@ -6,7 +6,7 @@ import { type Finding, gradeAtContact, type Judgement, type Limits, wearLimitPh 
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import type { Band, Cell, VerdictKind } from '../verdict/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
+import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { Prices } from './data/prices.js';
 import { type WashValue, washValue } from './wash-value.js';
@@ -88,7 +88,8 @@ function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
   const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return going.map((cell) => {
     const i = hourOf(cell);
-    const queue = place.queue ? queueMinutes(place, localTime(cell.startMs, place.timeZone)) : 0;
+    const startMs = cell.startMs + cell.delayMinutes * 60_000;
+    const queue = place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0;
     const value = washValue({
       place,
       method,
@@ -99,13 +100,13 @@ function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
       queueMinutes: queue,
       wearsProtection: wears,
       verdict: cell.verdict,
-      daysLate: Math.max(0, (cell.startMs - due.dueMs) / MS_PER_DAY),
+      daysLate: Math.max(0, (startMs - due.dueMs) / MS_PER_DAY),
     });
     return {
       placeId: band.placeId,
       methodId: band.methodId,
-      startMs: cell.startMs,
-      endMs: cell.startMs + (method.minutes + queue) * 60_000,
+      startMs,
+      endMs: startMs + (method.minutes + queue) * 60_000,
       verdict: cell.verdict,
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
@@ -181,7 +182,7 @@ function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null
       ?.methods.some((offer) => offer.methodId === methodId);
     return offered ? { placeId, methodId, verdict: 'no', limiting: band.refusal, untilMs: null } : null;
   }
-  const cell = band.cells.find(({ startMs }) => startMs === atMs);
+  const cell = band.cells.find(({ startMs }) => startMs === startOfHourMs(atMs));
   return cell && !goes(cell)
     ? { placeId, methodId, verdict: cell.verdict, limiting: cell.limiting, untilMs: cell.untilMs }
     : null;

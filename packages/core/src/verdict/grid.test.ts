@@ -91,7 +91,7 @@ describe('the grid', () => {
 
   it('says in each cell what the whole judgement says', () => {
     const { cells } = bandOf(bands, 'drive', 'drive-hose');
-    for (const cell of cells.filter((_, i) => i % 7 === 0)) {
+    for (const cell of cells.filter(({ delayMinutes }, i) => i % 7 === 0 && delayMinutes === 0)) {
       const { judgement } = cellDetail(
         {
           ...circumstances(control, { vehicle: VEHICLE }),
@@ -170,6 +170,39 @@ describe('bands that are known already', () => {
   });
 });
 
+describe('a start a little later in the hour', () => {
+  /** Opens at twenty to nine, so that nine o'clock's hour is free and eight's only its end. */
+  const late = { ...GARAGE, openHours: GARAGE.openHours.map(() => ({ openMinute: 515, closeMinute: 1080 })) };
+  const cells = bandOf(gridOf(control, [late]), 'garage', 'garage-rinseless').cells;
+  const atMinute = (minute: number) =>
+    cells.find(({ startMs }) => localTime(startMs, 'America/Toronto').minuteOfDay === minute);
+
+  it('goes if one waits for it, and says how long', () => {
+    expect(atMinute(480)).toMatchObject({
+      verdict: 'go-if',
+      delayMinutes: 40,
+      limiting: { ruleId: 'open-hours', level: 'condition', remedy: 'start-later', amount: 40 },
+    });
+    expect(atMinute(540)).toMatchObject({ verdict: 'go', delayMinutes: 0 });
+    expect(atMinute(420)?.verdict).toBe('wait');
+  });
+
+  it('is really judged to go', () => {
+    const cell = atMinute(480);
+    const detail = cellDetail(
+      {
+        ...circumstances(control, { vehicle: VEHICLE }),
+        place: late,
+        methodId: 'garage-rinseless',
+        control,
+        roadAhead: null,
+      },
+      (cell?.startMs ?? 0) + 40 * 60_000,
+    );
+    expect(detail.judgement.standing).toBe('go');
+  });
+});
+
 describe('members asked one start at a time', () => {
   it('say the same as the whole grid', () => {
     const colder: WeatherSpan = {
@@ -185,7 +218,9 @@ describe('members asked one start at a time', () => {
     };
     const ask = memberAsker(request);
     const { cells } = bandOf(verdictGrid(request), 'bay', 'bay-touch-free');
-    const asked = cells.filter(({ blockedShare }) => blockedShare !== null);
+    const asked = cells.filter(
+      ({ blockedShare, delayMinutes }) => blockedShare !== null && delayMinutes === 0,
+    );
     expect(asked.length).toBeGreaterThan(10);
     expect(new Set(asked.map(({ blockedShare }) => blockedShare)).size).toBeGreaterThan(1);
     for (const cell of asked) {
@@ -293,6 +328,7 @@ describe('the film of a verdict', () => {
 describe('waits', () => {
   const cell = (startMs: number, standing: 'go' | 'no' | 'unknown') => ({
     startMs,
+    delayMinutes: 0,
     standing,
     blockedShare: null,
     limiting: { ruleId: 'spots', level: 'clear', margin: null, unit: 'none', comfort: 1 } as const,

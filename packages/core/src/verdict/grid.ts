@@ -29,7 +29,10 @@ import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from '.
 export type VerdictKind = 'go' | 'go-if' | 'wait' | 'no' | 'unknown';
 
 export interface Cell {
+  /** The hour of the cell. */
   readonly startMs: number;
+  /** Minutes after it at which this goes; 0 unless starting a little later is what makes it go. */
+  readonly delayMinutes: number;
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   /** For `wait`: the next start that goes. */
@@ -191,13 +194,36 @@ const refusedWhateverTheWeather = (judgement: Judgement): boolean =>
 
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
 
+/** Later starts within the hour that are tried where its beginning does not go. */
+const DELAYS_MINUTES = [20, 40] as const;
+
+/** A start within the same hour that goes; the block that it gets round becomes its condition. */
+function laterInHour(
+  band: BandWeather,
+  startMs: number,
+  blocked: Finding,
+): Omit<OpenCell, 'blockedShare'> | null {
+  for (const delayMinutes of DELAYS_MINUTES) {
+    const laterMs = startMs + delayMinutes * 60_000;
+    if (band.isClosed(laterMs)) continue;
+    const { standing } = band.judge(laterMs).judgement;
+    if (standing !== 'go' && standing !== 'go-if') continue;
+    const limiting: Finding = { ...blocked, level: 'condition', remedy: 'start-later', amount: delayMinutes };
+    return { startMs, delayMinutes, standing: 'go-if', limiting };
+  }
+  return null;
+}
+
 function cellAt(band: BandWeather, startMs: number, withMembers: boolean): OpenCell {
   const { judgement, film } = band.judge(startMs, !band.isClosed(startMs));
-  const asks = withMembers && film !== null && !refusedWhateverTheWeather(judgement);
-  const failedShare = asks ? band.blockedShare(startMs) : null;
+  const later = judgement.standing === 'no' ? laterInHour(band, startMs, judgement.limiting) : null;
+  const ask = (atMs: number): number | null => (withMembers ? band.blockedShare(atMs) : null);
+  if (later) return { ...later, blockedShare: ask(startMs + later.delayMinutes * 60_000) };
+  const asks = film !== null && !refusedWhateverTheWeather(judgement);
+  const failedShare = asks ? ask(startMs) : null;
   const { standing, limiting } =
     failedShare === null ? judgement : band.withForecast(startMs, judgement, failedShare);
-  return { startMs, standing, limiting, blockedShare: failedShare };
+  return { startMs, delayMinutes: 0, standing, limiting, blockedShare: failedShare };
 }
 
 /** Turns a no into a wait where a later start in the band goes. */

@@ -11,6 +11,7 @@ import { findingText, marginText } from '../../words/finding-words.js';
 import { labPath } from '../../parts/lab-path.js';
 import { methodName, PANEL_NAMES, RULE_NAMES } from '../../words/names.js';
 import { Flips } from './flips.js';
+import { goingAt } from './ribbon-view.js';
 import { verdictText } from '../../words/verdict-words.js';
 import type { Band } from '@keen/core';
 import classes from './reasons.module.css';
@@ -19,6 +20,10 @@ interface ReasonsProps {
   readonly vehicleId: string;
   readonly band: Band;
   readonly hourIndex: number;
+  /** All bands of the ribbon, to say what else goes at this hour. */
+  readonly bands: readonly Band[];
+  readonly places: readonly PlaceRecord[];
+  readonly onChooseBand: (bandIndex: number) => void;
   readonly place: PlaceRecord | undefined;
   readonly format: Format;
   readonly onPlan: () => void;
@@ -59,6 +64,36 @@ const ranked = (findings: readonly Finding[]): Finding[] =>
       (a.comfort ?? 0) - (b.comfort ?? 0),
   );
 
+const SHOWN_ELSEWHERE = 4;
+
+/** What else goes at this hour: the way round a wait or a no. */
+function SameHour({ band, bands, hourIndex, places, format, onChooseBand }: ReasonsProps) {
+  const others = goingAt(bands, hourIndex).filter((bandIndex) => bands[bandIndex] !== band);
+  const own = band.cells[hourIndex]?.verdict;
+  if (others.length === 0 || own === 'go') return null;
+  return (
+    <div className={classes.elsewhere}>
+      <strong>At this hour instead</strong>
+      <ul>
+        {others.slice(0, SHOWN_ELSEWHERE).map((bandIndex) => {
+          const other = bands[bandIndex];
+          const cell = other?.cells[hourIndex];
+          if (!other || !cell) return null;
+          const name = places.find(({ id }) => id === other.placeId)?.name ?? other.placeId;
+          return (
+            <li key={bandIndex}>
+              <button type="button" onClick={() => onChooseBand(bandIndex)}>
+                {name}, {methodName(other.methodId)}
+              </button>{' '}
+              {verdictText(cell.verdict, cell.limiting, format)}
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}
+
 interface OpenInLabProps {
   readonly detail: CellAnswer | undefined;
   readonly place: PlaceRecord | undefined;
@@ -84,10 +119,12 @@ function OpenInLab({ detail, place, startMs }: OpenInLabProps) {
 }
 
 /** Everything about one start: the verdict, every rule with its margin, and the way to plan it. */
-export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isPlanning }: ReasonsProps) {
+export function Reasons(props: ReasonsProps) {
+  const { vehicleId, band, hourIndex, place, format, onPlan, isPlanning } = props;
   const cell = band.cells[hourIndex];
+  const startMs = cell ? cell.startMs + cell.delayMinutes * 60_000 : 0;
   const query: CellQuery | null = cell
-    ? { vehicleId, placeId: band.placeId, methodId: band.methodId, startMs: cell.startMs }
+    ? { vehicleId, placeId: band.placeId, methodId: band.methodId, startMs }
     : null;
   const { data, error } = useCell(query);
   if (!cell) return null;
@@ -116,6 +153,7 @@ export function Reasons({ vehicleId, band, hourIndex, place, format, onPlan, isP
             Balance this hour
           </Button>
         </div>
+        <SameHour {...props} />
         <OpenInLab detail={data} place={place} startMs={cell.startMs} />
       </div>
       {error ? (

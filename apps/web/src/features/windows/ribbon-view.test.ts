@@ -17,6 +17,7 @@ const cell = (
   comfort = 1,
 ): Cell => ({
   startMs: i * 3_600_000,
+  delayMinutes: 0,
   verdict,
   limiting: { ruleId, level: 'clear', margin: 1, unit: 'min', comfort },
   untilMs: null,

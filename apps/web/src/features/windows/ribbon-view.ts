@@ -184,3 +184,16 @@ export function roadRuns(hours: WindowsView['hours']): RoadRun[] {
   });
   return runs;
 }
+
+/** Bands that go at an hour: go before go if, then the one furthest from its limit. */
+export function goingAt(bands: readonly Band[], hourIndex: number): number[] {
+  const rank = (bandIndex: number): number => (bands[bandIndex]?.cells[hourIndex]?.verdict === 'go' ? 0 : 1);
+  const comfort = (bandIndex: number): number => bands[bandIndex]?.cells[hourIndex]?.limiting.comfort ?? 0;
+  return bands
+    .map((_, bandIndex) => bandIndex)
+    .filter((bandIndex) => {
+      const verdict = bands[bandIndex]?.cells[hourIndex]?.verdict;
+      return verdict === 'go' || verdict === 'go-if';
+    })
+    .sort((a, b) => rank(a) - rank(b) || comfort(b) - comfort(a));
+}

@@ -103,7 +103,12 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const planCell = (): void => {
     const { placeId, methodId } = band;
     plan.mutate(
-      { vehicleId: vehicle.id, placeId, methodId, startMs: Math.max(cell.startMs, nowMs) },
+      {
+        vehicleId: vehicle.id,
+        placeId,
+        methodId,
+        startMs: Math.max(cell.startMs + cell.delayMinutes * 60_000, nowMs),
+      },
       {
         onSuccess: (wash) =>
           noticeWithUndo(`${vehicle.name} planned for ${format.dayTime(wash.startMs)}.`, () =>
@@ -144,6 +149,9 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
         vehicleId={vehicle.id}
         band={band}
         hourIndex={chosen.hourIndex}
+        bands={bands}
+        places={places}
+        onChooseBand={(bandIndex) => setChosen({ ...chosen, bandIndex })}
         place={places.find(({ id }) => id === band.placeId)}
         format={format}
         onPlan={planCell}

@@ -98,7 +98,7 @@ export const HOUSE_RULES = [
       { id: 'sunny-first', says: 'Soap the sunny side first, rinse the shady side first.' },
       { id: 'shade-only', says: 'Shade only: wait for the sun to move.' },
     ],
-    moves: 'the order of sides, and verdicts (sun rule)',
+    moves: 'verdicts (sun rule)',
   },
   {
     id: 'drying',
