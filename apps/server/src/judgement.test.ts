@@ -191,6 +191,14 @@ describe('swabs', () => {
     expect((await salt()).pickUp).toMatchObject({ count: 0, factor: 1 });
   }, 60_000);
 
+  it('taken this minute count at once', async () => {
+    const kept = await make<{ id: string; gramsPerM2: number }>(path(), { ...reading, atMs: NOW });
+    const after = await salt();
+    expect(loadOn(after, 'rear')).toBeCloseTo(kept.gramsPerM2, 6);
+    expect(after.pickUp.count).toBe(1);
+    await api().delete(`/api/${path()}/${kept.id}`).expect(204);
+  }, 60_000);
+
   it.each([
     { change: { deltaMicroSiemensPerCm: -1 }, field: 'deltaMicroSiemensPerCm' },
     { change: { areaMm2: 0 }, field: 'areaMm2' },

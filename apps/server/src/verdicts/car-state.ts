@@ -46,6 +46,7 @@ export interface CarState {
 }
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
+const MS_PER_MINUTE = 60_000;
 /** Local hour at which the day's salt is written down: before the morning's drive. */
 const DAY_HOUR = 5;
 /** Spots wash off with the months. */
@@ -101,10 +102,16 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
   const life = carLife({ driving, weekShares, standsAt, drives: car.drives }, around);
   const seasonHours = setting.weather.observed.length;
   const { drivesOn } = setting;
+  // The present is told to the minute: what happened within it counts.
+  const untilMs = setting.nowMs + MS_PER_MINUTE;
   const plain = compileLife(life, { ...PLAIN_PICK_UP, drivesOn });
   const pickUp =
     car.readings.length > 0
-      ? learnPickUp(plain.slice(0, seasonHours), { washes, readings: car.readings })
+      ? learnPickUp(plain.slice(0, seasonHours), {
+          washes,
+          readings: car.readings,
+          untilMs,
+        })
       : NOTHING_LEARNT;
   const own = pickUp.factor === 1 ? plain : compileLife(life, { factor: pickUp.factor, drivesOn });
   const past = own.slice(0, seasonHours);
@@ -112,6 +119,7 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
   const ledger = runLedger(past, {
     washes,
     readings: car.readings,
+    untilMs,
     onHour: (there, { atMs }) => {
       const i = Math.round((atMs - (past[0]?.atMs ?? atMs)) / MS_PER_HOUR);
       if (around.clock.hourOfDay[i] === DAY_HOUR)

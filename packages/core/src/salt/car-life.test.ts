@@ -154,6 +154,21 @@ describe('swab readings', () => {
     expect(loads(102, readings).get('rear')).toBeCloseTo(loads(102, []).get('rear') ?? NaN, 9);
   });
 
+  it('count at once when they were taken since the last hour began', () => {
+    const past = plain.slice(0, 100);
+    const justNow = { atMs: MONDAY + 99.7 * HOUR_MS, zone: 'rear' as const, gramsPerM2: 7 };
+    const rear = (untilMs?: number): number =>
+      runLedger(past, { washes: [], readings: [justNow], untilMs })
+        .zones()
+        .find(({ zone }) => zone === 'rear')?.loadGramsPerM2 ?? NaN;
+    expect(rear(MONDAY + 99.8 * HOUR_MS)).toBeCloseTo(7, 9);
+    expect(rear(MONDAY + 99.6 * HOUR_MS)).toBeCloseTo(rear(), 9);
+    const late = { ...justNow, atMs: MONDAY + 100.5 * HOUR_MS };
+    const learn = (untilMs?: number) => learnPickUp(past, { washes: [], readings: [late], untilMs }).checks;
+    expect(learn()).toHaveLength(0);
+    expect(learn(MONDAY + 100.6 * HOUR_MS)).toHaveLength(1);
+  });
+
   it('find salt where the ledger held none', () => {
     const clean = compileLife(
       carLife({ ...HABITS, driving: { mainRoadKm: 0, townKm: 0, bridgeKm: 0 } }, AROUND),

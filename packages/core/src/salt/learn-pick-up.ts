@@ -32,7 +32,12 @@ const LEAST_GRAMS_PER_M2 = 0.05;
  */
 export function learnPickUp(
   hours: readonly CompiledHour[],
-  known: { readonly washes: readonly SaltWash[]; readonly readings: readonly SaltReading[] },
+  known: {
+    readonly washes: readonly SaltWash[];
+    readonly readings: readonly SaltReading[];
+    /** Readings since the last hour began count up to here. */
+    readonly untilMs?: number;
+  },
 ): LearntPickUp {
   const checks: ReadingCheck[] = [];
   const from = hours[0]?.atMs ?? Infinity;
@@ -41,7 +46,9 @@ export function learnPickUp(
   runLedger(hours, {
     washes: known.washes,
     onHour: (ledger, hour) => {
-      for (let due = waiting[next]; due && due.atMs < hour.atMs + 3_600_000; due = waiting[next]) {
+      const isLast = hour === hours.at(-1);
+      const endMs = isLast ? Math.max(hour.atMs + 3_600_000, known.untilMs ?? 0) : hour.atMs + 3_600_000;
+      for (let due = waiting[next]; due && due.atMs < endMs; due = waiting[next]) {
         const { zone } = due;
         const held = ledger.zones().find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? 0;
         checks.push({ ...due, expectedGramsPerM2: held });

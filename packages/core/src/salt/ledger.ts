@@ -259,6 +259,8 @@ export class SaltLedger {
 export interface LedgerEvents {
   readonly washes: readonly SaltWash[];
   readonly readings?: readonly SaltReading[];
+  /** What happened since the last hour began, up to here, counts too. */
+  readonly untilMs?: number;
   /** Called after each hour, for charts. */
   readonly onHour?: (ledger: SaltLedger, hour: CompiledHour) => void;
 }
@@ -267,7 +269,8 @@ export interface LedgerEvents {
  * How much salt is on each zone, and how long has it been eating?
  *
  * @param hours consecutive compiled hours of the car's life
- * @param events washes and readings in any order; each counts from the first hour that begins at or after it
+ * @param events washes and readings in any order; each counts from the first hour that begins at or after it,
+ *   those since the last hour began only up to `untilMs`
  * @returns the ledger at the end
  */
 export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents): SaltLedger {
@@ -291,6 +294,7 @@ export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents):
     ledger.step(hour);
     events.onHour?.(ledger, hour);
   }
+  if (events.untilMs !== undefined) applyUntil(events.untilMs);
   return ledger;
 }
 

@@ -179,7 +179,7 @@ function Controls({ film, set, format }: ControlsProps) {
               step={dial.step}
               label={null}
               thumbLabel={dial.label}
-              thumbProps={{ 'aria-valuetext': dialText(dial, value, format) }}
+              thumbValueText={dialText(dial, value, format)}
             />
           </div>
         );

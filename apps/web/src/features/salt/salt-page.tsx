@@ -99,7 +99,7 @@ function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: 
               onChange={setIndex}
               label={(value) => (salt.days[value] ? format.dayShort(salt.days[value].atMs) : 'now')}
               thumbLabel="Day of the season"
-              thumbProps={{ 'aria-valuetext': when }}
+              thumbValueText={when}
               marks={washDays(salt.days, salt.washesMs).map((value) => ({ value }))}
             />
           )}

@@ -1,14 +1,25 @@
 import { Radio } from '@mantine/core';
 import { HOUSE_RULES, type HouseChoices } from '@keen/core';
+import { useState } from 'react';
+import { noticeOfFailure } from '../../parts/notices.js';
 import classes from './settings.module.css';
 
 interface HouseRulesProps {
   readonly choices: HouseChoices;
-  readonly onChoose: (change: Partial<HouseChoices>) => void;
+  readonly onChoose: (change: Partial<HouseChoices>) => Promise<unknown>;
 }
 
 /** The questions on which good people disagree: every school in a line, and what the choice moves. */
 export function HouseRules({ choices, onChoose }: HouseRulesProps) {
+  // What was chosen shows at once, and goes back if it could not be kept.
+  const [onItsWay, setOnItsWay] = useState<Partial<HouseChoices>>({});
+  const choose = (change: Partial<HouseChoices>): void => {
+    setOnItsWay(change);
+    onChoose(change)
+      .catch(noticeOfFailure)
+      .finally(() => setOnItsWay({}));
+  };
+  const shown = { ...choices, ...onItsWay };
   return (
     <div className={classes.house}>
       {HOUSE_RULES.map(({ id, question, options, moves }) => (
@@ -21,8 +32,8 @@ export function HouseRules({ choices, onChoose }: HouseRulesProps) {
                 name={id}
                 value={option.id}
                 label={`${option.says}${i === 0 ? ' (as shipped)' : ''}`}
-                checked={choices[id] === option.id}
-                onChange={() => onChoose({ [id]: option.id })}
+                checked={shown[id] === option.id}
+                onChange={() => choose({ [id]: option.id })}
               />
             ))}
           </div>

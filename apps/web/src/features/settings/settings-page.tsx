@@ -55,7 +55,7 @@ export function SettingsPage() {
         </p>
         <HouseRules
           choices={settings.house.choices}
-          onChoose={(choices) => save.mutate({ house: { choices } }, { onError: noticeOfFailure })}
+          onChoose={(choices) => save.mutateAsync({ house: { choices } })}
         />
         <NumberRows
           rows={HOUSE_NUMBERS.map((row) => ({ ...row, origin: 'judgement' }))}

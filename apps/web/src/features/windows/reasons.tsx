@@ -55,13 +55,17 @@ function FindingRow({ finding, format }: { readonly finding: Finding; readonly f
 
 const GRAVITY = ['block', 'unknown', 'condition', 'clear'] as const;
 
+/** Boundless comfort arrives as nothing. */
+const comfortOf = ({ comfort, level }: Finding): number =>
+  (comfort as number | null) ?? (level === 'clear' ? Infinity : -Infinity);
+
 /** The gravest first, then the nearest to its limit; what is not one of degree last. */
 const ranked = (findings: readonly Finding[]): Finding[] =>
   [...findings].sort(
     (a, b) =>
       GRAVITY.indexOf(a.level) - GRAVITY.indexOf(b.level) ||
       Number(a.margin === null) - Number(b.margin === null) ||
-      (a.comfort ?? 0) - (b.comfort ?? 0),
+      comfortOf(a) - comfortOf(b),
   );
 
 const SHOWN_ELSEWHERE = 4;
