@@ -13,7 +13,7 @@ const row = (line: number, cells: Partial<Record<string, string>> = {}): TextRow
     agent: 'NaCl',
     gramsPerM2: '15',
     ...cells,
-  } as Record<string, string>,
+  },
 });
 const read = (rows: readonly TextRow[], keys: readonly string[] = []) =>
   treatmentRows(rows, { keys: new Set(keys), span: SPAN });

@@ -84,7 +84,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
               aria-label="What the drawing shows"
               data={[...LAYERS]}
               value={layer}
-              onChange={(value) => setLayer(value as LayerKind)}
+              onChange={(value) => setLayer(value)}
             />
             {layer === 'soil' && (
               <SegmentedControl
@@ -95,7 +95,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
                   label,
                 }))}
                 value={kind}
-                onChange={(value) => setKind(value as SoilKind)}
+                onChange={(value) => setKind(value)}
               />
             )}
           </div>

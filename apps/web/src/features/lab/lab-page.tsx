@@ -1,5 +1,5 @@
 import { Button, SegmentedControl, Select, Slider } from '@mantine/core';
-import type { FilmInput, FilmTrace, SaltAgent } from '@keen/core';
+import type { FilmInput, FilmTrace } from '@keen/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useSettings } from '../../api/queries.js';
@@ -190,10 +190,7 @@ function Controls({ film, set, format }: ControlsProps) {
         value={brine?.agent ?? 'none'}
         onChange={(agent) =>
           set({
-            brine:
-              agent && agent !== 'none'
-                ? { agent: agent as SaltAgent, massPercent: brine?.massPercent ?? 5 }
-                : undefined,
+            brine: agent && agent !== 'none' ? { agent, massPercent: brine?.massPercent ?? 5 } : undefined,
           })
         }
         allowDeselect={false}

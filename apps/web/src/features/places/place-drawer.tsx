@@ -1,5 +1,4 @@
 import { Checkbox, Group, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
-import type { SiteRule } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSavePlace } from '../../api/queries.js';
@@ -246,7 +245,7 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
         description="By the site, its landlord or the town; ask where in doubt"
         data={optionsOf(SITE_RULE_NAMES)}
         value={[...draft.forbids]}
-        onChange={(forbids) => set({ forbids: forbids as SiteRule[] })}
+        onChange={(forbids) => set({ forbids })}
         clearable
         clearButtonProps={{ 'aria-label': 'Nothing forbidden' }}
       />

@@ -57,7 +57,7 @@ const GRAVITY = ['block', 'unknown', 'condition', 'clear'] as const;
 
 /** Boundless comfort arrives as nothing. */
 const comfortOf = ({ comfort, level }: Finding): number =>
-  (comfort as number | null) ?? (level === 'clear' ? Infinity : -Infinity);
+  comfort ?? (level === 'clear' ? Infinity : -Infinity);
 
 /** The gravest first, then the nearest to its limit; what is not one of degree last. */
 const ranked = (findings: readonly Finding[]): Finding[] =>
