@@ -27,6 +27,7 @@ import {
   verdictGrid,
 } from '@keen/core';
 import { Bench } from 'tinybench';
+import { SERVER_COMMAND } from './server-command.mjs';
 
 const root = resolve(import.meta.dirname, '..');
 const PORT = 4393;
@@ -201,11 +202,9 @@ function initialScript() {
 const residentMb = (pid) =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))[1]) / 1024;
 
-const server = (...parts) => join(root, 'apps', 'server', 'dist', ...parts);
-
 async function startServer(env) {
   const start = performance.now();
-  const child = spawn('node', [server('main.js')], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn('node', SERVER_COMMAND, { cwd: root, env, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise((done) => child.stdout.on('data', (text) => String(text).includes('ready') && done()));
   return { child, ms: performance.now() - start };
 }
@@ -225,7 +224,7 @@ async function served() {
     KEEN_CLOCK: '2026-01-14T06:40:00-05:00',
     PORT: String(PORT),
   };
-  spawnSync('node', [server('demo', 'seed-command.js')], { env });
+  spawnSync('node', [join('apps', 'server', 'dist', 'demo', 'seed-command.js')], { cwd: root, env });
   const starts = [];
   for (let run = 0; run < 3; run += 1) {
     const { child, ms } = await startServer(env);

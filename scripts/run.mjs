@@ -5,6 +5,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { SERVER_COMMAND } from './server-command.mjs';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 const stamp = join(root, 'node_modules', '.keen-lock-hash');
@@ -55,8 +56,6 @@ async function browser() {
   await run('apt-get', ['install', '-y', '-qq', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
 }
 
-const server = join('apps', 'server', 'dist', 'main.js');
-
 const modes = {
   async demo() {
     await install();
@@ -69,13 +68,13 @@ const modes = {
     say('Preparing demo data …');
     await run('node', [join('apps', 'server', 'dist', 'demo', 'seed-command.js')], env);
     say('Starting. Stop with Ctrl-C.');
-    await run('node', ['--enable-source-maps', server], env);
+    await run('node', ['--enable-source-maps', ...SERVER_COMMAND], env);
   },
   async start() {
     await install();
     await build();
     say('Starting with your own data. Stop with Ctrl-C.');
-    await run('node', ['--enable-source-maps', server]);
+    await run('node', ['--enable-source-maps', ...SERVER_COMMAND]);
   },
   async test() {
     await install();

@@ -33,8 +33,8 @@ function workerFile(): string {
 /** Long work, whose bands are worth keeping: one thread, so that they stay at hand. */
 const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'morning', 'balance']);
 /** Without a bound a thread would rather grow than tidy up. */
-const LONG_MEMORY = { maxOldGenerationSizeMb: 160, maxYoungGenerationSizeMb: 16 };
-const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 8 };
+const LONG_MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 12 };
+const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 6 };
 
 const wasCancelled = (error: unknown): boolean => error instanceof Error && error.name === 'Cancelled';
 

@@ -40,6 +40,15 @@ export class WeatherRepository {
     if (first) await this.db.batch([first, ...rest]);
   }
 
+  /** When the newest run at or before an instant was issued; the run itself is large. */
+  async newestIssuedMs(atMs: number): Promise<number | null> {
+    const [row] = await this.db
+      .select({ issuedMs: max(forecastRuns.issuedMs) })
+      .from(forecastRuns)
+      .where(lte(forecastRuns.issuedMs, atMs));
+    return row?.issuedMs ?? null;
+  }
+
   /** The newest run issued at or before an instant. */
   async newestRun(atMs: number): Promise<ForecastRun | null> {
     const [row] = await this.db

@@ -3,7 +3,7 @@ import { MS_PER_HOUR, startOfHourMs, type WeatherHour } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { seasonStartMs } from './season.js';
 import { WeatherRepository } from './weather.repository.js';
-import { type ForecastRun, WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
+import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
 
@@ -36,10 +36,8 @@ export class WeatherService {
     const hourMs = startOfHourMs(this.clock.now());
     this.refreshing = this.refreshing.catch(() => undefined).then(() => this.refresh(hourMs));
     await this.refreshing;
-    const run = await this.repository.newestRun(hourMs);
-    if (!run) throw new Error('no forecast after a refresh');
-    const key = `${hourMs} ${run.issuedMs}`;
-    if (this.bundleFor?.key !== key) this.bundleFor = { key, bundle: await this.assemble(run, hourMs) };
+    const key = `${hourMs} ${await this.repository.newestIssuedMs(hourMs)}`;
+    if (this.bundleFor?.key !== key) this.bundleFor = { key, bundle: await this.assemble(hourMs) };
     return this.bundleFor.bundle;
   }
 
@@ -49,14 +47,16 @@ export class WeatherService {
     const fromMs = newest === null ? startMs : newest + MS_PER_HOUR;
     if (fromMs < hourMs)
       await this.repository.addObserved(this.source.name, await this.source.observed(fromMs, hourMs));
-    const run = await this.repository.newestRun(hourMs);
-    if (!run || hourMs - run.issuedMs >= 6 * MS_PER_HOUR) {
+    const issuedMs = await this.repository.newestIssuedMs(hourMs);
+    if (issuedMs === null || hourMs - issuedMs >= 6 * MS_PER_HOUR) {
       await this.repository.addRun(await this.source.newestForecast(hourMs));
       await this.repository.forgetRunsBefore(hourMs - KEPT_RUN_MS);
     }
   }
 
-  private async assemble(run: ForecastRun, hourMs: number): Promise<WeatherBundle> {
+  private async assemble(hourMs: number): Promise<WeatherBundle> {
+    const run = await this.repository.newestRun(hourMs);
+    if (!run) throw new Error('no forecast after a refresh');
     const ahead = (hours: readonly WeatherHour[]): WeatherHour[] =>
       hours.filter(({ atMs }) => atMs >= hourMs);
     const [control = [], ...members] = run.members;

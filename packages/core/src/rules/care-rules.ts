@@ -26,10 +26,10 @@ export const coldHands: Rule = {
       actual: site.windChillC,
       limit,
     };
-    if (dangerous) return { ...base, level: 'block' };
+    if (dangerous) return { level: 'block', ...base };
     return margin <= 0
-      ? { ...base, level: 'condition', remedy: 'lined-gloves' }
-      : { ...base, level: 'clear' };
+      ? { level: 'condition', remedy: 'lined-gloves', ...base }
+      : { level: 'clear', ...base };
   },
 };
 
@@ -54,7 +54,7 @@ export const iceOnGround: Rule = {
       actual: site.coldestNext12hC,
       limit: limits.groundFreezesC,
     };
-    return margin < 0 ? { ...base, level: 'condition', remedy: 'grit-run-off' } : base;
+    return margin < 0 ? { remedy: 'grit-run-off', ...base, level: 'condition' } : base;
   },
 };
 
@@ -91,7 +91,7 @@ export const wear: Rule = {
       limit,
     });
     const { zone } = weakest;
-    return found.level === 'condition' ? { ...found, zone, remedy: 'protect-after' } : { ...found, zone };
+    return found.level === 'condition' ? { zone, remedy: 'protect-after', ...found } : { zone, ...found };
   },
 };
 
@@ -117,7 +117,7 @@ export const soilCeiling: Rule = {
     const hotSoak = method.bucketC !== null && method.steps.some(({ id }) => id === 'pre-soak');
     const protectedPaint = weakestProtection(vehicle) !== null;
     return margin < 0 && margin >= -1 && hotSoak && protectedPaint
-      ? { ...found, level: 'condition', remedy: 'hot-pre-soak' }
+      ? { remedy: 'hot-pre-soak', ...found, level: 'condition' }
       : found;
   },
 };
@@ -156,7 +156,7 @@ export const scratch: Rule = {
       actual,
       limit,
     });
-    return found.level === 'condition' ? { ...found, remedy: 'rinse-grit-first' } : found;
+    return found.level === 'condition' ? { remedy: 'rinse-grit-first', ...found } : found;
   },
 };
 
@@ -199,6 +199,6 @@ export const forecastAgrees: Rule = {
       actual: failedShare,
       limit,
     };
-    return margin < 0 ? { ...base, level: 'condition', remedy: 'fit-forecast' } : base;
+    return margin < 0 ? { remedy: 'fit-forecast', ...base, level: 'condition' } : base;
   },
 };

@@ -66,8 +66,8 @@ export const openHours: Rule = {
     const margin = site.open.minutesLeft - limit;
     const actual = site.open.minutesLeft;
     return {
-      ...ofDegree('open-hours', 'block', { margin, unit: 'min', scale: 30, actual, limit }),
       amount: site.queueMinutes,
+      ...ofDegree('open-hours', 'block', { margin, unit: 'min', scale: 30, actual, limit }),
     };
   },
 };
@@ -90,7 +90,7 @@ export const daylightRule: Rule = {
   },
 };
 
-const forbidden = (siteRule: SiteRule): Finding => ({ ...blocked('site-rule'), siteRule });
+const forbidden = (siteRule: SiteRule): Finding => ({ siteRule, ...blocked('site-rule') });
 
 /** What each prohibition says of a wash; null where it does not touch it. */
 const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding | null>> = {
@@ -110,9 +110,9 @@ const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding 
     !place.hasDrain && method.litres > limits.floorWaterLitres ? forbidden('no-run-off') : null,
   'no-washing-in-frost': ({ site, method, limits }) => {
     if (method.litres <= limits.floorWaterLitres) return null;
-    if (!site) return { ...unknown('site-rule'), siteRule: 'no-washing-in-frost' };
+    if (!site) return { siteRule: 'no-washing-in-frost', ...unknown('site-rule') };
     return site.airTempC < limits.groundFreezesC
-      ? { ...forbidden('no-washing-in-frost'), actual: site.airTempC, limit: limits.groundFreezesC }
+      ? { actual: site.airTempC, limit: limits.groundFreezesC, ...forbidden('no-washing-in-frost') }
       : null;
   },
 };

@@ -46,8 +46,8 @@ function judgeSection(
     panel: found.panel,
     section: section.id,
   };
-  if (margin < 0) return { ...base, level: 'block' };
-  return usual ? { ...base, level: 'clear' } : { ...base, level: 'condition', remedy: 'smaller-section' };
+  if (margin < 0) return { level: 'block', ...base };
+  return usual ? { level: 'clear', ...base } : { level: 'condition', remedy: 'smaller-section', ...base };
 }
 
 /** Never freezes in the time looked at: the margin is the coldest panel's distance from 0 °C. */
@@ -106,7 +106,7 @@ function residueFinding(situation: Situation, filmGramsPerM2: number): Finding {
   const limit = SPOTS_SHOW_MG_PER_M2[vehicle.paintTone] * limits.spotsShowScale * warm;
   const margin = limit - mgPerM2;
   const finding = ofDegree('spots', 'block', { margin, unit: 'mg/m²', scale: limit, actual: mgPerM2, limit });
-  return { ...finding, panel: situation.film?.dry.panel };
+  return { panel: situation.film?.dry.panel, ...finding };
 }
 
 /** A block that demineralised last water would lift becomes a condition. */
@@ -120,7 +120,7 @@ function orDeminRinse(finding: Finding, situation: Situation): Finding {
   });
   const limit = SPOTS_SHOW_MG_PER_M2[situation.vehicle.paintTone] * limits.spotsShowScale;
   return mgPerM2 <= limit
-    ? { ...finding, level: 'condition', remedy: 'demin-rinse', amount: mgPerM2 }
+    ? { remedy: 'demin-rinse', amount: mgPerM2, ...finding, level: 'condition' }
     : finding;
 }
 
@@ -206,7 +206,7 @@ export const sealsOvernight: Rule = {
   reads: ['method.drying', 'vehicle.standsAtPlaceId', 'overnightC'],
   judge: ({ method, overnightC, limits }) => {
     const amount = gapWaterMl(method);
-    if (amount <= limits.gapWaterMl) return { ...clear('seals-overnight'), amount };
+    if (amount <= limits.gapWaterMl) return { amount, ...clear('seals-overnight') };
     if (overnightC === null) return unknown('seals-overnight');
     const limit = limits.groundFreezesC;
     const margin = overnightC - limit;
@@ -217,7 +217,7 @@ export const sealsOvernight: Rule = {
       actual: overnightC,
       limit,
     });
-    return { ...found, amount, remedy: margin < 0 ? 'wipe-gaps' : undefined };
+    return { amount, remedy: margin < 0 ? 'wipe-gaps' : undefined, ...found };
   },
 };
 
@@ -245,15 +245,15 @@ export const dryOn: Rule = {
     if (!dwell) return clear('dry-on');
     if (!film) return unknown('dry-on');
     const { panel, minutes } = film.product;
-    if (minutes === null) return { ...clear('dry-on'), panel };
+    if (minutes === null) return { panel, ...clear('dry-on') };
     const short = minutes < dwell.from;
     const limit = short || minutes >= dwell.to ? (short ? dwell.from : dwell.to) : dwell.to;
     const margin = minutes - limit;
     const base = {
-      ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }),
       panel,
+      ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }),
     };
-    return short || margin >= 0 ? base : { ...base, level: 'condition', remedy: 'shorter-dwell' };
+    return short || margin >= 0 ? base : { remedy: 'shorter-dwell', ...base, level: 'condition' };
   },
 };
 
@@ -273,8 +273,8 @@ export const directSun: Rule = {
     const margin = limit - brightestWm2;
     const half = dimmestWm2 < limit;
     const found = {
-      ...ofDegree('direct-sun', 'block', { margin, unit: 'W/m²', scale: limit, actual: brightestWm2, limit }),
       panel,
+      ...ofDegree('direct-sun', 'block', { margin, unit: 'W/m²', scale: limit, actual: brightestWm2, limit }),
     };
     return sun === 'never' || half || margin >= 0 ? found : clear('direct-sun');
   },

@@ -50,7 +50,7 @@ function panelSunWm2(place: Place, panel: Panel, site: SiteHour): number {
   const known = site.panelSunWm2.get(key);
   if (known !== undefined) return known;
   const aspect = { tiltDeg: panel.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + panel.facesDeg };
-  const made = panelIrradianceWm2(site.light, { ...site, panel: aspect });
+  const made = panelIrradianceWm2(site.light, { panel: aspect, ...site });
   site.panelSunWm2.set(key, made);
   return made;
 }

@@ -49,6 +49,9 @@ export interface Band {
   readonly cells: readonly Cell[];
 }
 
+// Where tens of thousands of objects are made of another and a few keys of their own, here and in the rules,
+// the own keys stand before the spread: after it, V8 gives every single object a shape of its own.
+
 /** What the rules read besides the place, the hour and the water. */
 export interface Circumstances {
   readonly vehicle: Vehicle;
@@ -129,11 +132,11 @@ class BandWeather {
     const { method } = this.washCase;
     const { limits, house, soil, night } = this.around;
     return {
-      ...this.washCase,
       limits,
       house,
       soil,
       overnightC: night.coldestAfterC(startMs + method.minutes * 60_000),
+      ...this.washCase,
     };
   }
 
@@ -147,17 +150,17 @@ class BandWeather {
     const { control } = this.weather;
     const { method } = this.washCase;
     const weather = control.siteWeather(startMs, method.minutes);
-    const site = weather && { ...weather, ...control.siteTimes(startMs, method.minutes) };
+    const site = weather && Object.assign(control.siteTimes(startMs, method.minutes), weather);
     const hours = (withFilm ? control.touched(startMs, method.minutes) : null) ?? [];
     const outcomes = hours.map((hour) => this.films.hour(hour.atMs)).filter((outcome) => outcome !== null);
     const film =
       outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
-    return { judgement: judgeAll({ ...this.situation(startMs), site, film }), film };
+    return { judgement: judgeAll({ site, film, ...this.situation(startMs) }), film };
   }
 
   /** The judgement once the members have been asked. */
   withForecast(startMs: number, judgement: Judgement, failedShare: number): Judgement {
-    const asked = forecastAgrees.judge({ ...this.situation(startMs), site: null, film: null, failedShare });
+    const asked = forecastAgrees.judge({ site: null, film: null, failedShare, ...this.situation(startMs) });
     return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
   }
 
@@ -169,9 +172,9 @@ class BandWeather {
     const { minutes } = this.washCase.method;
     // One object for all members: tens of thousands of copies would cost more than the rules.
     const asked: { -readonly [K in keyof Situation]: Situation[K] } = {
-      ...this.situation(startMs),
       site: null,
       film: null,
+      ...this.situation(startMs),
     };
     const blocked = members.filter((member, i) => {
       asked.site = member.memberWindow(startMs, minutes);
@@ -218,7 +221,7 @@ function cellAt(band: BandWeather, startMs: number, withMembers: boolean): OpenC
   const { judgement, film } = band.judge(startMs, !band.isClosed(startMs));
   const later = judgement.standing === 'no' ? laterInHour(band, startMs, judgement.limiting) : null;
   const ask = (atMs: number): number | null => (withMembers ? band.blockedShare(atMs) : null);
-  if (later) return { ...later, blockedShare: ask(startMs + later.delayMinutes * 60_000) };
+  if (later) return { blockedShare: ask(startMs + later.delayMinutes * 60_000), ...later };
   const asks = film !== null && !refusedWhateverTheWeather(judgement);
   const failedShare = asks ? ask(startMs) : null;
   const { standing, limiting } =
@@ -234,7 +237,7 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
     .map(({ standing, ...cell }): Cell => {
       if (standing === 'go' || standing === 'go-if') nextGoMs = cell.startMs;
       const waits = standing === 'no' && nextGoMs !== null;
-      return { ...cell, verdict: waits ? 'wait' : standing, untilMs: waits ? nextGoMs : null };
+      return { verdict: waits ? 'wait' : standing, untilMs: waits ? nextGoMs : null, ...cell };
     })
     .reverse();
 }

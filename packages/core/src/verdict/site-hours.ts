@@ -190,7 +190,7 @@ export class PlaceWeather {
     const to = this.indexOf(startMs + minutes * MS_PER_MINUTE - 1);
     return remember(this.memberWindows, from * 64 + (to - from), () => {
       const weather = this.siteWeather(startMs, minutes);
-      return weather && { ...weather, ...UNASKED_TIMES };
+      return weather && Object.assign({}, UNASKED_TIMES, weather);
     });
   }
 
