@@ -1,4 +1,4 @@
-import { startOfHourMs, swab } from '@keen/core';
+import { startOfHourMs, swab, type ZoneSoil } from '@keen/core';
 import type { DriveRecord } from '../drives/drives.repository.js';
 import type { SoilLookRecord } from '../soil/soil-looks.repository.js';
 import type { SwabRecord } from '../swabs/swabs.repository.js';
@@ -67,7 +67,7 @@ type LookRow = readonly [
   grade: number,
 ];
 
-/** What was seen last evening. */
+/** What was seen when the cars came home. */
 const LOOKS: readonly LookRow[] = [
   ['white-van', 'rear', 'grit', 4],
   ['white-van', 'lower-left', 'tar', 2],
@@ -76,13 +76,18 @@ const LOOKS: readonly LookRow[] = [
   ['black-saloon', 'bonnet', 'scale', 1],
 ];
 
-export const demoLooks = (nowMs: number): SoilLookRecord[] =>
+/** @param estimatedOf the soil of a vehicle as it was estimated at that instant */
+export const demoLooks = (
+  atMs: number,
+  estimatedOf: (vehicleId: string) => readonly ZoneSoil[],
+): SoilLookRecord[] =>
   LOOKS.map(([vehicleId, zone, kind, grade], i) => ({
     id: `look-${i}`,
     vehicleId,
     zone,
     kind,
     grade,
-    atMs: nowMs - 13 * 3_600_000,
-    estimatedThen: Math.max(0, grade - 1),
+    atMs,
+    estimatedThen:
+      estimatedOf(vehicleId).find((entry) => entry.zone === zone && entry.kind === kind)?.grade ?? 0,
   }));

@@ -1,6 +1,13 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import type { VehicleRecord } from '@keen/core';
+import {
+  DEFAULT_HOUSE,
+  DEFAULT_LIMITS,
+  DEFAULT_PRICES,
+  MS_PER_HOUR,
+  startOfHourMs,
+  type VehicleRecord,
+} from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
 import {
@@ -15,6 +22,9 @@ import {
   weatherHours,
 } from '../db/schema.js';
 import { SimulatedAuthority } from '../roads/simulated-authority.js';
+import { Engine } from '../verdicts/engine.js';
+import { enginePlace, engineVehicle, type Notes } from '../verdicts/engine-facts.js';
+import type { EngineSetting } from '../verdicts/engine-job.js';
 import { SimulatedStation } from '../weather/simulated-station.js';
 import { seasonStartMs } from '../weather/season.js';
 import { demoHistory, demoPlans } from './history.js';
@@ -22,6 +32,8 @@ import { demoDrives, demoLooks, demoSwabs } from './notes.js';
 import { DEMO_CLOCK, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 
 const ROWS_PER_INSERT = 400;
+/** The cars were looked at when they came home the evening before. */
+const LOOKED_HOURS_AGO = 13;
 
 /** Fills a new database beside its final name and moves it there when it is whole. */
 async function seed(): Promise<void> {
@@ -39,7 +51,13 @@ async function seed(): Promise<void> {
   const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({ ...vehicle, knownSinceMs: startMs }));
   await db.insert(places).values([...DEMO_PLACES]);
   await db.insert(vehicles).values(cars);
-  await db.insert(washes).values([...demoHistory(hours, nowMs), ...demoPlans(nowMs)]);
+  const notes: Notes = {
+    washes: demoHistory(hours, nowMs),
+    drives: demoDrives(),
+    swabs: demoSwabs(),
+    looks: [],
+  };
+  await db.insert(washes).values([...notes.washes, ...demoPlans(nowMs)]);
   for (let i = 0; i < hours.length; i += ROWS_PER_INSERT) {
     const rows = hours
       .slice(i, i + ROWS_PER_INSERT)
@@ -54,9 +72,32 @@ async function seed(): Promise<void> {
       .map((treatment, n) => ({ ...treatment, id: `bulletin-${i + n}`, source: authority.name }));
     await db.insert(treatments).values(rows).onConflictDoNothing();
   }
-  await db.insert(swabs).values(demoSwabs());
-  await db.insert(drives).values(demoDrives());
-  await db.insert(soilLooks).values(demoLooks(nowMs));
+  await db.insert(swabs).values([...notes.swabs]);
+  await db.insert(drives).values([...notes.drives]);
+  const eveningMs = startOfHourMs(nowMs) - LOOKED_HOURS_AGO * MS_PER_HOUR;
+  const [control = []] = (await station.newestForecast(eveningMs)).members;
+  const evening: EngineSetting = {
+    places: DEMO_PLACES.map(enginePlace),
+    limits: DEFAULT_LIMITS,
+    prices: DEFAULT_PRICES,
+    house: DEFAULT_HOUSE,
+    drivesOn: 'right',
+    timeZone: DEMO_ZONE,
+    weather: {
+      stamp: 'evening',
+      observed: hours.filter(({ atMs }) => atMs < eveningMs),
+      control: control.filter(({ atMs }) => atMs >= eveningMs),
+      members: [],
+    },
+    treatments: bulletins.filter(({ atMs }) => atMs < eveningMs),
+    nowMs: eveningMs,
+  };
+  const engine = new Engine();
+  const looks = demoLooks(eveningMs, (vehicleId) => {
+    const record = cars.find(({ id }) => id === vehicleId);
+    return record ? engine.condition({ ...evening, car: engineVehicle(record, notes) }).estimated : [];
+  });
+  await db.insert(soilLooks).values(looks);
   await db.insert(settings).values({ key: 'timeZone', value: DEMO_ZONE });
   close();
   renameSync(part, file);

@@ -10,11 +10,8 @@ import {
   type Flip,
   morningAnswer,
   MS_PER_HOUR,
-  type PlaceRecord,
   startOfHourMs,
   type VehicleAnswer,
-  type VehicleRecord,
-  type WashRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { DrivesRepository } from '../drives/drives.repository.js';
@@ -31,6 +28,7 @@ import type { ConditionAnswer } from './condition-answer.js';
 import { type CellAnswer, GRID_HOURS, type RibbonHour } from './engine.js';
 import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
+import { enginePlace, engineVehicle, type Notes } from './engine-facts.js';
 import type { SaltAnswer } from './salt-answer.js';
 import { SharedAnswers } from './shared-answers.js';
 
@@ -68,55 +66,6 @@ export interface BalanceView {
   readonly source: string;
   readonly issuedMs: number;
   readonly rows: readonly BalanceRow[];
-}
-
-/** Notes and names are for people; the engine's answers do not depend on them. */
-const enginePlace = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
-const engineFacts = ({
-  name: _name,
-  colourName: _colour,
-  keeper: _keeper,
-  notes: _notes,
-  knownSinceMs: _since,
-  ...vehicle
-}: VehicleRecord) => vehicle;
-
-/** All that was ever noted about vehicles, read at once. */
-interface Notes {
-  readonly washes: readonly WashRecord[];
-  readonly drives: Awaited<ReturnType<DrivesRepository['list']>>;
-  readonly swabs: Awaited<ReturnType<SwabsRepository['list']>>;
-  readonly looks: Awaited<ReturnType<SoilLooksRepository['list']>>;
-}
-
-function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicle {
-  const own = <T extends { vehicleId: string }>(rows: readonly T[]): T[] =>
-    rows.filter(({ vehicleId }) => vehicleId === record.id);
-  return {
-    vehicle: engineFacts(record),
-    knownSinceMs: record.knownSinceMs,
-    washes: own(notes.washes)
-      .filter(({ status }) => status === 'done')
-      .map(({ startMs, minutes, methodId, found }) => ({
-        atMs: startMs + minutes * 60_000,
-        methodId,
-        isSpotted: found !== null && found.spots !== 'none',
-      })),
-    drives: own(notes.drives).map(({ hourMs, roadClass, km, meanKmh }) => ({
-      hourMs,
-      roadClass,
-      km,
-      meanKmh,
-    })),
-    readings: own(notes.swabs).map(({ atMs, zone, gramsPerM2 }) => ({ atMs, zone, gramsPerM2 })),
-    looks: own(notes.looks).map(({ atMs, zone, kind, grade, estimatedThen }) => ({
-      atMs,
-      zone,
-      kind,
-      grade,
-      estimatedThen,
-    })),
-  };
 }
 
 type Setting = EngineSetting & Pick<WeatherBundle, 'source' | 'issuedMs'>;

@@ -1,0 +1,55 @@
+import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import type { DriveRecord } from '../drives/drives.repository.js';
+import type { SoilLookRecord } from '../soil/soil-looks.repository.js';
+import type { SwabRecord } from '../swabs/swabs.repository.js';
+import type { EngineVehicle } from './engine-job.js';
+
+/** Notes and names are for people; the engine's answers do not depend on them. */
+export const enginePlace = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
+const engineFacts = ({
+  name: _name,
+  colourName: _colour,
+  keeper: _keeper,
+  notes: _notes,
+  knownSinceMs: _since,
+  ...vehicle
+}: VehicleRecord) => vehicle;
+
+/** All that was ever noted about vehicles, read at once. */
+export interface Notes {
+  readonly washes: readonly WashRecord[];
+  readonly drives: readonly DriveRecord[];
+  readonly swabs: readonly SwabRecord[];
+  readonly looks: readonly SoilLookRecord[];
+}
+
+/** A vehicle with what was noted about it, as the engine takes it. */
+export function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicle {
+  const own = <T extends { vehicleId: string }>(rows: readonly T[]): T[] =>
+    rows.filter(({ vehicleId }) => vehicleId === record.id);
+  return {
+    vehicle: engineFacts(record),
+    knownSinceMs: record.knownSinceMs,
+    washes: own(notes.washes)
+      .filter(({ status }) => status === 'done')
+      .map(({ startMs, minutes, methodId, found }) => ({
+        atMs: startMs + minutes * 60_000,
+        methodId,
+        isSpotted: found !== null && found.spots !== 'none',
+      })),
+    drives: own(notes.drives).map(({ hourMs, roadClass, km, meanKmh }) => ({
+      hourMs,
+      roadClass,
+      km,
+      meanKmh,
+    })),
+    readings: own(notes.swabs).map(({ atMs, zone, gramsPerM2 }) => ({ atMs, zone, gramsPerM2 })),
+    looks: own(notes.looks).map(({ atMs, zone, kind, grade, estimatedThen }) => ({
+      atMs,
+      zone,
+      kind,
+      grade,
+      estimatedThen,
+    })),
+  };
+}
