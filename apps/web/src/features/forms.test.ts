@@ -246,10 +246,10 @@ describe('the reference desk', () => {
       'yes',
     ]);
     expect(
-      ['relHumidityFraction', 'airTempC', 'filmGramsPerM2', 'litres', 'capacityGramsPerLitre'].map(
+      ['relHumidityFraction', 'airTempC', 'filmGramsPerM2', 'litres', 'mlPerLitreWater', 'tdsMgPerLitre'].map(
         fieldLabel,
       ),
-    ).toEqual(['Rel humidity', 'Air temp', 'Film', 'Litres', 'Capacity']);
+    ).toEqual(['Relative humidity', 'Air temperature', 'Film', 'Litres', 'mL per litre water', 'TDS']);
   });
 });
 

@@ -1,10 +1,11 @@
-import { Button, SegmentedControl } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import { type CarZone, SOIL_KINDS, type SoilKind } from '@keen/core';
 import type { KeyboardEvent } from 'react';
 import { useBringBack, useLookAtSoil, useTakeAway } from '../../api/queries.js';
 import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { TakeAway } from '../../parts/take-away.js';
 import { SOIL_NAMES, ZONE_NAMES } from '../../words/names.js';
 import { gradeText, soilOn } from './condition-view.js';
 import classes from './condition.module.css';
@@ -90,14 +91,7 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
           {looks.map(({ id, atMs, kind: seenKind, grade: seen }) => (
             <li key={id}>
               {format.dayTime(atMs)}: {SOIL_NAMES[seenKind].toLowerCase()} {gradeText(seen, seenKind)}
-              <Button
-                size="compact-sm"
-                variant="subtle"
-                onClick={() => forget(id)}
-                aria-label={`Take away the look of ${format.dayTime(atMs)}`}
-              >
-                Take away
-              </Button>
+              <TakeAway what={`the look of ${format.dayTime(atMs)}`} onClick={() => forget(id)} />
             </li>
           ))}
         </ul>

@@ -100,13 +100,26 @@ export function inputFrom(
 const UNIT_TAIL =
   /(?<=[a-z])(MicroSiemensPerCm|MetresPerSecond|GramsPerLitre|GramsPerM2|MgPerLitre|MgPerM2|WattsPerK|Wm2K|Wm2|Kmh|Hpa|Pa|Deg|Fraction|Percent|Minutes|Seconds|Minor|Litres|Ml|Mm2|C)$/;
 
-/** "relHumidityFraction" as "Rel humidity": words, without the unit at the end. */
+/** What names shorten, written as people do. */
+const WRITTEN: Readonly<Record<string, string>> = {
+  ml: 'mL',
+  us: 'US',
+  gal: 'gallon',
+  tds: 'TDS',
+  rel: 'relative',
+  temp: 'temperature',
+};
+
+/** "relHumidityFraction" as "Relative humidity": words, without the unit at the end. */
 export function fieldLabel(name: string): string {
   const words = name
     .replace(UNIT_TAIL, '')
     .replace(/([a-z0-9])([A-Z])/g, '$1 $2')
-    .toLowerCase();
-  return words.charAt(0).toUpperCase() + words.slice(1);
+    .toLowerCase()
+    .split(' ')
+    .map((word) => WRITTEN[word] ?? word)
+    .join(' ');
+  return words.startsWith('mL') ? words : words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 /** A figure with as many digits as matter. */

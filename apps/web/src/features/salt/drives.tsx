@@ -1,7 +1,6 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
 import { FASTEST_KMH, type RoadClass } from '@keen/core';
 import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
 import { useAddDrive, useBringBack, useDrives, useImportTrack, useTakeAway } from '../../api/queries.js';
 import type { Drive, VehicleRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
@@ -10,7 +9,9 @@ import { useDraft } from '../../parts/drafts.js';
 import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
+import { TakeAway } from '../../parts/take-away.js';
 import { optionsOf, ROAD_NAMES } from '../../words/names.js';
+import { faultsOf, NoteForm } from './note-form.js';
 import classes from './salt.module.css';
 
 interface DrivesProps {
@@ -62,14 +63,10 @@ export function Drives({ vehicle, nowMs }: DrivesProps) {
               {line(drive)}
               {drive.origin === 'track' && <span className="muted"> (track)</span>}
             </span>
-            <Button
-              size="compact-sm"
-              variant="subtle"
+            <TakeAway
+              what={`the drive of ${format.dayTime(drive.hourMs)}`}
               onClick={() => forget(drive.id)}
-              aria-label={`Take away the drive of ${format.dayTime(drive.hourMs)}`}
-            >
-              Take away
-            </Button>
+            />
           </li>
         ))}
       </ul>
@@ -119,24 +116,12 @@ function DriveForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly 
       { hourMs, roadClass, km, meanKmh },
       {
         onSuccess: forget,
-        onError: (error) =>
-          setErrors(
-            error instanceof ApiError
-              ? error.byField
-              : { hourMs: 'Not saved; the program does not answer. What you typed is kept.' },
-          ),
+        onError: (error) => setErrors(faultsOf(error, 'hourMs')),
       },
     );
   };
   return (
-    <form
-      noValidate
-      className={`${classes.form} no-print`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
-    >
+    <NoteForm submitLabel="Keep the drive" isSaving={add.isPending} onSubmit={submit}>
       <Group grow align="start">
         <TextInput
           type="datetime-local"
@@ -171,11 +156,6 @@ function DriveForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly 
           error={errors.meanKmh}
         />
       </Group>
-      <Group justify="flex-end">
-        <Button type="submit" variant="default" loading={add.isPending}>
-          Keep the drive
-        </Button>
-      </Group>
-    </form>
+    </NoteForm>
   );
 }

@@ -1,7 +1,6 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
 import { BRINE_AGENT_IDS, type RoadClass, type SaltAgent } from '@keen/core';
 import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
 import {
   useAddBulletin,
   useBringBack,
@@ -16,7 +15,9 @@ import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { Failed } from '../../parts/states.js';
+import { TakeAway } from '../../parts/take-away.js';
 import { AGENT_NAMES, optionsOf, ROAD_NAMES } from '../../words/names.js';
+import { faultsOf, NoteForm } from './note-form.js';
 import { newest } from './salt-view.js';
 import classes from './salt.module.css';
 
@@ -57,14 +58,10 @@ export function Roads({ nowMs }: { readonly nowMs: number }) {
                 <span>
                   {line(treatment)} <span className="muted">({treatment.source})</span>
                 </span>
-                <Button
-                  size="compact-sm"
-                  variant="subtle"
+                <TakeAway
+                  what={`the bulletin of ${format.dayTime(treatment.atMs)}, ${ROAD_NAMES[treatment.roadClass]}`}
                   onClick={() => forget(treatment.id)}
-                  aria-label={`Take away the bulletin of ${format.dayTime(treatment.atMs)}, ${ROAD_NAMES[treatment.roadClass]}`}
-                >
-                  Take away
-                </Button>
+                />
               </li>
             ))}
           </ul>
@@ -113,21 +110,16 @@ function BulletinForm({ nowMs }: { readonly nowMs: number }) {
               ? 'Kept. It lies in the past, so every ledger was run anew from there.'
               : 'Kept. It counts once its hour has come.',
           ),
-        onError: (error) =>
-          setErrors(
-            error instanceof ApiError ? error.byField : { atMs: 'Not saved; the program does not answer.' },
-          ),
+        onError: (error) => setErrors(faultsOf(error, 'atMs')),
       },
     );
   };
   return (
-    <form
-      noValidate
-      className={`${classes.form} no-print`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
+    <NoteForm
+      submitLabel="Keep the bulletin"
+      isSaving={add.isPending}
+      onSubmit={submit}
+      said={<span role="status">{said}</span>}
     >
       <Group grow align="start">
         <TextInput
@@ -162,12 +154,6 @@ function BulletinForm({ nowMs }: { readonly nowMs: number }) {
           error={errors.gramsPerM2}
         />
       </Group>
-      <Group justify="space-between">
-        <span role="status">{said}</span>
-        <Button type="submit" variant="default" loading={add.isPending}>
-          Keep the bulletin
-        </Button>
-      </Group>
-    </form>
+    </NoteForm>
   );
 }

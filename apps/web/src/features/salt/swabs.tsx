@@ -1,7 +1,6 @@
-import { Button, Group, Select, TextInput } from '@mantine/core';
+import { Group, Select, TextInput } from '@mantine/core';
 import { CAR_ZONE_IDS, type CarZone, swab } from '@keen/core';
 import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
 import { useAddSwab, useBringBack, useSwabs, useTakeAway } from '../../api/queries.js';
 import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
@@ -9,7 +8,9 @@ import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
+import { TakeAway } from '../../parts/take-away.js';
 import { ZONE_NAMES } from '../../words/names.js';
+import { faultsOf, NoteForm } from './note-form.js';
 import classes from './salt.module.css';
 
 interface SwabsProps {
@@ -76,14 +77,7 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
                       {check ? `${check.expectedGramsPerM2.toFixed(2)} g/m²` : 'not known'}
                     </td>
                     <td>
-                      <Button
-                        size="compact-sm"
-                        variant="subtle"
-                        onClick={() => forget(id)}
-                        aria-label={`Take away the reading of ${format.dayShort(atMs)}`}
-                      >
-                        Take away
-                      </Button>
+                      <TakeAway what={`the reading of ${format.dayShort(atMs)}`} onClick={() => forget(id)} />
                     </td>
                   </tr>
                 );
@@ -137,23 +131,20 @@ function SwabForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly n
       { atMs, zone: draft.zone, deltaMicroSiemensPerCm: delta, volumeMl, areaMm2 },
       {
         onSuccess: forget,
-        onError: (error) =>
-          setErrors(
-            error instanceof ApiError
-              ? error.byField
-              : { atMs: 'Not saved; the program does not answer. What you typed is kept.' },
-          ),
+        onError: (error) => setErrors(faultsOf(error, 'atMs')),
       },
     );
   };
   return (
-    <form
-      noValidate
-      className={`${classes.form} no-print`}
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
+    <NoteForm
+      submitLabel="Keep the reading"
+      isSaving={add.isPending}
+      onSubmit={submit}
+      said={
+        <span className="figure" aria-live="polite">
+          {load === null ? '' : `${load.toFixed(2)} g/m²`}
+        </span>
+      }
     >
       <Group grow align="start">
         <TextInput
@@ -194,14 +185,6 @@ function SwabForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly n
           error={errors.areaMm2}
         />
       </Group>
-      <Group justify="space-between">
-        <span className="figure" aria-live="polite">
-          {load === null ? '' : `${load.toFixed(2)} g/m²`}
-        </span>
-        <Button type="submit" variant="default" loading={add.isPending}>
-          Keep the reading
-        </Button>
-      </Group>
-    </form>
+    </NoteForm>
   );
 }
