@@ -103,7 +103,14 @@ export const soilCeiling: Rule = {
   glyph: 'soil',
   changesWithTime: false,
   limits: [],
-  reads: ['soil', 'method.ceilingGrade', 'method.bucketC', 'vehicle.protection'],
+  reads: [
+    'soil',
+    'method.ceilingGrade',
+    'method.bucketC',
+    'method.steps',
+    'vehicle.protection',
+    'vehicle.protections',
+  ],
   judge: ({ soil, method, vehicle }) => {
     const reached = BODY.filter((group) => method.ceilingGrade[group] > 0);
     const [first] = reached;

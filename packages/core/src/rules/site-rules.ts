@@ -7,7 +7,7 @@ export const methodOffered: Rule = {
   glyph: 'rule',
   changesWithTime: false,
   limits: [],
-  reads: ['place.methods', 'method.placeKinds'],
+  reads: ['place.kind', 'place.methods', 'method.id', 'method.placeKinds'],
   judge: ({ place, method }) =>
     place.methods.some((offer) => offer.methodId === method.id) && method.placeKinds.includes(place.kind)
       ? clear('method-offered')
@@ -58,7 +58,7 @@ export const openHours: Rule = {
   glyph: 'clock',
   changesWithTime: true,
   limits: [],
-  reads: ['place.openHours', 'place.queue', 'method.minutes'],
+  reads: ['site.open', 'site.queueMinutes', 'method.minutes'],
   judge: ({ site, method }) => {
     if (!site) return unknown('open-hours');
     if (site.open.kind === 'closed') return blocked('open-hours');
@@ -78,7 +78,7 @@ export const daylightRule: Rule = {
   glyph: 'dark',
   changesWithTime: true,
   limits: ['lightLeftMinutes'],
-  reads: ['place.hasLight', 'method.handsMinutes', 'site.lightLeftMinutes'],
+  reads: ['place.hasLight', 'method.handsMinutes', 'site.lightAtStart', 'site.lightLeftMinutes'],
   judge: ({ place, method, site, limits }) => {
     if (place.hasLight || method.handsMinutes === 0) return clear('daylight');
     if (!site) return unknown('daylight');

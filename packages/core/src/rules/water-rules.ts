@@ -65,7 +65,7 @@ function neverFreezes(film: FilmOutcome): Finding {
   };
 }
 
-function judgeLeftFilm({ film, limits }: Situation & { film: FilmOutcome }): Finding {
+function judgeLeftFilm(film: FilmOutcome, limits: Situation['limits']): Finding {
   if (film.ice.minutes === null) return neverFreezes(film);
   const margin = film.coldest.tempC - limits.leftFilmColdestC;
   return {
@@ -91,7 +91,7 @@ export const iceOnCar: Rule = {
   judge: (situation) => {
     const { film, method } = situation;
     if (!film) return unknown('ice-on-car');
-    if (method.drying.kind === 'left') return judgeLeftFilm({ ...situation, film });
+    if (method.drying.kind === 'left') return judgeLeftFilm(film, situation.limits);
     if (film.ice.minutes === null) return neverFreezes(film);
     const found = { ruleId: 'ice-on-car' as const, minutes: film.ice.minutes, panel: film.ice.panel };
     return judgeSection(situation, found, method.drying.sections);
@@ -142,6 +142,7 @@ export const spots: Rule = {
     'film.filmGramsPerM2',
     'film.warmestC',
     'method.drying',
+    'method.filmGramsPerM2',
     'place.finalRinse',
     'place.washWater',
     'vehicle.paintTone',
@@ -168,7 +169,7 @@ export const falling: Rule = {
   glyph: 'falling',
   changesWithTime: true,
   limits: ['fallingMm'],
-  reads: ['place.climate', 'site.mostPrecipMm'],
+  reads: ['place.climate', 'method.drying', 'site.mostPrecipMm'],
   judge: ({ place, site, limits, method }) => {
     if (place.climate.kind !== 'outdoors' || method.drying.kind === 'left') return clear('falling');
     if (!site) return unknown('falling');
@@ -203,7 +204,7 @@ export const sealsOvernight: Rule = {
   glyph: 'ice',
   changesWithTime: true,
   limits: ['gapWaterMl', 'groundFreezesC'],
-  reads: ['method.drying', 'vehicle.standsAtPlaceId', 'overnightC'],
+  reads: ['method.drying', 'method.filmGramsPerM2', 'overnightC'],
   judge: ({ method, overnightC, limits }) => {
     const amount = gapWaterMl(method);
     if (amount <= limits.gapWaterMl) return { amount, ...clear('seals-overnight') };

@@ -1,0 +1,306 @@
+import { describe, expect, it } from '@jest/globals';
+import { METHODS, shopMethod } from '../method/index.js';
+import { SITE_RULES } from '../place/index.js';
+import { BAY, DRIVE, HEATED_UNIT, houseWith, VEHICLE, WATER } from '../testing/shop.js';
+import { byGroup, CAR_ZONE_IDS, PROTECTIONS } from '../vehicle/index.js';
+import { hashUnit } from '../weather/index.js';
+import {
+  DEFAULT_LIMITS,
+  type FilmOutcome,
+  type Finding,
+  type FindingLevel,
+  judgeAll,
+  type LimitId,
+  LIMITS,
+  type Rule,
+  RULES,
+  type SiteWindow,
+  type Situation,
+  weatherFails,
+} from './index.js';
+
+const HOW_MANY = 3000;
+/** Decides through the film that is made with it, before any rule is asked. */
+const IN_THE_FILM: LimitId = 'productGramsPerM2';
+
+/** Dice that fall the same in every run. */
+function dice(seed: number) {
+  let n = 0;
+  const next = (): number => hashUnit(seed, (n += 1));
+  const within = (from: number, to: number): number => from + (to - from) * next();
+  const some = (share: number): boolean => next() < share;
+  const oneOf = <T>(values: readonly T[]): T => {
+    const value = values[Math.floor(next() * values.length)];
+    if (value === undefined) throw new Error('nothing to choose from');
+    return value;
+  };
+  return { within, some, oneOf };
+}
+
+function anySite({ within, some, oneOf }: ReturnType<typeof dice>): SiteWindow {
+  const airTempC = within(-25, 15);
+  return {
+    open: some(0.9) ? { kind: 'open', minutesLeft: within(0, 400) } : { kind: 'closed' },
+    lightLeftMinutes: some(0.9) ? within(-60, 300) : null,
+    lightAtStart: some(0.8),
+    queueMinutes: oneOf([0, 5, 25]),
+    dryRoadHours: some(0.8) ? within(0, 60) : null,
+    windChillC: some(0.9) ? airTempC - within(0, 15) : null,
+    airTempC,
+    mostPrecipMm: some(0.6) ? 0 : within(0, 3),
+    coldestNearbyC: airTempC - within(0, 6),
+    coldestNext12hC: airTempC - within(0, 10),
+  };
+}
+
+function anyFilm({ within, some }: ReturnType<typeof dice>): FilmOutcome {
+  const minutes = (longest: number): number | null => (some(0.8) ? within(0, longest) : null);
+  const dimmestWm2 = within(0, 300);
+  return {
+    ice: { panel: 'roof', minutes: minutes(40) },
+    dry: { panel: 'bonnet', minutes: minutes(60) },
+    filmGramsPerM2: within(20, 300),
+    coldest: { panel: 'roof', tempC: within(-20, 10) },
+    warmestC: within(-5, 60),
+    product: { panel: 'left', minutes: minutes(15) },
+    sun: { panel: 'left', brightestWm2: dimmestWm2 + within(0, 500), dimmestWm2 },
+  };
+}
+
+/** Some situation, sensible in its parts and odd as a whole. */
+function anySituation(seed: number): Situation {
+  const thrown = dice(seed);
+  const { within, some, oneOf } = thrown;
+  const place = {
+    ...oneOf([BAY, DRIVE, HEATED_UNIT]),
+    hasDrain: some(0.5),
+    hasLight: some(0.5),
+    tap: oneOf(['none', 'frost-shut', 'always'] as const),
+    forbids: some(0.5) ? [] : [oneOf(SITE_RULES)],
+    finalRinse: some(0.5) ? { ...WATER, tdsMgPerLitre: within(0, 400) } : null,
+    methods: some(0.9) ? METHODS.map(({ id }) => ({ methodId: id, priceMinor: 0 })) : [],
+  };
+  const protection = oneOf(PROTECTIONS);
+  const isProtected = protection !== 'bare';
+  const house = houseWith({
+    afterSnow: oneOf(['weigh', 'dry-roads', 'never-beyond']),
+    sun: oneOf(['wet-edge', 'never']),
+    halfSun: oneOf(['sunny-first', 'shade-only']),
+    drying: oneOf(['blow-and-towel', 'towel', 'blower']),
+  });
+  return {
+    vehicle: {
+      ...VEHICLE,
+      protection,
+      paintTone: oneOf(['black', 'white']),
+      protections: isProtected
+        ? [
+            {
+              zone: oneOf(CAR_ZONE_IDS),
+              kind: protection,
+              appliedMs: null,
+              claimedLifeDays: null,
+              observed: null,
+            },
+          ]
+        : [],
+    },
+    place,
+    method: shopMethod(oneOf(METHODS).id, house),
+    limits: DEFAULT_LIMITS,
+    house,
+    soil: byGroup(() => Math.floor(within(0, 6))),
+    overnightC: some(0.8) ? within(-15, 8) : null,
+    site: some(0.9) ? anySite(thrown) : null,
+    film: some(0.9) ? anyFilm(thrown) : null,
+    failedShare: some(0.5) ? within(0, 1) : undefined,
+  };
+}
+
+const SITUATIONS = Array.from({ length: HOW_MANY }, (_, i) => anySituation(i + 1));
+
+/** Notes which fields of it are read. */
+function watched<T extends object>(target: T, note: (field: string) => void): T {
+  return new Proxy(target, {
+    get: (of, field, receiver) => {
+      if (typeof field === 'string') note(field);
+      return Reflect.get(of, field, receiver) as unknown;
+    },
+  });
+}
+
+/** A situation that notes what a rule reads of it: parts by their fields, the rest by name. */
+function watchedSituation(situation: Situation, reads: Set<string>): Situation {
+  const part = <T extends object>(name: string, value: T): T =>
+    watched(value, (field) => reads.add(`${name}.${field}`));
+  const { house, site, film } = situation;
+  const parts: Situation = {
+    ...situation,
+    vehicle: part('vehicle', situation.vehicle),
+    place: part('place', situation.place),
+    method: part('method', situation.method),
+    limits: part('limits', situation.limits),
+    house: { choices: part('house', house.choices), numbers: part('house', house.numbers) },
+    site: site && part('site', site),
+    film: film && part('film', film),
+  };
+  return watched(parts, (field) => {
+    if (field === 'soil' || field === 'overnightC' || field === 'failedShare') reads.add(field);
+  });
+}
+
+const readBy = new Map(
+  RULES.map((rule) => {
+    const reads = new Set<string>();
+    for (const situation of SITUATIONS) rule.judge(watchedSituation(situation, reads));
+    return [rule.id, reads];
+  }),
+);
+
+describe('what a rule says that it reads', () => {
+  it.each(RULES)('$id: is all that it reads, and it reads all of it', ({ id, reads, limits }) => {
+    const found = [...(readBy.get(id) ?? [])].sort();
+    expect(found.filter((field) => !field.startsWith('limits.'))).toEqual([...reads].sort());
+    expect(found.filter((field) => field.startsWith('limits.'))).toEqual(
+      limits
+        .filter((limit) => limit !== IN_THE_FILM)
+        .map((limit) => `limits.${limit}`)
+        .sort(),
+    );
+  });
+
+  it.each(LIMITS.filter(({ id }) => id !== IN_THE_FILM))(
+    '$id: moves some finding between its ends',
+    ({ id, min, max }) => {
+      const at = (value: number) => ({ ...DEFAULT_LIMITS, [id]: value });
+      const owners = RULES.filter(({ limits }) => limits.some((limit: LimitId) => limit === id));
+      const moves = owners.some((rule) =>
+        SITUATIONS.some((situation) => {
+          const low = rule.judge({ ...situation, limits: at(min) });
+          const high = rule.judge({ ...situation, limits: at(max) });
+          return low.level !== high.level;
+        }),
+      );
+      expect(moves).toBe(true);
+    },
+  );
+});
+
+/** Every finding on every situation that a test holds to be wrong: empty, or the first few in words. */
+const wrong = (isWrong: (finding: Finding, situation: Situation, rule: Rule) => boolean): string[] =>
+  SITUATIONS.flatMap((situation, i) =>
+    RULES.flatMap((rule) => {
+      const finding = rule.judge(situation);
+      return isWrong(finding, situation, rule) ? `situation ${i + 1}: ${JSON.stringify(finding)}` : [];
+    }),
+  ).slice(0, 5);
+
+describe('any situation', () => {
+  it('is beyond the limit where it is blocked, and ranked as such', () => {
+    expect(
+      wrong(
+        ({ level, margin, comfort }) => level === 'block' && (comfort > 0 || (margin !== null && margin > 0)),
+      ),
+    ).toEqual([]);
+  });
+
+  it('has a remedy only where something is to be done, and never on a clear finding', () => {
+    expect(wrong(({ level, remedy }) => remedy !== undefined && level === 'clear')).toEqual([]);
+  });
+
+  it('is answered by each rule under its own name', () => {
+    expect(wrong(({ ruleId }, _situation, { id }) => ruleId !== id)).toEqual([]);
+  });
+
+  it('is unknown only where something is missing', () => {
+    expect(
+      wrong(
+        ({ level }, { site, film, overnightC }) =>
+          level === 'unknown' &&
+          site !== null &&
+          film !== null &&
+          overnightC !== null &&
+          site.dryRoadHours !== null,
+      ),
+    ).toEqual([]);
+  });
+
+  it('keeps the shown figure, its limit and its margin in one sum', () => {
+    expect(
+      wrong(({ actual, limit, margin }) => {
+        if (typeof actual !== 'number' || limit === undefined || margin === null) return false;
+        return Math.abs(Math.abs(actual - limit) - Math.abs(margin)) > 1e-9;
+      }),
+    ).toEqual([]);
+  });
+
+  it('fails in the weather only if some rule blocks or does not know', () => {
+    const failing = SITUATIONS.filter(weatherFails);
+    expect(failing.length).toBeGreaterThan(HOW_MANY / 10);
+    expect(failing.every((situation) => ['no', 'unknown'].includes(judgeAll(situation).standing))).toBe(true);
+  });
+});
+
+/** Kinder weather in one respect. */
+const KINDER: readonly { what: string; change: (situation: Situation) => Partial<Situation> }[] = [
+  {
+    what: 'ice ten minutes later',
+    change: ({ film }) => ({
+      film: film && { ...film, ice: { ...film.ice, minutes: film.ice.minutes && film.ice.minutes + 10 } },
+    }),
+  },
+  {
+    what: 'dry ten minutes later',
+    change: ({ film }) => ({
+      film: film && { ...film, dry: { ...film.dry, minutes: film.dry.minutes && film.dry.minutes + 10 } },
+    }),
+  },
+  {
+    what: 'two kelvin warmer at the tap and on the ground',
+    change: ({ site }) => ({
+      site: site && {
+        ...site,
+        coldestNearbyC: site.coldestNearbyC + 2,
+        coldestNext12hC: site.coldestNext12hC + 2,
+      },
+    }),
+  },
+  { what: 'a milder night', change: ({ overnightC }) => ({ overnightC: overnightC && overnightC + 3 }) },
+  {
+    what: 'no rain or snow',
+    change: ({ site }) => ({ site: site && { ...site, mostPrecipMm: 0 } }),
+  },
+  {
+    what: 'less soil',
+    change: ({ soil }) => ({ soil: byGroup((group) => Math.max(0, soil[group] - 1)) }),
+  },
+  {
+    what: 'half an hour longer open',
+    change: ({ site }) => ({
+      site: site && {
+        ...site,
+        open:
+          site.open.kind === 'open' ? { kind: 'open', minutesLeft: site.open.minutesLeft + 30 } : site.open,
+      },
+    }),
+  },
+  {
+    what: 'fewer members against it',
+    change: ({ failedShare }) => ({
+      failedShare: failedShare === undefined ? undefined : failedShare / 2,
+    }),
+  },
+];
+
+const GRAVITY: readonly FindingLevel[] = ['clear', 'condition', 'unknown', 'block'];
+
+describe('what is kinder', () => {
+  it.each(KINDER)('$what never makes a finding graver', ({ change }) => {
+    expect(
+      wrong(({ level }, situation, rule) => {
+        const kinder = rule.judge({ ...situation, ...change(situation) }).level;
+        return GRAVITY.indexOf(kinder) > GRAVITY.indexOf(level);
+      }),
+    ).toEqual([]);
+  });
+});
