@@ -1,0 +1,198 @@
+import { describe, expect, it } from '@jest/globals';
+import {
+  DEFAULT_HOUSE,
+  HOUSE_NUMBERS,
+  HOUSE_RULES,
+  type HouseChoices,
+  type HouseNumbers,
+  type HouseRules,
+} from '../house/index.js';
+import { dueState } from '../plan/index.js';
+import { DEFAULT_LIMITS, RULES, type Situation } from '../rules/index.js';
+import { CLEAN } from '../soil/index.js';
+import { BAY, DRIVE, VEHICLE } from '../testing/shop.js';
+import { ZONE_GROUPS } from '../vehicle/index.js';
+import { hashUnit, MS_PER_HOUR } from '../weather/index.js';
+import { type Method, METHOD_NEEDS, METHODS, shopMethod } from './index.js';
+
+/** A shop that holds to some school in each question; the same for the same seed. */
+function anyHouse(seed: number): HouseRules {
+  let n = 0;
+  const next = (): number => hashUnit(seed, (n += 1));
+  const choices = HOUSE_RULES.map(({ id, options }) => [
+    id,
+    options[Math.floor(next() * options.length)]?.id ?? options[0].id,
+  ]);
+  const numbers = HOUSE_NUMBERS.map(({ id, min, max }) => [id, Math.round(min + next() * (max - min))]);
+  return {
+    choices: Object.fromEntries(choices) as HouseChoices,
+    numbers: Object.fromEntries(numbers) as HouseNumbers,
+  };
+}
+
+const HOUSES = Array.from({ length: 300 }, (_, i) => anyHouse(i + 1));
+const WAYS: readonly { house: HouseRules; method: Method }[] = HOUSES.flatMap((house) =>
+  METHODS.flatMap(({ id }) =>
+    [false, true].map((delicateWheels) => ({ house, method: shopMethod(id, house, { delicateWheels }) })),
+  ),
+);
+const wrong = (isWrong: (method: Method, house: HouseRules) => boolean): string[] =>
+  WAYS.filter(({ method, house }) => isWrong(method, house))
+    .slice(0, 3)
+    .map(({ method, house }) => `${method.id} ${JSON.stringify(house.choices)}`);
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
+
+describe('a method in any house', () => {
+  it('takes as long as its steps and setting up, and hands no longer than that', () => {
+    expect(
+      wrong(
+        ({ minutes, setUpMinutes, steps, handsMinutes }) =>
+          !near(minutes, setUpMinutes + sum(steps.map((step) => step.minutes))) || handsMinutes > minutes,
+      ),
+    ).toEqual([]);
+  });
+
+  it('uses the water of its steps and pays for the minutes on the meter', () => {
+    expect(
+      wrong(({ litres, steps, meterSeconds }) => {
+        const paid = steps.filter(({ onMeter }) => onMeter).map(({ minutes }) => minutes * 60);
+        return !near(litres, sum(steps.map((step) => step.litres))) || Math.abs(meterSeconds - sum(paid)) > 1;
+      }),
+    ).toEqual([]);
+  });
+
+  it('takes off between nothing and all of each group, no more than its steps can', () => {
+    expect(
+      wrong(({ removes, steps }) =>
+        ZONE_GROUPS.some((group) => {
+          const left = steps.reduce((share, step) => share * (1 - (step.removes[group] ?? 0)), 1);
+          return !(removes[group] >= 0 && removes[group] <= 1 && near(removes[group], 1 - left));
+        }),
+      ),
+    ).toEqual([]);
+  });
+
+  it('touches the paint exactly if a step does', () => {
+    expect(wrong(({ contact, steps }) => contact !== steps.some((step) => step.contact))).toEqual([]);
+  });
+
+  it('names each step once, with time and a dwell that can be kept', () => {
+    expect(
+      wrong(({ steps }) => {
+        const ids = steps.map(({ id, groups }) => `${id} ${groups.join()}`);
+        const odd = steps.some(({ minutes, dwell }) => !(minutes > 0) || (dwell && dwell.from > dwell.to));
+        return odd || new Set(ids).size !== ids.length;
+      }),
+    ).toEqual([]);
+  });
+
+  it('dries in ever smaller sections', () => {
+    expect(
+      wrong(
+        ({ drying }) =>
+          drying.kind === 'wiped' &&
+          drying.sections.some(
+            ({ minutes }, i) => minutes <= 0 || minutes >= (drying.sections[i - 1]?.minutes ?? Infinity),
+          ),
+      ),
+    ).toEqual([]);
+  });
+
+  it('needs what is known and no thing twice, and costs nothing below zero', () => {
+    expect(
+      wrong(
+        ({ needs, productMinor, media }) =>
+          needs.some((need) => !METHOD_NEEDS.includes(need)) ||
+          new Set(needs).size !== needs.length ||
+          productMinor < 0 ||
+          Object.values(media).some((count: number) => count < 0),
+      ),
+    ).toEqual([]);
+  });
+});
+
+/** A bright half-sunny bay on roads that get wet in two hours. */
+const SUNNY: Omit<Situation, 'house' | 'method'> = {
+  vehicle: VEHICLE,
+  place: BAY,
+  limits: DEFAULT_LIMITS,
+  soil: CLEAN,
+  overnightC: -6,
+  site: {
+    open: { kind: 'open', minutesLeft: 300 },
+    lightLeftMinutes: 200,
+    lightAtStart: true,
+    queueMinutes: 0,
+    dryRoadHours: 2,
+    windChillC: 2,
+    airTempC: 4,
+    mostPrecipMm: 0,
+    coldestNearbyC: 2,
+    coldestNext12hC: 1,
+  },
+  film: {
+    ice: { panel: 'roof', minutes: null },
+    dry: { panel: 'left', minutes: 30 },
+    filmGramsPerM2: 100,
+    coldest: { panel: 'roof', tempC: 4 },
+    warmestC: 20,
+    product: { panel: 'left', minutes: 9 },
+    sun: { panel: 'left', brightestWm2: 600, dimmestWm2: 60 },
+  },
+};
+
+/** All that a shop's schools can move: its methods, what the rules find, and when a car is due. */
+function trace(house: HouseRules): string {
+  const days = (count: number): number => count * 24 * MS_PER_HOUR;
+  const methods = METHODS.flatMap(({ id }) => [
+    shopMethod(id, house, { delicateWheels: false }),
+    shopMethod(id, house, { delicateWheels: true }),
+  ]);
+  const findings = methods.flatMap((method) =>
+    [BAY, DRIVE].flatMap((place) => RULES.map((rule) => rule.judge({ ...SUNNY, place, method, house }))),
+  );
+  const due = [3, 12, 40].map((ago) =>
+    dueState(
+      { cadenceDays: 14 },
+      { nowMs: days(100), lastWashMs: days(100 - ago), lastContactMs: days(100 - ago), knownSinceMs: 0 },
+      house,
+    ),
+  );
+  return JSON.stringify([methods, findings, due]);
+}
+
+describe('a school', () => {
+  const withChoice = (id: string, choice: string, numbers: Partial<HouseNumbers> = {}): HouseRules => ({
+    choices: { ...DEFAULT_HOUSE.choices, [id]: choice },
+    numbers: { ...DEFAULT_HOUSE.numbers, ...numbers },
+  });
+  const OTHERS = HOUSE_RULES.flatMap(({ id, options }) =>
+    options.slice(1).map((option) => ({ id, first: options[0].id, other: option.id })),
+  );
+
+  it.each(OTHERS)('of $id that says $other moves something', ({ id, first, other }) => {
+    const kits: Partial<HouseNumbers>[] = [
+      { mittsOwned: 2, foldedTowelsOwned: 4 },
+      { mittsOwned: 20, foldedTowelsOwned: 40 },
+    ];
+    const moves = kits.some((kit) => trace(withChoice(id, first, kit)) !== trace(withChoice(id, other, kit)));
+    expect(moves).toBe(true);
+  });
+
+  const NUMBERS = [
+    { id: 'neverBeyondDays', school: ['afterSnow', 'never-beyond'] },
+    { id: 'contactEveryDays', school: ['cadence', 'mixed'] },
+    { id: 'mittsOwned', school: ['buckets', 'by-kit'] },
+    { id: 'foldedTowelsOwned', school: ['rinselessBy', 'by-kit'] },
+  ] as const;
+
+  it.each(NUMBERS)('$id counts between its ends for those who go by it', ({ id, school }) => {
+    const row = HOUSE_NUMBERS.find((number) => number.id === id);
+    const [rule, choice] = school;
+    expect(trace(withChoice(rule, choice, { [id]: row?.min }))).not.toBe(
+      trace(withChoice(rule, choice, { [id]: row?.max })),
+    );
+  });
+});
