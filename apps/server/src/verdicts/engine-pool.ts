@@ -36,12 +36,11 @@ const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'morning', 'balanc
 const LONG_MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 12 };
 const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 6 };
 
-const wasCancelled = (error: unknown): boolean => error instanceof Error && error.name === 'Cancelled';
-
 /** The engine in two threads: one for grids, and one that answers quick questions meanwhile. */
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<EngineProgress>();
+  private isClosing = false;
   private readonly long = new Piscina({
     filename: workerFile(),
     minThreads: 0,
@@ -70,13 +69,15 @@ export class EnginePool implements OnModuleDestroy {
     try {
       const pool = LONG.has(job.kind) ? this.long : this.quick;
       const outcome = (await pool.run({ job, port: port2, stop }, { transferList: [port2] })) as Outcome;
-      if ('fault' in outcome) {
+      if (outcome.kind === 'cancelled') throw new Cancelled();
+      if (outcome.kind === 'fault') {
         const { code, field, message } = outcome.fault;
         throw new FieldError(code, field, message);
       }
       return outcome.answer as Results[K];
     } catch (error) {
-      throw wasCancelled(error) ? new Cancelled() : error;
+      // A thread that is ended in the middle of its work is no fault once the program stops.
+      throw this.isClosing ? new Cancelled() : error;
     } finally {
       signal?.removeEventListener('abort', onAbort);
       port1.close();
@@ -84,6 +85,7 @@ export class EnginePool implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
+    this.isClosing = true;
     await Promise.all([this.long.destroy(), this.quick.destroy()]);
   }
 }

@@ -13,18 +13,21 @@ interface Order {
   readonly stop: Int32Array;
 }
 
-/** What comes back from the thread: an error of the input loses its fields on the way, so it is told as data. */
+/** What comes back from the thread: errors lose their names and fields on the way, so the expected ones are told as data. */
 export type Outcome =
-  { readonly answer: unknown } | { readonly fault: Pick<FieldError, 'code' | 'field' | 'message'> };
+  | { readonly kind: 'answer'; readonly answer: unknown }
+  | { readonly kind: 'fault'; readonly fault: Pick<FieldError, 'code' | 'field' | 'message'> }
+  | { readonly kind: 'cancelled' };
 
 /** Runs one job in the worker thread; progress goes out on the port while it runs, and it stops between bands when told. */
 export default function run(order: Order): Outcome {
   try {
-    return { answer: work(order) };
+    return { kind: 'answer', answer: work(order) };
   } catch (error) {
+    if (error instanceof Cancelled) return { kind: 'cancelled' };
     if (!(error instanceof FieldError)) throw error;
     const { code, field, message } = error;
-    return { fault: { code, field, message } };
+    return { kind: 'fault', fault: { code, field, message } };
   } finally {
     order.port.close();
   }

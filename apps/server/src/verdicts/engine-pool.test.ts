@@ -1,0 +1,89 @@
+import { afterAll, describe, expect, it } from '@jest/globals';
+import {
+  COLD_LAKE_PORT,
+  DEFAULT_HOUSE,
+  DEFAULT_LIMITS,
+  DEFAULT_PRICES,
+  MS_PER_HOUR,
+  simulateWeather,
+} from '@keen/core';
+import { DEMO_CLOCK, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
+import { Cancelled } from './cancelled.js';
+import { enginePlace, engineVehicle } from './engine-facts.js';
+import type { GridJob } from './engine-job.js';
+import { EnginePool } from './engine-pool.js';
+
+const nowMs = Date.parse(DEMO_CLOCK);
+const hourMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
+const weather = (fromMs: number, hourCount: number, seed = 1) =>
+  simulateWeather({ climate: COLD_LAKE_PORT, seed, fromMs, hourCount });
+
+/** A week for one car at every place; a grid of its own for each seed. */
+function job(seed: number): GridJob {
+  const [record] = DEMO_VEHICLES;
+  if (!record) throw new Error('no demo vehicle');
+  const observedHours = 24 * 10;
+  return {
+    kind: 'grid',
+    places: DEMO_PLACES.map(enginePlace),
+    limits: DEFAULT_LIMITS,
+    prices: DEFAULT_PRICES,
+    house: DEFAULT_HOUSE,
+    drivesOn: 'right',
+    timeZone: DEMO_ZONE,
+    treatments: [],
+    nowMs,
+    weather: {
+      stamp: `test ${seed}`,
+      observed: weather(hourMs - observedHours * MS_PER_HOUR, observedHours, seed),
+      control: weather(hourMs, 24 * 11, seed),
+      members: [2, 3].map((other) => weather(hourMs, 24 * 11, seed * 10 + other)),
+    },
+    car: engineVehicle(
+      { ...record, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
+      { washes: [], drives: [], swabs: [], looks: [] },
+    ),
+  };
+}
+
+const pools: EnginePool[] = [];
+const newPool = (): EnginePool => {
+  const pool = new EnginePool();
+  pools.push(pool);
+  return pool;
+};
+afterAll(async () => {
+  await Promise.all(pools.map((pool) => pool.onModuleDestroy()));
+});
+
+describe('the engine in its threads', () => {
+  it('tells how far it is and answers the same from what it has kept', async () => {
+    const pool = newPool();
+    const shares: number[] = [];
+    const listening = pool.progress.subscribe(({ share }) => shares.push(share));
+    const first = await pool.run<'grid'>(job(1));
+    listening.unsubscribe();
+    expect(first.bands.some(({ cells }) => cells.length === 168)).toBe(true);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+    expect(shares.at(-1)).toBeCloseTo(1);
+    expect(await pool.run<'grid'>(job(1))).toEqual(first);
+  });
+
+  it('stops when told to in the middle, as something called off, and works on afterwards', async () => {
+    const pool = newPool();
+    const stop = new AbortController();
+    const listening = pool.progress.subscribe(() => stop.abort());
+    await expect(pool.run<'grid'>(job(2), stop.signal)).rejects.toBeInstanceOf(Cancelled);
+    listening.unsubscribe();
+    const { bands } = await pool.run<'grid'>(job(2));
+    expect(bands.length).toBeGreaterThan(0);
+  });
+
+  it('calls off what is at work when the program stops', async () => {
+    const pool = newPool();
+    const atWork = pool.run<'grid'>(job(4));
+    const outcome = expect(atWork).rejects.toBeInstanceOf(Cancelled);
+    await pool.onModuleDestroy();
+    await outcome;
+  });
+});
