@@ -58,8 +58,8 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
               <tr>
                 <th scope="col">Taken</th>
                 <th scope="col">Zone</th>
-                <th scope="col">Found</th>
-                <th scope="col">Expected</th>
+                <th scope="col">Found, g/m²</th>
+                <th scope="col">Expected, g/m²</th>
                 <th scope="col">
                   <span className={classes.hidden}>Take away</span>
                 </th>
@@ -72,10 +72,8 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
                   <tr key={id}>
                     <th scope="row">{format.dayShort(atMs)}</th>
                     <td>{ZONE_NAMES[zone]}</td>
-                    <td className="figure">{gramsPerM2.toFixed(2)} g/m²</td>
-                    <td className="figure">
-                      {check ? `${check.expectedGramsPerM2.toFixed(2)} g/m²` : 'not known'}
-                    </td>
+                    <td className="figure">{gramsPerM2.toFixed(2)}</td>
+                    <td className="figure">{check ? check.expectedGramsPerM2.toFixed(2) : 'not known'}</td>
                     <td>
                       <TakeAway what={`the reading of ${format.dayShort(atMs)}`} onClick={() => forget(id)} />
                     </td>
