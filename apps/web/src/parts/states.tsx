@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { ApiError } from '../api/client.js';
 import type { Progress } from '../api/use-progress.js';
 import classes from './states.module.css';
@@ -11,6 +12,18 @@ export function Empty({ title, children }: { readonly title: string; readonly ch
       <strong>{title}</strong>
       {children}
     </section>
+  );
+}
+
+/** The shop has no vehicle yet; the children say what would stand here. */
+export function NoVehicles({ children }: { readonly children: ReactNode }) {
+  return (
+    <Empty title="No vehicles yet">
+      <span>{children}</span>
+      <Button component={Link} to="/vehicles">
+        Add a vehicle
+      </Button>
+    </Empty>
   );
 }
 

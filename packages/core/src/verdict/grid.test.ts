@@ -317,6 +317,14 @@ describe('the film of a verdict', () => {
     expect(startTempC).toBeGreaterThan((WATER.tempC + site.air.airTempC) / 2);
   });
 
+  it('dries product sooner the less of it is on the panel, and does not look where it is not asked', () => {
+    const driesAfter = (productGramsPerM2?: number): number =>
+      filmOutcome(washCase, site, { productGramsPerM2 }).product.minutes ?? Infinity;
+    expect(driesAfter(1)).toBeLessThan(driesAfter(5));
+    expect(driesAfter(5)).toBeLessThanOrEqual(driesAfter(300));
+    expect(driesAfter()).toBe(Infinity);
+  });
+
   it('is never worse on some panels than on all', () => {
     const all = filmOutcome(washCase, site);
     const some = filmOutcome(washCase, site, { only: new Set(['left', 'rear']) });

@@ -8,7 +8,7 @@ import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { download } from '../../parts/download.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading, Stopped } from '../../parts/states.js';
+import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { optionsOf } from '../../words/names.js';
 import { BalanceTable } from './balance-table.js';
@@ -40,9 +40,7 @@ export function BalancePage() {
         />
       }
     >
-      {vehicles?.length === 0 && (
-        <Empty title="No vehicles yet">Add a vehicle first; its methods are weighed here.</Empty>
-      )}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its methods are weighed here.</NoVehicles>}
       {vehicle && places && clock && (
         <>
           <Hour vehicle={vehicle} places={places} nowMs={clock.nowMs} />

@@ -5,7 +5,7 @@ import { useNavigate, useParams } from 'react-router';
 import { useClock, useCondition, useVehicles } from '../../api/queries.js';
 import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading } from '../../parts/states.js';
+import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { UnfoldedCar } from '../../parts/unfolded-car.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { SOIL_NAMES } from '../../words/names.js';
@@ -43,9 +43,7 @@ export function ConditionPage() {
         />
       }
     >
-      {vehicles?.length === 0 && (
-        <Empty title="No vehicles yet">Add a vehicle first; its condition stands here.</Empty>
-      )}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its condition stands here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !condition && vehicleId !== '' && <Loading what="Estimating soil and wear" />}
       {condition && vehicle && clock && (

@@ -1,4 +1,3 @@
-import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
 import type { VehicleAnswer } from '../../api/types.js';
@@ -6,7 +5,7 @@ import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading } from '../../parts/states.js';
+import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { AnswerCard } from './answer-card.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText, groupAnswers, leadText, nameOf } from './morning-view.js';
@@ -57,12 +56,7 @@ export function MorningPage() {
     <Page title="This morning" lead={leadText(days, format.dayKey(view.nowMs))}>
       <SkyStrip />
       {vehicles?.length === 0 && (
-        <Empty title="No vehicles yet">
-          <span>Add a vehicle and a place to wash it, and the answer stands here.</span>
-          <Button component={Link} to="/vehicles">
-            Add a vehicle
-          </Button>
-        </Empty>
+        <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>
       )}
       <PlannedList washes={washes ?? []} vehicles={vehicles} places={places} nowMs={view.nowMs} />
       {days.map(({ key, title, answers }) => (

@@ -5,7 +5,7 @@ import { useClock, useSalt, useVehicles } from '../../api/queries.js';
 import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading } from '../../parts/states.js';
+import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { UnfoldedCar } from '../../parts/unfolded-car.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { methodName, ZONE_NAMES } from '../../words/names.js';
@@ -38,9 +38,7 @@ export function SaltPage() {
         />
       }
     >
-      {vehicles?.length === 0 && (
-        <Empty title="No vehicles yet">Add a vehicle first; its ledger stands here.</Empty>
-      )}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its ledger stands here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !salt && vehicleId !== '' && <Loading what="Running the ledger" />}
       {salt && vehicle && (

@@ -19,7 +19,7 @@ import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading, Stopped } from '../../parts/states.js';
+import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.js';
 import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { findingText } from '../../words/finding-words.js';
@@ -56,9 +56,7 @@ export function WindowsPage() {
         />
       }
     >
-      {vehicles?.length === 0 && (
-        <Empty title="No vehicles yet">Add a vehicle first; its windows stand here.</Empty>
-      )}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its windows stand here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !ready && !isStopped && vehicleId !== '' && (
         <Loading what="Working out the week" progress={progress} onStop={stop} />
