@@ -18,6 +18,7 @@ export * from './place/index.js';
 export * from './rules/index.js';
 export * from './verdict/index.js';
 export * from './road/index.js';
+export * from './schedule/index.js';
 export * from './plan/index.js';
 export * from './log/index.js';
 export * from './settings/index.js';

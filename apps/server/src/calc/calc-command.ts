@@ -1,15 +1,20 @@
 import { createInterface } from 'node:readline';
-import { calculate, CALCULATORS, schemasOf } from '@keen/core';
+import {
+  allSums,
+  calculate,
+  type CalculatorAnswer,
+  CALCULATORS,
+  schemasOf,
+  solve,
+  SOLVERS,
+} from '@keen/core';
 
 const USAGE = 'Use: npm run -s calc -- <name> < input.jsonl, or npm run -s calc -- --list';
 const BAD_INPUT = 2;
 
 function list(): void {
-  for (const calculator of CALCULATORS.values()) {
-    console.log(
-      JSON.stringify({ name: calculator.name, question: calculator.question, ...schemasOf(calculator) }),
-    );
-  }
+  for (const sum of allSums())
+    console.log(JSON.stringify({ name: sum.name, question: sum.question, ...schemasOf(sum) }));
 }
 
 function parse(line: string): { ok: true; input: unknown } | { ok: false; message: string } {
@@ -20,10 +25,19 @@ function parse(line: string): { ok: true; input: unknown } | { ok: false; messag
   }
 }
 
+type Sum = (input: unknown) => CalculatorAnswer | Promise<CalculatorAnswer>;
+
+function sumOf(name: string): Sum | null {
+  const calculator = CALCULATORS.get(name);
+  if (calculator) return (input) => calculate(calculator, input);
+  const solver = SOLVERS.get(name);
+  return solver ? (input) => solve(solver, input, { clockSeconds: () => performance.now() / 1000 }) : null;
+}
+
 /** One JSON object a line in, one JSON line out for each, in order. Answers whether all were good. */
 async function answerLines(name: string): Promise<boolean> {
-  const calculator = CALCULATORS.get(name);
-  if (!calculator) {
+  const sum = sumOf(name);
+  if (!sum) {
     console.error(`There is no sum called ${name}. ${USAGE}`);
     return false;
   }
@@ -32,7 +46,7 @@ async function answerLines(name: string): Promise<boolean> {
     if (line.trim() === '') continue;
     const parsed = parse(line);
     const answer = parsed.ok
-      ? calculate(calculator, parsed.input)
+      ? await sum(parsed.input)
       : {
           ok: false as const,
           error: { code: 'bad-json' as const, field: 'input', message: `input: ${parsed.message}` },

@@ -1,0 +1,4 @@
+export * from './schedule-problem.js';
+export * from './check-schedule.js';
+export * from './solve-schedule.js';
+export * from './named-schedule.js';
