@@ -12,6 +12,7 @@ import {
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   EVEN_WEEK,
+  everyHour,
   filmLife,
   filmTrace,
   likelyTreatments,
@@ -171,8 +172,7 @@ async function grid() {
             soil: CLEAN,
             night,
             sites: placeSites(places, forecast),
-            fromMs: nowMs,
-            hourCount: 168,
+            startsMs: everyHour(nowMs, 168),
             withMembers: with20,
           });
         }),
@@ -246,7 +246,7 @@ async function served() {
 
   const { child } = await startServer(env);
   const get = async (path) => (await fetch(`${base}/${path}`)).json();
-  const morning = await timed(() => get('verdicts/morning'));
+  const morning = await timed(() => get('plan/morning'));
   add('the morning for 12 vehicles, cold', `${morning.toFixed(0)} ms`, 'no figure asked', true);
   // A new limit leaves the engine warm and every grid unknown.
   const colds = [];

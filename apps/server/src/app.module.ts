@@ -5,6 +5,7 @@ import { ConfigModule } from './config/config.module.js';
 import { DatabaseModule } from './db/database.module.js';
 import { DrivesModule } from './drives/drives.module.js';
 import { HealthModule } from './health/health.module.js';
+import { PlanModule } from './plan/plan.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { RoadsModule } from './roads/roads.module.js';
 import { SettingsModule } from './settings/settings.module.js';
@@ -31,6 +32,7 @@ import { WeatherModule } from './weather/weather.module.js';
     VerdictsModule,
     SoilModule,
     WashesModule,
+    PlanModule,
     CalcModule,
   ],
 })

@@ -3,7 +3,8 @@ import type { CellDetail, PlaceRecord, VehicleRecord, WashRecord } from '@keen/c
 import request from 'supertest';
 import type { ErrorBody } from './errors/api-error.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from './testing/test-app.js';
-import type { MorningView, WindowsView } from './verdicts/verdicts.service.js';
+import type { MorningView } from './plan/plan.service.js';
+import type { WindowsView } from './verdicts/verdicts.service.js';
 
 const HOUR_MS = 3_600_000;
 const NOW = Date.parse(TEST_CLOCK);
@@ -47,7 +48,7 @@ describe('health and description', () => {
         '/api/vehicles',
         '/api/places/{id}',
         '/api/calc/{name}',
-        '/api/verdicts/morning',
+        '/api/plan/morning',
         '/api/washes/{id}/done',
       ]),
     );
@@ -242,7 +243,7 @@ describe('verdicts', () => {
   });
 
   it('answers the morning for every vehicle', async () => {
-    const view = (await api().get('/api/verdicts/morning').expect(200)).body as MorningView;
+    const view = (await api().get('/api/plan/morning').expect(200)).body as MorningView;
     expect(view.answers.map(({ vehicleId }) => vehicleId)).toContain(vehicle.id);
     expect(view.memberCount).toBe(20);
   }, 60_000);

@@ -1,6 +1,6 @@
 import { createApp } from './app.js';
 import { CONFIG, type Config, StartError } from './config/config.js';
-import { VerdictsService } from './verdicts/verdicts.service.js';
+import { PlanService } from './plan/plan.service.js';
 
 const codeOf = (error: unknown): unknown =>
   error instanceof Error ? (error as { code?: unknown }).code : undefined;
@@ -23,7 +23,7 @@ async function start(): Promise<void> {
   console.log(`Keen Rinse is ready: ${await app.getUrl()}`);
   // The first screen is asked for soon; its answer is worked out meanwhile.
   app
-    .get(VerdictsService)
+    .get(PlanService)
     .morning()
     .catch((error: unknown) => {
       if (!isStopping) console.error('The first answer could not be worked out:', error);

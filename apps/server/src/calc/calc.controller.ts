@@ -1,20 +1,21 @@
-import { BadRequestException, Body, Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { BadRequestException, Body, Controller, Get, HttpCode, Param, Post, Req } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { calculate, CALCULATORS, schemasOf } from '@keen/core';
+import { allSums, calculate, type CalculatorAnswer, CALCULATORS, schemasOf, SOLVERS } from '@keen/core';
+import type { Request } from 'express';
 import { notFound } from '../errors/api-error.js';
+import { SolverPool } from '../solver/solver-pool.js';
+import { whenGone } from '../verdicts/when-gone.js';
 
 /** Every sum of the program, by name. */
 @ApiTags('calculators')
 @Controller('calc')
 export class CalcController {
+  constructor(private readonly solver: SolverPool) {}
+
   /** Names, questions and schemas of all sums. */
   @Get()
   list(): unknown[] {
-    return [...CALCULATORS.values()].map((calculator) => ({
-      name: calculator.name,
-      question: calculator.question,
-      ...schemasOf(calculator),
-    }));
+    return allSums().map((sum) => ({ name: sum.name, question: sum.question, ...schemasOf(sum) }));
   }
 
   @Post(':name')
@@ -24,11 +25,20 @@ export class CalcController {
     description: 'GET /api/calc lists the names with their input and output schemas.',
   })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
-  run(@Param('name') name: string, @Body() input: unknown): unknown {
-    const calculator = CALCULATORS.get(name);
-    if (!calculator) throw notFound('calculator', name);
-    const answer = calculate(calculator, input);
+  async run(@Param('name') name: string, @Body() input: unknown, @Req() request: Request): Promise<unknown> {
+    const answer = await this.answer(name, input, request);
     if (!answer.ok) throw new BadRequestException({ error: answer.error });
     return answer.value;
+  }
+
+  private answer(
+    name: string,
+    input: unknown,
+    request: Request,
+  ): CalculatorAnswer | Promise<CalculatorAnswer> {
+    const calculator = CALCULATORS.get(name);
+    if (calculator) return calculate(calculator, input);
+    if (!SOLVERS.has(name)) throw notFound('calculator', name);
+    return this.solver.sum(name, input, whenGone(request));
   }
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
+import { SolverModule } from '../solver/solver.module.js';
 import { CalcController } from './calc.controller.js';
 
-@Module({ controllers: [CalcController] })
+@Module({ imports: [SolverModule], controllers: [CalcController] })
 export class CalcModule {}

@@ -82,6 +82,7 @@ export const places = sqliteTable('place', {
   queue: text('queue', { mode: 'json' }).$type<Queue | null>(),
   forbids: text('forbids', { mode: 'json' }).$type<readonly SiteRule[]>().notNull().default([]),
   travelMinutes: real('travel_minutes').notNull(),
+  carsAtOnce: integer('cars_at_once').notNull().default(1),
   removedMs,
 });
 
@@ -99,6 +100,9 @@ export const washes = sqliteTable(
     status: text('status', { enum: WASH_STATUSES }).notNull(),
     startMs: integer('start_ms').notNull(),
     minutes: real('minutes').notNull(),
+    handsId: text('hands_id').notNull().default('owner'),
+    isLocked: integer('is_locked', { mode: 'boolean' }).notNull().default(false),
+    startedMs: integer('started_ms'),
     costMinor: integer('cost_minor'),
     predicted: text('predicted', { mode: 'json' }).$type<Predicted | null>(),
     found: text('found', { mode: 'json' }).$type<WashFound | null>(),

@@ -1,5 +1,6 @@
 import {
   EVEN_WEEK,
+  type Hands,
   type Place,
   type Queue,
   type Vehicle,
@@ -26,6 +27,20 @@ const TOUCHLESS_QUEUE: Queue = {
   weekdayMinutes: [0, 0, 0, 0, 0, 0, 0, 2, 3, 3, 3, 4, 8, 6, 4, 5, 9, 12, 8, 5, 3, 0, 0, 0],
   weekendMinutes: [0, 0, 0, 0, 0, 0, 0, 2, 4, 8, 12, 16, 18, 18, 15, 12, 10, 8, 5, 3, 2, 0, 0, 0],
 };
+
+/** The owner from Monday to Saturday; a helper on Saturdays. */
+export const DEMO_HANDS: readonly Hands[] = [
+  {
+    id: 'owner',
+    name: 'Owner',
+    hours: [0, 1, 2, 3, 4, 5, 6].map((day) => (day < 6 ? { openMinute: 450, closeMinute: 1110 } : null)),
+  },
+  {
+    id: 'helper',
+    name: 'Saturday helper',
+    hours: [0, 1, 2, 3, 4, 5, 6].map((day) => (day === 5 ? { openMinute: 540, closeMinute: 960 } : null)),
+  },
+];
 
 export interface NamedPlace extends Place {
   readonly name: string;
@@ -65,6 +80,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: null,
     forbids: [],
     travelMinutes: 0,
+    carsAtOnce: 1,
   },
   {
     ...AT,
@@ -96,6 +112,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: null,
     forbids: [],
     travelMinutes: 12,
+    carsAtOnce: 1,
   },
   {
     ...AT,
@@ -146,6 +163,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: BAY_QUEUE,
     forbids: [],
     travelMinutes: 9,
+    carsAtOnce: 2,
   },
   {
     ...AT,
@@ -179,6 +197,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: TOUCHLESS_QUEUE,
     forbids: ['no-contact'],
     travelMinutes: 11,
+    carsAtOnce: 1,
   },
   {
     ...AT,
@@ -213,6 +232,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: null,
     forbids: ['no-washing-in-frost'],
     travelMinutes: 0,
+    carsAtOnce: 1,
   },
 ];
 

@@ -29,7 +29,7 @@ import { SimulatedStation } from '../weather/simulated-station.js';
 import { seasonStartMs } from '../weather/season.js';
 import { demoHistory, demoPlans } from './history.js';
 import { demoDrives, demoLooks, demoSwabs } from './notes.js';
-import { DEMO_CLOCK, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
+import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 
 const ROWS_PER_INSERT = 400;
 /** The cars were looked at when they came home the evening before. */
@@ -98,7 +98,10 @@ async function seed(): Promise<void> {
     return record ? engine.condition({ ...evening, car: engineVehicle(record, notes) }).estimated : [];
   });
   await db.insert(soilLooks).values(looks);
-  await db.insert(settings).values({ key: 'timeZone', value: DEMO_ZONE });
+  await db.insert(settings).values([
+    { key: 'timeZone', value: DEMO_ZONE },
+    { key: 'hands', value: DEMO_HANDS },
+  ]);
   close();
   renameSync(part, file);
   console.log(

@@ -42,6 +42,7 @@ export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
     queue: null,
     forbids: [],
     ...dto,
+    carsAtOnce: dto.carsAtOnce ?? 1,
     climate: climateOf(dto.climate),
     shelter: shelterOf(dto.shelter),
   };

@@ -28,6 +28,7 @@ import {
   Validate,
   ValidateIf,
   ValidateNested,
+  type ValidationArguments,
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from 'class-validator';
@@ -123,8 +124,8 @@ export class OpenHoursConstraint implements ValidatorConstraintInterface {
     );
   }
 
-  defaultMessage(): string {
-    return 'openHours must have seven weekdays, Monday first, each null or {openMinute, closeMinute} from 0 to 1440';
+  defaultMessage({ property }: ValidationArguments): string {
+    return `${property} must have seven weekdays, Monday first, each null or {openMinute, closeMinute} from 0 to 1440`;
   }
 }
 
@@ -186,6 +187,7 @@ export class CreatePlaceDto {
   @IsIn(SITE_RULES, { each: true })
   forbids?: SiteRule[];
   @IsNumber() @Min(0) @Max(600) travelMinutes: number;
+  @IsOptional() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
 }
 
 export class UpdatePlaceDto extends PartialType(CreatePlaceDto, { skipNullProperties: false }) {}

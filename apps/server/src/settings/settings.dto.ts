@@ -1,7 +1,22 @@
 import { DRIVING_SIDES, type DrivingSide, HARDNESS_DISPLAY_UNITS, TEMPERATURE_UNITS } from '@keen/core';
 import { PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { IsIn, IsObject, IsOptional, IsTimeZone, Matches, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsTimeZone,
+  Matches,
+  MaxLength,
+  Validate,
+  ValidateNested,
+} from 'class-validator';
+import { OpenHoursConstraint, type OpenSpanDto } from '../places/place.dto.js';
 
 export class DisplayDto {
   @IsIn(TEMPERATURE_UNITS) temperature: (typeof TEMPERATURE_UNITS)[number];
@@ -20,6 +35,14 @@ export class HouseDto {
   @IsOptional() @IsObject() numbers?: Record<string, unknown>;
 }
 
+/** A pair of hands; hours Monday first, null where they do not work. */
+export class HandsDto {
+  @Matches(/^[a-z0-9-]{1,40}$/, { message: 'id must be small letters, digits and hyphens' }) id: string;
+  @IsString() @IsNotEmpty() @MaxLength(60) name: string;
+  @Validate(OpenHoursConstraint)
+  hours: (OpenSpanDto | null)[];
+}
+
 /** Only what is to change; limits and prices by their id, checked against their own ranges. */
 export class UpdateSettingsDto {
   @IsOptional() @IsObject() limits?: Record<string, unknown>;
@@ -28,4 +51,11 @@ export class UpdateSettingsDto {
   @IsOptional() @IsTimeZone() timeZone?: string;
   @IsOptional() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
   @IsOptional() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(12)
+  @ValidateNested({ each: true })
+  @Type(() => HandsDto)
+  hands?: HandsDto[];
 }

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
   DEFAULT_DISPLAY,
+  DEFAULT_HANDS,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
@@ -8,6 +9,7 @@ import {
   type DrivingSide,
   HOUSE_NUMBERS,
   HOUSE_RULES,
+  type Hands,
   type HouseRules,
   LIMITS,
   PRICES,
@@ -60,6 +62,20 @@ function checkedChoices(given: Record<string, unknown>): Record<string, string> 
   );
 }
 
+/** Each pair of hands once, and no day that ends before it begins. @throws 400 naming the field */
+function checkedHands(hands: readonly Hands[]): readonly Hands[] {
+  hands.forEach(({ id, hours }, i) => {
+    if (hands.findIndex((other) => other.id === id) !== i)
+      throw badField(`hands.${i}.id`, `hands.${i}.id: ${id} is there twice.`);
+    hours.forEach((span, day) => {
+      const field = `hands.${i}.hours.${day}.closeMinute`;
+      if (span && span.closeMinute <= span.openMinute)
+        throw badField(field, `${field}: it ends before it begins.`);
+    });
+  });
+  return hands;
+}
+
 @Injectable()
 export class SettingsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -77,6 +93,7 @@ export class SettingsService {
         numbers: { ...DEFAULT_HOUSE.numbers, ...house?.numbers },
       },
       drivesOn: (stored.get('drivesOn') as DrivingSide | undefined) ?? 'right',
+      hands: (stored.get('hands') as readonly Hands[] | undefined) ?? DEFAULT_HANDS,
       timeZone:
         (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
     };
@@ -96,7 +113,8 @@ export class SettingsService {
         ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
       },
     };
-    await this.store({ limits, prices, display, timeZone, drivesOn, house });
+    const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
+    await this.store({ limits, prices, display, timeZone, drivesOn, house, hands });
     return this.read();
   }
 

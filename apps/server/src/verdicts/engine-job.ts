@@ -5,6 +5,7 @@ import type {
   HouseRules,
   Limits,
   Place,
+  PlanRequest,
   Prices,
   SaltReading,
   SoilSeen,
@@ -66,10 +67,26 @@ export interface GridJob extends OfVehicle {
   readonly kind: 'grid';
 }
 
-/** What each vehicle needs and when. */
-export interface MorningJob extends EngineSetting {
-  readonly kind: 'morning';
+/** The washes that stand in the plan, and who does them. */
+export type PlanFacts = Pick<PlanRequest, 'hands' | 'fixed' | 'movable' | 'busy'>;
+
+/** What each vehicle needs and when, and one good plan for all of them. */
+export interface PlanJob extends EngineSetting {
+  readonly kind: 'plan';
   readonly cars: readonly EngineVehicle[];
+  readonly facts: PlanFacts;
+}
+
+/** Where else the wash of one vehicle could stand. */
+export interface MovesJob extends OfVehicle {
+  readonly kind: 'moves';
+  readonly facts: PlanFacts;
+}
+
+/** The plan that some choice of its options makes. */
+export interface PlanTellJob extends Omit<PlanJob, 'kind'> {
+  readonly kind: 'plan-tell';
+  readonly chosen: readonly number[];
 }
 
 /** The salt of one vehicle over the season. */
@@ -107,7 +124,16 @@ export interface CadenceJob extends OfVehicle {
 }
 
 export type EngineJob =
-  GridJob | MorningJob | SaltJob | ConditionJob | CellJob | FlipsJob | BalanceJob | CadenceJob;
+  | GridJob
+  | PlanJob
+  | PlanTellJob
+  | MovesJob
+  | SaltJob
+  | ConditionJob
+  | CellJob
+  | FlipsJob
+  | BalanceJob
+  | CadenceJob;
 
 export interface EngineProgress {
   readonly label: string;

@@ -1,19 +1,28 @@
 import { existsSync } from 'node:fs';
 import { MessageChannel } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
-import { type BalanceRow, type CadenceOutcome, FieldError, type Flip, type VehicleMorning } from '@keen/core';
+import {
+  type BalanceRow,
+  type CadenceOutcome,
+  FieldError,
+  type Flip,
+  type PlanAnswer,
+  type PlanOption,
+} from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
 import type { ConditionAnswer } from './condition-answer.js';
-import type { CellAnswer, GridAnswer } from './engine.js';
+import type { CellAnswer, GridAnswer, MadePlan } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
 import type { Outcome } from './engine.worker.js';
 import type { SaltAnswer } from './salt-answer.js';
 
 interface Results {
   grid: GridAnswer;
-  morning: VehicleMorning[];
+  plan: MadePlan;
+  'plan-tell': PlanAnswer;
+  moves: PlanOption[];
   salt: SaltAnswer;
   condition: ConditionAnswer;
   cell: CellAnswer;
@@ -31,7 +40,7 @@ function workerFile(): string {
 }
 
 /** Long work, whose bands are worth keeping: one thread, so that they stay at hand. */
-const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'morning', 'balance']);
+const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'plan', 'plan-tell', 'moves', 'balance']);
 /** Without a bound a thread would rather grow than tidy up. */
 const LONG_MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 12 };
 const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 6 };

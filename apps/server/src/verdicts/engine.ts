@@ -8,12 +8,16 @@ import {
   type CellDetail,
   type CellRequest,
   type FilmInput,
+  everyHour,
   filmInputFor,
   type Flip,
   flipsOf,
+  goodSchedule,
   type GridRequest,
   likelyTreatments,
+  localTime,
   memberAsker,
+  moveOptions,
   MS_PER_HOUR,
   NightAir,
   type Panel,
@@ -21,6 +25,11 @@ import {
   PlaceCalendar,
   type PlaceSite,
   placeSites,
+  planAnswer,
+  type PlanAnswer,
+  planCase,
+  type PlanOption,
+  type PlanRequest,
   PlaceWeather,
   RoadAhead,
   ROAD_CLASSES,
@@ -28,6 +37,8 @@ import {
   type RoadHour,
   roadHours,
   type RoadState,
+  type Schedule,
+  type ScheduleProblem,
   seasonCadence,
   shopMethod,
   type Surroundings,
@@ -37,7 +48,6 @@ import {
   verdictGrid,
   type WeatherHour,
   type WeatherSpan,
-  type Window,
   windChill,
 } from '@keen/core';
 import { carState, type CarState } from './car-state.js';
@@ -51,7 +61,9 @@ import type {
   EngineVehicle,
   FlipsJob,
   GridJob,
-  MorningJob,
+  MovesJob,
+  PlanJob,
+  PlanTellJob,
   SaltJob,
 } from './engine-job.js';
 import { saltAnswer, type SaltAnswer } from './salt-answer.js';
@@ -62,8 +74,11 @@ export const GRID_HOURS = 168;
 const LOOK_BACK_HOURS = 36;
 const KEPT_BANDS = 700;
 const KEPT_CARS = 16;
-/** Enough starts of each vehicle to find one that is free; more only cost memory. */
-const MOST_WINDOWS = 80;
+/** What a plan looks ahead. */
+export const PLAN_HOURS = 240;
+const KEPT_MORNINGS = 80;
+/** A good plan is wanted within a second; proving it is another's work. */
+const GOOD_PLAN_MS = 900;
 
 type Report = (progress: EngineProgress) => void;
 type OfCar = EngineSetting & { readonly car: EngineVehicle };
@@ -83,6 +98,16 @@ export interface GridAnswer {
 /** One start laid open, with the film of each panel, from which the lab begins. */
 export interface CellAnswer extends CellDetail {
   readonly films: readonly { readonly panel: Panel['id']; readonly input: FilmInput }[];
+}
+
+/** One plan for all vehicles as first found. */
+export interface MadePlan {
+  readonly problem: ScheduleProblem;
+  readonly schedule: Schedule;
+  readonly horizonMs: number;
+  /** What each vehicle needs; without its windows, which are many. */
+  readonly mornings: readonly VehicleMorning[];
+  readonly answer: PlanAnswer;
 }
 
 /** What is made from a key once and kept, the oldest given up first. */
@@ -120,6 +145,7 @@ export class Engine {
   private readonly cars = new Kept<CarState>(KEPT_CARS);
   private readonly sites = new Kept<PlaceSite>(10);
   private readonly arounds = new Kept<Surroundings>(1);
+  private readonly mornings = new Kept<VehicleMorning>(KEPT_MORNINGS);
 
   /** A week for one car, every start asked of every member. */
   grid(job: Pick<GridJob, keyof OfCar>, onProgress?: (share: number) => void): GridAnswer {
@@ -163,8 +189,7 @@ export class Engine {
       soil: this.stateOf(job).soilByGroup,
       night: new NightAir(standsAt, control),
       sites: this.sitesOf(job),
-      fromMs: weather.control[0]?.atMs ?? 0,
-      hourCount: GRID_HOURS,
+      startsMs: everyHour(weather.control[0]?.atMs ?? 0, GRID_HOURS),
       withMembers,
     };
   }
@@ -192,34 +217,84 @@ export class Engine {
     );
   }
 
-  /** What each vehicle needs; reports vehicle by vehicle. Members are asked of the starts that would be shown. */
-  morning(job: MorningJob, report: Report): VehicleMorning[] {
-    const windChillC = job.weather.control.map(outdoorWindChillC);
-    const total = job.cars.length;
-    return job.cars.map((car, i) => {
-      const label = car.vehicle.id;
-      const ofCar = { ...job, car };
-      const request = this.request(ofCar, false);
-      const bands = this.bandsOf(ofCar, request, (share) => report({ label, share: (i + share) / total }));
-      const state = this.stateOf(ofCar);
-      const morning = vehicleMorning({
+  /** What one vehicle needs, and every start of the coming days that goes for it, with what the members say. */
+  private morningOf(
+    job: OfCar & Pick<PlanJob, 'facts'>,
+    onProgress: (share: number) => void,
+  ): VehicleMorning {
+    const { car, house, limits, prices, places, weather } = job;
+    const hour = Math.floor(job.nowMs / MS_PER_HOUR);
+    const startsMs = workingHours(job);
+    const { timeZone, drivesOn } = job;
+    const key = hash(car, house, limits, prices, places, weather.stamp, timeZone, drivesOn, hour, startsMs);
+    return this.mornings.once(key, () => {
+      const request = { ...this.request(job, false), startsMs };
+      const bands = verdictGrid(request, { onProgress });
+      const state = this.stateOf(job);
+      return vehicleMorning({
         ...job,
         vehicle: car.vehicle,
         bands,
         soil: state.soilByGroup,
         ledger: state.ledger,
         ahead: state.ahead,
-        askMembers: job.weather.members.length > 0 ? memberAsker(request) : undefined,
-        windChillC,
+        askMembers: weather.members.length > 0 ? memberAsker(request) : undefined,
+        windChillC: weather.control.map(outdoorWindChillC),
         history: {
           lastWashMs: state.lastWashMs,
           lastContactMs: state.lastContactMs,
           knownSinceMs: car.knownSinceMs,
         },
       });
-      report({ label, share: (i + 1) / total });
-      return { ...morning, windows: fewest(morning.windows) };
     });
+  }
+
+  private planRequest(job: EngineSetting & Pick<PlanJob, 'cars' | 'facts'>, report: Report): PlanRequest {
+    const total = job.cars.length;
+    const cars = job.cars.map((car, i) => {
+      const label = car.vehicle.id;
+      const told = (share: number): void => report({ label, share: (i + share) / total });
+      const morning = this.morningOf({ ...job, car }, told);
+      told(1);
+      return { ...morning, cadenceDays: car.vehicle.cadenceDays };
+    });
+    return {
+      ...job.facts,
+      cars,
+      places: job.places,
+      prices: job.prices,
+      tolerableShare: job.limits.tolerableBlockedShare,
+      timeZone: job.timeZone,
+      nowMs: job.nowMs,
+      horizonMs: horizonOf(job),
+    };
+  }
+
+  /** One good plan for all vehicles, with the problem behind it, so that it can be proven elsewhere. */
+  plan(job: PlanJob, report: Report): MadePlan {
+    const request = this.planRequest(job, report);
+    const made = planCase(request);
+    const began = performance.now();
+    const schedule = goodSchedule(made.problem, () => (performance.now() - began) / GOOD_PLAN_MS);
+    return {
+      problem: made.problem,
+      schedule,
+      horizonMs: request.horizonMs,
+      mornings: request.cars.map(({ windows: _windows, ...morning }) => ({ windows: [], ...morning })),
+      answer: planAnswer(request, made, schedule.chosen),
+    };
+  }
+
+  /** The plan that some options of the same problem make. */
+  tell(job: PlanTellJob, report: Report): PlanAnswer {
+    const request = this.planRequest(job, report);
+    return planAnswer(request, planCase(request), job.chosen);
+  }
+
+  /** Where else the wash of one vehicle could stand, all others left where they are. */
+  moves(job: MovesJob, onProgress: (share: number) => void): PlanOption[] {
+    const request = this.planRequest({ ...job, cars: [job.car] }, ({ share }) => onProgress(share));
+    return moveOptions(request, job.car.vehicle.id);
   }
 
   salt(job: SaltJob): SaltAnswer {
@@ -309,16 +384,22 @@ export class Engine {
   }
 }
 
-/** The worthiest starts, and the worthiest of every place and method. */
-function fewest(windows: readonly Window[]): Window[] {
-  const seen = new Set<string>();
-  return windows.filter((window, i) => {
-    const band = `${window.placeId} ${window.methodId}`;
-    const isFirst = !seen.has(band);
-    seen.add(band);
-    return isFirst || i < MOST_WINDOWS;
+/** Hours of the coming days in which somebody works; no other start can be planned. */
+function workingHours({ facts, weather, timeZone }: EngineSetting & Pick<PlanJob, 'facts'>): number[] {
+  return everyHour(weather.control[0]?.atMs ?? 0, planHours(weather)).filter((atMs) => {
+    const { weekday, minuteOfDay } = localTime(atMs, timeZone);
+    return facts.hands.some(({ hours }) => {
+      const span = hours[weekday];
+      return span && minuteOfDay + 60 > span.openMinute && minuteOfDay < span.closeMinute;
+    });
   });
 }
+
+/** Ten days, or as far as the forecast reaches. */
+const planHours = ({ control }: EngineSetting['weather']): number => Math.min(PLAN_HOURS, control.length);
+
+const horizonOf = ({ weather }: EngineSetting): number =>
+  (weather.control[0]?.atMs ?? 0) + planHours(weather) * MS_PER_HOUR;
 
 /** The recent past and one course of the future as one span; missing hours between are null. */
 export function spanOf(

@@ -42,8 +42,12 @@ function work({ job, port, stop }: Order): unknown {
   switch (job.kind) {
     case 'grid':
       return engine.grid(job, (share) => report({ label: job.car.vehicle.id, share }));
-    case 'morning':
-      return engine.morning(job, report);
+    case 'plan':
+      return engine.plan(job, report);
+    case 'plan-tell':
+      return engine.tell(job, report);
+    case 'moves':
+      return engine.moves(job, (share) => report({ label: job.car.vehicle.id, share }));
     case 'salt':
       return engine.salt(job);
     case 'condition':

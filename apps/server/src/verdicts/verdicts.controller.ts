@@ -18,7 +18,7 @@ import type { CellAnswer } from './engine.js';
 import { EnginePool } from './engine-pool.js';
 import type { SaltAnswer } from './salt-answer.js';
 import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './verdict.dto.js';
-import { type BalanceView, type MorningView, VerdictsService, type WindowsView } from './verdicts.service.js';
+import { type BalanceView, VerdictsService, type WindowsView } from './verdicts.service.js';
 import { whenGone } from './when-gone.js';
 
 @ApiTags('verdicts')
@@ -28,12 +28,6 @@ export class VerdictsController {
     private readonly verdicts: VerdictsService,
     private readonly pool: EnginePool,
   ) {}
-
-  /** The morning's answer for every vehicle. */
-  @Get('morning')
-  morning(@Req() request: Request): Promise<MorningView> {
-    return this.verdicts.morning(whenGone(request));
-  }
 
   /** A week of verdicts for one vehicle at every place by every method. */
   @Get('windows/:vehicleId')

@@ -3,19 +3,20 @@ import { Injectable } from '@nestjs/common';
 import {
   type BalanceRow,
   type Band,
-  busyOf,
   type CadenceOutcome,
   type CadencePart,
   daylight,
   type Flip,
-  morningAnswer,
+  type Hands,
   MS_PER_HOUR,
+  type PlanAnswer,
+  type PlanOption,
   startOfHourMs,
-  type VehicleAnswer,
+  type WashRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { DrivesRepository } from '../drives/drives.repository.js';
-import { badField } from '../errors/api-error.js';
+import { badField, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
 import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -25,10 +26,11 @@ import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { WashesRepository } from '../washes/washes.repository.js';
 import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
 import type { ConditionAnswer } from './condition-answer.js';
-import { type CellAnswer, GRID_HOURS, type RibbonHour } from './engine.js';
+import { type CellAnswer, GRID_HOURS, type MadePlan, type RibbonHour } from './engine.js';
 import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
 import { enginePlace, engineVehicle, type Notes } from './engine-facts.js';
+import { isAhead, planFacts, slotOf } from './plan-facts.js';
 import type { SaltAnswer } from './salt-answer.js';
 import { SharedAnswers } from './shared-answers.js';
 
@@ -36,12 +38,19 @@ export interface CellQuery extends StartQuestion {
   readonly vehicleId: string;
 }
 
-export interface MorningView {
+/** A plan as first found, with what it was made from. */
+export interface PlanFound {
+  readonly made: MadePlan;
+  readonly planned: readonly WashRecord[];
+  readonly hands: readonly Hands[];
   readonly nowMs: number;
+  readonly fromMs: number;
+  readonly days: readonly DayLight[];
   readonly source: string;
   readonly issuedMs: number;
   readonly memberCount: number;
-  readonly answers: readonly VehicleAnswer[];
+  /** Words the plan that other options of the same problem make. */
+  readonly tell: (chosen: readonly number[]) => Promise<PlanAnswer>;
 }
 
 export interface DayLight {
@@ -88,28 +97,50 @@ export class VerdictsService {
     private readonly clock: ClockService,
   ) {}
 
-  /** Which vehicle, where, when, how and why; for all vehicles. */
-  async morning(caller?: AbortSignal): Promise<MorningView> {
-    const setting = await this.setting();
-    const [vehicles, notes] = await Promise.all([this.vehicles.list(), this.notes()]);
-    const nowMs = this.clock.now();
+  /** One good plan for all vehicles round the washes that stand in it already. */
+  async plan(caller?: AbortSignal): Promise<PlanFound> {
+    const { setting, cars, planned, facts } = await this.planInputs();
+    const tenMinutes = Math.floor(setting.nowMs / 600_000);
+    const inputs = ['plan', tenMinutes, cars, facts];
+    const made = await this.ask(inputs, setting, caller, (signal) =>
+      this.pool.run({ ...setting, kind: 'plan', cars, facts }, signal),
+    );
+    const { source, issuedMs, weather, places, nowMs } = setting;
+    const fromMs = weather.control[0]?.atMs ?? nowMs;
+    const hours = (made.horizonMs - fromMs) / MS_PER_HOUR;
+    const days = this.daysOf(places, fromMs, hours);
+    const tell = (chosen: readonly number[]): Promise<PlanAnswer> =>
+      this.ask(['plan-tell', ...inputs, chosen], setting, undefined, (signal) =>
+        this.pool.run({ ...setting, kind: 'plan-tell', cars, facts, chosen }, signal),
+      );
+    const memberCount = weather.members.length;
+    return { made, planned, nowMs, fromMs, days, source, issuedMs, memberCount, hands: facts.hands, tell };
+  }
+
+  /** Where else a vehicle's wash could stand, every other planned wash left where it is. */
+  async moves(vehicleId: string, washId: string | null, caller?: AbortSignal): Promise<PlanOption[]> {
+    const { setting, cars, facts, planned } = await this.planInputs();
+    const car = cars.find(({ vehicle }) => vehicle.id === vehicleId);
+    if (!car) throw notFound('vehicle', vehicleId);
+    const others = planned.filter(({ id }) => id !== washId).map(slotOf);
+    return this.ask(['moves', car, others], setting, caller, (signal) =>
+      this.pool.run(
+        { ...setting, kind: 'moves', car, facts: { ...facts, fixed: others, movable: [] } },
+        signal,
+      ),
+    );
+  }
+
+  private async planInputs() {
+    const [setting, vehicles, notes, { hands }] = await Promise.all([
+      this.setting(),
+      this.vehicles.list(),
+      this.notes(),
+      this.settings.read(),
+    ]);
     const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
-    const tenMinutes = Math.floor(nowMs / 600_000);
-    const mornings = await this.ask(['morning', tenMinutes, cars], setting, caller, (signal) =>
-      this.pool.run({ ...setting, kind: 'morning', cars }, signal),
-    );
-    const planned = notes.washes.filter(
-      (wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs,
-    );
-    const taken = planned.map((wash) =>
-      busyOf({ ...wash, endMs: wash.startMs + wash.minutes * 60_000 }, setting.places),
-    );
-    const plannedIds = new Set(planned.map(({ vehicleId }) => vehicleId));
-    const open = mornings.filter(({ vehicleId }) => !plannedIds.has(vehicleId));
-    const horizonMs = nowMs + GRID_HOURS * MS_PER_HOUR;
-    const answers = morningAnswer(open, { places: setting.places, taken, horizonMs });
-    const { source, issuedMs, weather } = setting;
-    return { nowMs, source, issuedMs, memberCount: weather.members.length, answers };
+    const planned = notes.washes.filter((wash) => isAhead(wash, setting.nowMs));
+    return { setting, cars, planned, facts: planFacts(planned, hands) };
   }
 
   /** The ribbon of one vehicle over a week. */
@@ -127,10 +158,11 @@ export class VerdictsService {
   private daysOf(
     places: readonly { latitudeDeg: number; longitudeDeg: number }[],
     fromMs: number,
+    hours = GRID_HOURS,
   ): DayLight[] {
     const [point] = places;
     if (!point) return [];
-    const days = Array.from({ length: GRID_HOURS / 24 + 1 }, (_, i) =>
+    const days = Array.from({ length: Math.ceil(hours / 24) + 1 }, (_, i) =>
       daylight(point, fromMs + i * 24 * MS_PER_HOUR),
     );
     return days.flatMap((day) =>

@@ -3,6 +3,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -34,12 +35,42 @@ export class PlanWashDto {
   @IsString() @IsNotEmpty() placeId: string;
   @IsIn(METHOD_IDS) methodId: string;
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
+  /** Absent: whoever is free. */
+  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
+  /** What is planned by hand stays where it was put. */
+  @IsOptional() @IsBoolean() isLocked?: boolean;
 }
 
 export class MoveWashDto {
   @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
   @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
+  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
+  @IsOptional() @IsBoolean() isLocked?: boolean;
+  /** null: not begun after all. */
+  @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startedMs?: number | null;
+}
+
+export class MoveOneDto extends MoveWashDto {
+  @IsString() @IsNotEmpty() id: string;
+}
+
+/** Changes to the plan, all or none. */
+export class WashChangesDto {
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => PlanWashDto)
+  add?: PlanWashDto[];
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => MoveOneDto)
+  move?: MoveOneDto[];
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) remove?: string[];
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) restore?: string[];
 }
 
 export class FoundDto {

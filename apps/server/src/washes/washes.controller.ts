@@ -2,7 +2,8 @@ import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } fr
 import { ApiTags } from '@nestjs/swagger';
 import { WASH_STATUSES, type WashRecord, type WashStatus } from '@keen/core';
 import { IsIn, IsOptional, IsString } from 'class-validator';
-import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
+import { type ChangedWashes, WashChangesService } from './wash-changes.service.js';
+import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto, WashChangesDto } from './wash.dto.js';
 import { WashesService } from './washes.service.js';
 
 export class WashFilterDto {
@@ -13,7 +14,10 @@ export class WashFilterDto {
 @ApiTags('washes')
 @Controller('washes')
 export class WashesController {
-  constructor(private readonly washes: WashesService) {}
+  constructor(
+    private readonly washes: WashesService,
+    private readonly changes: WashChangesService,
+  ) {}
 
   @Get()
   list(@Query() filter: WashFilterDto): Promise<WashRecord[]> {
@@ -34,6 +38,13 @@ export class WashesController {
   @Post('done')
   log(@Body() dto: LogWashDto): Promise<WashRecord> {
     return this.washes.log(dto);
+  }
+
+  /** Several changes to the plan, all or none. */
+  @Post('changes')
+  @HttpCode(200)
+  change(@Body() dto: WashChangesDto): Promise<ChangedWashes> {
+    return this.changes.apply(dto);
   }
 
   @Patch(':id')

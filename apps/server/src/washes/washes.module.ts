@@ -4,12 +4,14 @@ import { SettingsModule } from '../settings/settings.module.js';
 import { VehiclesModule } from '../vehicles/vehicles.module.js';
 import { VerdictsModule } from '../verdicts/verdicts.module.js';
 import { WashLogModule } from './wash-log.module.js';
+import { WashChangesService } from './wash-changes.service.js';
 import { WashesController } from './washes.controller.js';
 import { WashesService } from './washes.service.js';
 
 @Module({
   imports: [WashLogModule, VehiclesModule, PlacesModule, SettingsModule, VerdictsModule],
   controllers: [WashesController],
-  providers: [WashesService],
+  providers: [WashesService, WashChangesService],
+  exports: [WashChangesService],
 })
 export class WashesModule {}

@@ -10,6 +10,13 @@ export interface WashFilter {
   readonly status?: WashStatus;
 }
 
+/** Rows to be written together. */
+export interface WashRows {
+  readonly insert: readonly WashRecord[];
+  readonly update: readonly WashRecord[];
+  readonly setRemoved: readonly { readonly id: string; readonly removedMs: number | null }[];
+}
+
 type Row = typeof washes.$inferSelect;
 
 const toRecord = ({ removedMs: _, ...record }: Row): WashRecord => record;
@@ -37,6 +44,25 @@ export class WashesRepository {
       .from(washes)
       .where(and(eq(washes.id, id), isNull(washes.removedMs)));
     return row ? toRecord(row) : null;
+  }
+
+  /** One that was taken away. */
+  async findRemoved(id: string): Promise<WashRecord | null> {
+    const [row] = await this.db.select().from(washes).where(eq(washes.id, id));
+    return row && row.removedMs !== null ? toRecord(row) : null;
+  }
+
+  /** Several changes in one transaction. */
+  async change({ insert, update, setRemoved }: WashRows): Promise<void> {
+    const writes = [
+      ...insert.map((record) => this.db.insert(washes).values(record)),
+      ...update.map(({ id, ...record }) => this.db.update(washes).set(record).where(eq(washes.id, id))),
+      ...setRemoved.map(({ id, removedMs }) =>
+        this.db.update(washes).set({ removedMs }).where(eq(washes.id, id)),
+      ),
+    ];
+    const [first, ...rest] = writes;
+    if (first) await this.db.batch([first, ...rest]);
   }
 
   async insert(record: WashRecord): Promise<void> {

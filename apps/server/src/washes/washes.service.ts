@@ -1,19 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { type PlaceRecord, type Predicted, shopMethod, type WashRecord } from '@keen/core';
+import type { WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
-import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { VerdictsService } from '../verdicts/verdicts.service.js';
+import { WashChangesService } from './wash-changes.service.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from './washes.repository.js';
 
-const MS_PER_MINUTE = 60_000;
-
-/** Which wash, where and when: what a plan is made of. */
-type Slot = Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId' | 'startMs'>;
+/** A wash that was never planned: by whom is not known, and nothing holds it in place. */
+const ALONE = { handsId: 'owner', isLocked: false, startedMs: null } as const;
 
 @Injectable()
 export class WashesService {
@@ -21,8 +18,7 @@ export class WashesService {
     private readonly washes: WashesRepository,
     private readonly vehicles: VehiclesService,
     private readonly places: PlacesService,
-    private readonly verdicts: VerdictsService,
-    private readonly settings: SettingsService,
+    private readonly changes: WashChangesService,
     private readonly clock: ClockService,
   ) {}
 
@@ -38,21 +34,21 @@ export class WashesService {
 
   /** Plans a wash and keeps what the program said of it. */
   async plan(dto: PlanWashDto): Promise<WashRecord> {
-    await this.vehicles.read(dto.vehicleId);
-    const slot = await this.checkedSlot(dto, null);
-    const record: WashRecord = { ...slot, id: randomUUID(), status: 'planned', costMinor: null, found: null };
-    await this.washes.insert(record);
-    return record;
+    const { added } = await this.changes.apply({ add: [dto] });
+    return firstOf(added);
   }
 
-  /** Moves a planned wash to another time, place or method. */
+  /** Moves a planned wash to another time, place or method, locks it or marks it as begun. */
   async move(id: string, dto: MoveWashDto): Promise<WashRecord> {
     const before = await this.read(id);
-    if (before.status !== 'planned')
-      throw conflict('status', 'This wash is done; open it again before moving it.');
-    const slot = await this.checkedSlot({ ...before, ...dto }, id);
-    await this.washes.update(id, slot);
-    return { ...before, ...slot };
+    const { isLocked = before.isLocked, startedMs = before.startedMs, ...slot } = dto;
+    if (Object.keys(slot).length > 0) {
+      const { moved } = await this.changes.apply({ move: [{ id, ...dto }] });
+      return firstOf(moved.map(({ after }) => after));
+    }
+    if (before.status !== 'planned') throw conflict('status', 'This wash is done; open it again first.');
+    await this.washes.update(id, { isLocked, startedMs });
+    return { ...before, isLocked, startedMs };
   }
 
   /** Marks a planned wash as done, with what was found. */
@@ -69,7 +65,7 @@ export class WashesService {
   async log(dto: LogWashDto): Promise<WashRecord> {
     await this.places.read(dto.placeId);
     this.requireDoable(dto, await this.vehicles.read(dto.vehicleId));
-    const record: WashRecord = { ...dto, id: randomUUID(), status: 'done', predicted: null };
+    const record: WashRecord = { ...dto, id: randomUUID(), status: 'done', predicted: null, ...ALONE };
     await this.washes.insert(record);
     return record;
   }
@@ -92,42 +88,6 @@ export class WashesService {
     return this.read(id);
   }
 
-  private async checkedSlot(
-    slot: Slot,
-    ownId: string | null,
-  ): Promise<Slot & Pick<WashRecord, 'minutes' | 'predicted'>> {
-    const place = await this.places.read(slot.placeId);
-    requireOffered(place, slot.methodId);
-    const { house } = await this.settings.read();
-    const { minutes } = shopMethod(slot.methodId, house, await this.vehicles.read(slot.vehicleId));
-    if (slot.startMs + minutes * MS_PER_MINUTE < this.clock.now()) {
-      throw badField('startMs', 'startMs is in the past; log a wash that was done instead of planning it.');
-    }
-    await this.requireFree(slot, minutes, ownId);
-    const { vehicleId, placeId, methodId, startMs } = slot;
-    return { vehicleId, placeId, methodId, startMs, minutes, predicted: await this.predict(slot) };
-  }
-
-  private async requireFree(slot: Slot, minutes: number, ownId: string | null): Promise<void> {
-    const endMs = slot.startMs + minutes * MS_PER_MINUTE;
-    const planned = await this.washes.list({ vehicleId: slot.vehicleId, status: 'planned' });
-    const clash = planned.find(
-      (other) =>
-        other.id !== ownId &&
-        slot.startMs < other.startMs + other.minutes * MS_PER_MINUTE &&
-        other.startMs < endMs,
-    );
-    if (clash) throw conflict('startMs', 'This vehicle has another wash planned at that time.');
-  }
-
-  /** What the program says of this start; null beyond the forecast. */
-  private async predict(slot: Slot): Promise<Predicted | null> {
-    const detail = await this.verdicts.cellIfForecast(slot);
-    if (!detail) return null;
-    const { judgement, issuedMs } = detail;
-    return { verdict: judgement.standing, limiting: judgement.limiting, forecastIssuedMs: issuedMs };
-  }
-
   private requireDoable(dto: DoneWashDto, vehicle: { knownSinceMs: number }): void {
     if (dto.startMs > this.clock.now())
       throw badField('startMs', 'startMs is in the future; a wash that is done has begun.');
@@ -137,8 +97,7 @@ export class WashesService {
   }
 }
 
-function requireOffered(place: PlaceRecord, methodId: string): void {
-  if (!place.methods.some((offer) => offer.methodId === methodId)) {
-    throw badField('methodId', `methodId: ${methodId} cannot be done at ${place.name}.`);
-  }
+function firstOf<T>([first]: readonly T[]): T {
+  if (first === undefined) throw new Error('a change without an outcome');
+  return first;
 }

@@ -50,7 +50,7 @@ export const useWeather = () =>
 export const useMorning = () =>
   useQuery({
     queryKey: ['verdicts', 'morning'],
-    queryFn: ({ signal }) => ask<MorningView>('verdicts/morning', { signal }),
+    queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
     refetchInterval: 10 * MINUTE_MS,
   });
 

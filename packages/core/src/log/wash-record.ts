@@ -34,6 +34,12 @@ export interface WashRecord {
   readonly status: WashStatus;
   readonly startMs: number;
   readonly minutes: number;
+  /** Whose hands do it. */
+  readonly handsId: string;
+  /** It stays where it is when the plan is made anew. */
+  readonly isLocked: boolean;
+  /** When it was begun; null: not yet, or not noted. */
+  readonly startedMs: number | null;
   readonly costMinor: number | null;
   readonly predicted: Predicted | null;
   readonly found: WashFound | null;

@@ -72,6 +72,8 @@ export interface Place extends EarthPoint {
   readonly queue: Queue | null;
   readonly forbids: readonly SiteRule[];
   readonly travelMinutes: number;
+  /** Cars that can be washed there side by side. */
+  readonly carsAtOnce: number;
 }
 
 /** The water that dries on the car: the last rinse where there is one. */

@@ -6,7 +6,7 @@ import { carLife, compileLife, runLedger, surroundings } from '../salt/index.js'
 import { CLEAN } from '../soil/index.js';
 import { BAY, circumstances, DRIVE, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
 import { EVEN_WEEK } from '../vehicle/index.js';
-import { placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
+import { everyHour, placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
 import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather } from '../weather/index.js';
 import { balance, DEFAULT_PRICES, seasonCadence, washCost } from './index.js';
 
@@ -47,8 +47,7 @@ describe('the balance', () => {
   const bands = verdictGrid({
     ...circumstances(control),
     sites: placeSites(PLACES, { control, members: [] }),
-    fromMs: FROM,
-    hourCount: 48,
+    startsMs: everyHour(FROM, 48),
     withMembers: false,
   });
   const atMs = FROM + 10 * MS_PER_HOUR;

@@ -1,22 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { CLEAN } from '../soil/index.js';
 import { houseWith } from '../testing/shop.js';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import {
-  busyOf,
-  DEFAULT_PRICES,
-  dueState,
-  morningAnswer,
-  type ValueCase,
-  type VehicleMorning,
-  washValue,
-  type Window,
-} from './index.js';
+import { DEFAULT_PRICES, dueState, type ValueCase, washValue } from './index.js';
 
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
+const DAY_MS = 86_400_000;
 
 const PLACE = {
   id: 'bay',
@@ -103,66 +92,5 @@ describe('dueState', () => {
     const due = dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, house);
     expect(due).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
     expect(dueState(car, record, DEFAULT_HOUSE).deadlineMs).toBeNull();
-  });
-});
-
-const window = (startHour: number, totalMinor: number, placeId = 'bay'): Window =>
-  ({
-    placeId,
-    methodId: 'bay-touch-free',
-    startMs: startHour * HOUR_MS,
-    endMs: startHour * HOUR_MS + 30 * 60_000,
-    verdict: 'go',
-    value: { totalMinor },
-  }) as unknown as Window;
-
-const morning = (vehicleId: string, daysLate: number, windows: readonly Window[]): VehicleMorning => ({
-  vehicleId,
-  due: { lastWashMs: 0, dueMs: -daysLate * DAY_MS, daysLate, wants: 'any', deadlineMs: null },
-  zones: [],
-  activeHours: 0,
-  soil: CLEAN,
-  windows,
-  refusals: [],
-});
-
-describe('morningAnswer', () => {
-  const around = { places: [PLACE], taken: [], horizonMs: 7 * DAY_MS };
-
-  it('lets the latest car choose first and gives no pair of hands twice', () => {
-    const windows = [window(10, -100), window(11, -200)];
-    const answers = morningAnswer([morning('a', 1, windows), morning('b', 5, windows)], around);
-    expect(answers.map(({ vehicleId, best }) => [vehicleId, best?.startMs])).toEqual([
-      ['b', 10 * HOUR_MS],
-      ['a', 11 * HOUR_MS],
-    ]);
-  });
-
-  it('counts travel as taken: back to back at the same bay does not fit within 20 minutes', () => {
-    const close = [window(10, -100), { ...window(10, -150), startMs: 10.6 * HOUR_MS, endMs: 11.1 * HOUR_MS }];
-    const answers = morningAnswer([morning('a', 5, close), morning('b', 1, close)], around);
-    expect(answers[1]).toMatchObject({ vehicleId: 'b', standing: 'no-window', best: null });
-  });
-
-  it('keeps clear of washes that are planned already', () => {
-    const taken = [busyOf(window(10, 0), [PLACE])];
-    const [answer] = morningAnswer([morning('a', 5, [window(10, -1), window(14, -50)])], {
-      ...around,
-      taken,
-    });
-    expect(answer?.best?.startMs).toBe(14 * HOUR_MS);
-  });
-
-  it('leaves alone what is not due', () => {
-    const [answer] = morningAnswer([morning('a', -5, [window(10, 100)])], around);
-    expect(answer).toMatchObject({ standing: 'not-due', best: null });
-  });
-
-  it('names other places first among the next best', () => {
-    const [answer] = morningAnswer(
-      [morning('a', 3, [window(10, -1), window(20, -2), window(11, -9, 'other')])],
-      around,
-    );
-    expect(answer?.alternatives.map(({ placeId }) => placeId)).toEqual(['other', 'bay']);
   });
 });

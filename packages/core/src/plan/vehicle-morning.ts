@@ -2,10 +2,10 @@ import type { HouseRules } from '../house/index.js';
 import { type Method, shopMethod } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { weakestProtection } from '../protection/index.js';
-import { type Finding, gradeAtContact, type Judgement, type Limits, wearLimitPh } from '../rules/index.js';
+import { type Finding, gradeAtContact, type Limits, wearLimitPh } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { Band, Cell, VerdictKind } from '../verdict/index.js';
+import type { AskedStart, Band, Cell, MemberFailures, VerdictKind } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { Prices } from './data/prices.js';
@@ -22,6 +22,10 @@ export interface Window {
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   readonly blockedShare: number | null;
+  /** In which members it fails, and by what; null where they were not asked. */
+  readonly failures: MemberFailures | null;
+  /** It washes the whole car, and counts for its cadence. */
+  readonly isWash: boolean;
   /** Of the kind that the house wants next. */
   readonly isWanted: boolean;
   readonly activeHoursSaved: number;
@@ -48,13 +52,6 @@ export interface VehicleMorning {
   readonly refusals: readonly Refusal[];
 }
 
-/** What the members say of a start: the share that fails, and the judgement with it. */
-export interface AskedMembers {
-  readonly blockedShare: number;
-  readonly standing: Judgement['standing'];
-  readonly limiting: Finding;
-}
-
 export interface MorningCase {
   readonly vehicle: Vehicle;
   readonly places: readonly Place[];
@@ -67,7 +64,7 @@ export interface MorningCase {
   /** From the present hour on. */
   readonly ahead: readonly CompiledHour[];
   /** Asks the forecast's members of one start; null where there are none. Absent: the bands have been asked already. */
-  readonly askMembers?: (window: Pick<Window, 'placeId' | 'methodId' | 'startMs'>) => AskedMembers | null;
+  readonly askMembers?: (window: Pick<Window, 'placeId' | 'methodId' | 'startMs'>) => AskedStart | null;
   /** Air temperature felt outdoors, from the present hour on; null where not known. */
   readonly windChillC: readonly (number | null)[];
   readonly history: Omit<WashHistory, 'nowMs'>;
@@ -76,14 +73,39 @@ export interface MorningCase {
 
 const goes = (cell: Cell): boolean => cell.verdict === 'go' || cell.verdict === 'go-if';
 
-function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
+type SavedBy = (method: Method) => readonly number[];
+
+const firstAhead = ({ ahead }: MorningCase): number => ahead[0]?.atMs ?? NaN;
+
+/** Active hours that each start would save, worked out once for each method, for the hours in which it goes anywhere. */
+function savedBy(input: MorningCase): SavedBy {
+  const byMethod = new Map<string, readonly number[]>();
+  return (method) => {
+    const known = byMethod.get(method.id);
+    if (known) return known;
+    const hours = input.bands
+      .filter(({ methodId }) => methodId === method.id)
+      .flatMap(({ cells }) => cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs))
+      .map(({ startMs }) => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR));
+    const saved = activeHoursSaved(input.ledger, input.ahead, method.removes, new Set(hours));
+    byMethod.set(method.id, saved);
+    return saved;
+  };
+}
+
+interface BandCase {
+  readonly band: Band;
+  readonly due: DueState;
+  readonly savedOf: SavedBy;
+}
+
+function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Window[] {
   const place = input.places.find(({ id }) => id === band.placeId);
-  const firstMs = input.ahead[0]?.atMs;
-  if (!place || firstMs === undefined || band.cells.length === 0) return [];
+  if (!place || input.ahead.length === 0 || band.cells.length === 0) return [];
   const method = shopMethod(band.methodId, input.house, input.vehicle);
   const going = band.cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs);
-  const hourOf = ({ startMs }: Cell): number => Math.round((startMs - firstMs) / MS_PER_HOUR);
-  const saved = activeHoursSaved(input.ledger, input.ahead, method.removes, new Set(going.map(hourOf)));
+  const hourOf = ({ startMs }: Cell): number => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR);
+  const saved = savedOf(method);
   const wears = wearsProtection(input, method);
   const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return going.map((cell) => {
@@ -110,6 +132,8 @@ function bandWindows(input: MorningCase, band: Band, due: DueState): Window[] {
       verdict: cell.verdict,
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
+      failures: null,
+      isWash: method.scope === 'wash',
       isWanted:
         method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
       activeHoursSaved: saved[i] ?? 0,
@@ -131,40 +155,16 @@ function byWorth(limits: Limits): (a: Window, b: Window) => number {
   return (a, b) => rank(a) - rank(b) || b.value.totalMinor - a.value.totalMinor;
 }
 
-/** Starts whose members are asked in one round, besides the best of each place and method. */
-const ASKED_AT_ONCE = 8;
-const ROUNDS = 4;
-
-/** The windows that would be shown: the worthiest, and the worthiest of every place and method. */
-function foremost(windows: readonly Window[]): Window[] {
-  const seen = new Set<string>();
-  return windows.filter((window, i) => {
-    const band = `${window.placeId} ${window.methodId}`;
-    const isFirst = !seen.has(band);
-    seen.add(band);
-    return isFirst || i < ASKED_AT_ONCE;
+/** Asks the members of every start that goes. */
+function asked(windows: readonly Window[], { askMembers, limits }: MorningCase): Window[] {
+  const answered = windows.map((window): Window => {
+    const answer = askMembers?.(window);
+    if (!answer) return window;
+    const { standing, limiting, blockedShare, failures } = answer;
+    const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
+    return { ...window, verdict, limiting, blockedShare, failures };
   });
-}
-
-/** Asks the members of the foremost windows, sorts anew, and asks those that have come forward, until none is left. */
-function asked(windows: readonly Window[], input: MorningCase): Window[] {
-  const sort = byWorth(input.limits);
-  let sorted = [...windows].sort(sort);
-  for (let round = 0; input.askMembers && round < ROUNDS; round += 1) {
-    const open = new Set(foremost(sorted).filter(({ blockedShare }) => blockedShare === null));
-    if (open.size === 0) break;
-    const { askMembers } = input;
-    sorted = sorted
-      .map((window): Window => {
-        const answer = open.has(window) ? askMembers(window) : null;
-        if (!answer) return window;
-        const verdict =
-          answer.standing === 'go' || answer.standing === 'go-if' ? answer.standing : window.verdict;
-        return { ...window, verdict, blockedShare: answer.blockedShare, limiting: answer.limiting };
-      })
-      .sort(sort);
-  }
-  return sorted;
+  return answered.sort(byWorth(limits));
 }
 
 /** Nothing beyond a deadline while something goes before it. */
@@ -196,7 +196,8 @@ function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null
 export function vehicleMorning(input: MorningCase): VehicleMorning {
   const due = dueState(input.vehicle, { ...input.history, nowMs: input.nowMs }, input.house);
   const zones = input.ledger.zones();
-  const all = input.bands.flatMap((band) => bandWindows(input, band, due));
+  const savedOf = savedBy(input);
+  const all = input.bands.flatMap((band) => bandWindows(input, { band, due, savedOf }));
   const windows = asked(withinDeadline(all, due.deadlineMs), input);
   const atMs = windows[0]?.startMs ?? Math.ceil(input.nowMs / MS_PER_HOUR) * MS_PER_HOUR;
   const refusals = input.bands

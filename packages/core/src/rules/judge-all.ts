@@ -52,24 +52,30 @@ export function ruleOf(ruleId: RuleId): Rule {
   return rule;
 }
 
-/** Rules that another course of the weather may answer otherwise. */
-const WEATHER_RULES: readonly Rule[] = [
-  tapFrost,
-  siteRule,
-  iceOnCar,
-  spots,
-  dryOn,
-  falling,
-  workingWarmth,
-  coldHands,
+/** What the weather does to a wash that fails by it. */
+export const FAILURE_CAUSES = ['freezes', 'spots', 'falls', 'cold'] as const;
+export type FailureCause = (typeof FAILURE_CAUSES)[number];
+
+/** Rules that another course of the weather may answer otherwise, and what it is that fails by them. */
+const WEATHER_RULES: readonly (readonly [Rule, FailureCause])[] = [
+  [tapFrost, 'freezes'],
+  [siteRule, 'cold'],
+  [iceOnCar, 'freezes'],
+  [spots, 'spots'],
+  [dryOn, 'spots'],
+  [falling, 'falls'],
+  [workingWarmth, 'cold'],
+  [coldHands, 'cold'],
 ];
 
-/** Is this situation blocked, or not known, by what the weather does? Stops at the first rule that says so. */
-export const weatherFails = (situation: Situation): boolean =>
-  WEATHER_RULES.some((rule) => {
+/** By what the weather does, is this situation blocked, or not known? The first rule that says so; null: none does. */
+export function weatherFailure(situation: Situation): FailureCause | null {
+  const failing = WEATHER_RULES.find(([rule]) => {
     const { level } = rule.judge(situation);
     return level === 'block' || level === 'unknown';
   });
+  return failing?.[1] ?? null;
+}
 
 /** How findings combine: the gravest level decides; unknown never counts as clear, but a block outweighs it. */
 const GRAVITY: readonly FindingLevel[] = ['block', 'unknown', 'condition', 'clear'];

@@ -16,7 +16,7 @@ import {
   ruleOf,
   type SiteWindow,
   type Situation,
-  weatherFails,
+  weatherFailure,
 } from './index.js';
 
 const MILD: SiteWindow = {
@@ -553,10 +553,10 @@ describe('rules of soil, site, sun and the night', () => {
   });
 
   it('fail in a member only by what the weather does', () => {
-    expect(weatherFails(situation())).toBe(false);
-    expect(weatherFails(situation(site({ open: { kind: 'closed' } })))).toBe(false);
-    expect(weatherFails(situation(site({ mostPrecipMm: 2 })))).toBe(true);
-    expect(weatherFails(situation({ film: null }))).toBe(true);
+    expect(weatherFailure(situation())).toBeNull();
+    expect(weatherFailure(situation(site({ open: { kind: 'closed' } })))).toBeNull();
+    expect(weatherFailure(situation(site({ mostPrecipMm: 2 })))).toBe('falls');
+    expect(weatherFailure(situation({ film: null }))).toBe('freezes');
   });
 });
 

@@ -3,7 +3,14 @@ import { dive } from './dive.js';
 import { rosterOf, shake } from './improve.js';
 import { Prices } from './prices.js';
 import { Roster } from './roster.js';
-import { isProven, type Schedule, scheduleOf, type ScheduleProblem } from './schedule-problem.js';
+import {
+  grainOf,
+  isProven,
+  roundedBound,
+  type Schedule,
+  scheduleOf,
+  type ScheduleProblem,
+} from './schedule-problem.js';
 
 const MOST_STEPS = 600;
 /** Steps without a better bound before the steps are made shorter. */
@@ -113,3 +120,14 @@ export function goodStart(problem: ScheduleProblem, watch: StartWatch): Start {
 /** The choices of a roster in the problem's own indexes. */
 export const originals = (compiled: Compiled, roster: Roster): number[] =>
   roster.chosen.map((i) => compiled.original[i]!);
+
+/**
+ * A good schedule with its bound, at once and without proof.
+ *
+ * @param spentShare share of the time given that is spent
+ */
+export function goodSchedule(problem: ScheduleProblem, spentShare: () => number): Schedule {
+  const { compiled, prices, roster } = goodStart(problem, { spentShare, onBetter: () => undefined });
+  const bound = roundedBound(grainOf(problem.options), prices.bestBound, roster.value);
+  return scheduleOf(problem, originals(compiled, roster), bound);
+}

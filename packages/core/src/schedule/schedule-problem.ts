@@ -69,6 +69,10 @@ export function grainOf(options: readonly ScheduleOption[]): number {
   return GRAINS.find((grain) => options.every(({ value }) => isMultiple(value, grain))) ?? 0;
 }
 
+/** A bound that leaves no room for the next grain leaves none at all. */
+export const roundedBound = (grain: number, bound: number, value: number): number =>
+  bound < value + grain * (1 - 1e-6) ? value : bound;
+
 /** A choice as it is told to those who asked: in order of time, with what it is worth and whether that is proven. */
 export function scheduleOf(problem: ScheduleProblem, chosen: readonly number[], bound: number): Schedule {
   const { options } = problem;

@@ -4,6 +4,7 @@ import { Roster } from './roster.js';
 import {
   grainOf,
   isProven,
+  roundedBound,
   type Schedule,
   scheduleOf,
   type ScheduleProblem,
@@ -43,9 +44,7 @@ async function prove(
   const highs = await loadSolver();
   const { compiled, bounds } = start;
   const grain = grainOf(problem.options);
-  /** Nothing between the best and the next grain is worth looking for. */
-  const rounded = (bound: number, value: number): number =>
-    bound < value + grain * (1 - 1e-6) ? value : bound;
+  const rounded = (bound: number, value: number): number => roundedBound(grain, bound, value);
   let best = start.roster;
   let bound = rounded(start.prices.bestBound, best.value);
   const told = (): Schedule => scheduleOf(problem, originals(compiled, best), bound);

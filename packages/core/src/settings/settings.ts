@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house/index.js';
-import type { Prices } from '../plan/index.js';
+import type { Hands, Prices } from '../plan/index.js';
 import type { Limits } from '../rules/index.js';
 
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
@@ -33,6 +33,8 @@ export interface Settings {
   readonly house: HouseRules;
   /** The side of the road that one drives on; lorries pass on the other. */
   readonly drivesOn: DrivingSide;
+  /** Who washes, and when. */
+  readonly hands: readonly Hands[];
   /** The shop's clock on the wall. */
   readonly timeZone: string;
 }

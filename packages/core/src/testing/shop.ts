@@ -41,6 +41,7 @@ const PLAIN = {
   queue: null,
   forbids: [],
   travelMinutes: 0,
+  carsAtOnce: 1,
 } as const;
 
 export const everyDay = (openMinute: number, closeMinute: number): Place['openHours'] =>

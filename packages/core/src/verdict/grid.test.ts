@@ -14,6 +14,7 @@ import type { RoadState } from '../road/index.js';
 import type { Vehicle } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
+  everyHour,
   type Band,
   cellDetail,
   filmInputFor,
@@ -47,8 +48,7 @@ const gridOf = (span: WeatherSpan, places: readonly Place[], members: readonly W
   verdictGrid({
     ...circumstances(span, { vehicle: VEHICLE }),
     sites: placeSites(places, { control: span, members }),
-    fromMs: FROM,
-    hourCount: 72,
+    startsMs: everyHour(FROM, 72),
     withMembers: true,
   });
 const bandOf = (bands: readonly Band[], placeId: string, methodId: string): Band => {
@@ -116,8 +116,7 @@ describe('bands that are known already', () => {
   const request = (change: Partial<GridRequest> = {}): GridRequest => ({
     ...circumstances(control, { vehicle: VEHICLE }),
     sites: placeSites([GARAGE, DRIVE], { control, members: [] }),
-    fromMs: FROM,
-    hourCount: 24,
+    startsMs: everyHour(FROM, 24),
     withMembers: true,
     ...change,
   });
@@ -212,8 +211,7 @@ describe('members asked one start at a time', () => {
     const request: GridRequest = {
       ...circumstances(control, { vehicle: VEHICLE }),
       sites: placeSites([BAY], { control, members: [control, colder] }),
-      fromMs: FROM,
-      hourCount: 48,
+      startsMs: everyHour(FROM, 48),
       withMembers: true,
     };
     const ask = memberAsker(request);

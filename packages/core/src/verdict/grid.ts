@@ -3,6 +3,7 @@ import { type Method, shopMethod, shopMethods } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
   combine,
+  type FailureCause,
   type FilmOutcome,
   type Finding,
   forecastAgrees,
@@ -10,7 +11,7 @@ import {
   type Judgement,
   type Limits,
   type Situation,
-  weatherFails,
+  weatherFailure,
 } from '../rules/index.js';
 import type { ByGroup, PanelId, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
@@ -64,11 +65,37 @@ export interface Circumstances {
 export interface GridRequest extends Circumstances {
   /** The places, each under the control forecast and its members (which may be none). */
   readonly sites: readonly PlaceSite[];
-  readonly fromMs: number;
-  readonly hourCount: number;
+  /** The hours that are judged, in order. */
+  readonly startsMs: readonly number[];
   /** Asks the members of every start; otherwise they are asked one by one, by `memberAsker`. */
   readonly withMembers: boolean;
 }
+
+/** In which of the forecast's members a start fails, by cause: a bit for each member. */
+export interface MemberFailures extends Readonly<Record<FailureCause, number>> {
+  readonly memberCount: number;
+}
+
+/** More members than this are not told apart. */
+export const MOST_MEMBERS = 30;
+
+export function countBits(mask: number): number {
+  let count = 0;
+  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
+}
+
+/** Every member in which it fails, whatever the cause. */
+export const failedMask = ({ freezes, spots, falls, cold }: MemberFailures): number =>
+  freezes | spots | falls | cold;
+
+/** Share of members in which it fails, 0–1. */
+export const failedShare = (failures: MemberFailures): number =>
+  countBits(failedMask(failures)) / failures.memberCount;
+
+/** Every hour from an instant on. */
+export const everyHour = (fromMs: number, hourCount: number): number[] =>
+  Array.from({ length: hourCount }, (_, i) => fromMs + i * MS_PER_HOUR);
 
 /** Films of one wetting at one place, shared by the methods that wet the car alike. */
 class FilmStore {
@@ -164,8 +191,8 @@ class BandWeather {
     return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
   }
 
-  /** Share of members in which this start is blocked; null where there are none. */
-  blockedShare(startMs: number): number | null {
+  /** In which members this start fails, and by what; null where there are none. */
+  failures(startMs: number): MemberFailures | null {
     const { members } = this.weather;
     if (members.length === 0) return null;
     const hourMs = startOfHourMs(startMs);
@@ -176,12 +203,19 @@ class BandWeather {
       film: null,
       ...this.situation(startMs),
     };
-    const blocked = members.filter((member, i) => {
+    const failed = { memberCount: members.length, freezes: 0, spots: 0, falls: 0, cold: 0 };
+    members.forEach((member, i) => {
       asked.site = member.memberWindow(startMs, minutes);
       asked.film = this.films.memberHour(i, hourMs);
-      return weatherFails(asked);
+      const cause = weatherFailure(asked);
+      if (cause) failed[cause] |= 1 << i;
     });
-    return blocked.length / members.length;
+    return failed;
+  }
+
+  blockedShare(startMs: number): number | null {
+    const failures = this.failures(startMs);
+    return failures && failedShare(failures);
   }
 }
 
@@ -269,9 +303,9 @@ export interface GridWatch {
 
 /** Everything that a band depends on besides the weather: the same key, the same band. */
 function bandKey(request: GridRequest, place: Place, method: Method): string {
-  const { vehicle, limits, house, soil, fromMs, hourCount, withMembers } = request;
+  const { vehicle, limits, house, soil, startsMs, withMembers } = request;
   const { driving: _driving, weekShares: _week, cadenceDays: _cadence, id: _id, ...looks } = vehicle;
-  return JSON.stringify([looks, limits, house, soil, fromMs, hourCount, withMembers, place, method.id]);
+  return JSON.stringify([looks, limits, house, soil, startsMs, withMembers, place, method.id]);
 }
 
 /**
@@ -328,15 +362,14 @@ function makeBand(
   const base = { placeId: site.place.id, methodId: method.id, refusal };
   if (refusal || !films) return { ...base, cells: [] };
   const band = new BandWeather(washCase, request, site, films);
-  const cells = Array.from({ length: request.hourCount }, (_, i) =>
-    cellAt(band, request.fromMs + i * MS_PER_HOUR, request.withMembers),
-  );
+  const cells = request.startsMs.map((startMs) => cellAt(band, startMs, request.withMembers));
   return { ...base, cells: withWaits(cells) };
 }
 
 /** Share of members that a start fails in, and the judgement with it. */
 export interface AskedStart {
   readonly blockedShare: number;
+  readonly failures: MemberFailures;
   readonly standing: Judgement['standing'];
   readonly limiting: Finding;
 }
@@ -362,9 +395,10 @@ export function memberAsker(
       films,
     );
     const { judgement } = band.judge(startMs);
-    const blockedShare = band.blockedShare(startMs);
-    if (blockedShare === null) return null;
-    return { blockedShare, ...band.withForecast(startMs, judgement, blockedShare) };
+    const failures = band.failures(startMs);
+    if (!failures) return null;
+    const blockedShare = failedShare(failures);
+    return { blockedShare, failures, ...band.withForecast(startMs, judgement, blockedShare) };
   };
 }
 

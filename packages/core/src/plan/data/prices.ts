@@ -64,6 +64,22 @@ export const PRICES = [
     unit: 'minor units per day',
     means: 'a day beyond the wanted cadence',
   },
+  {
+    id: 'otherKindMinor',
+    value: 300,
+    min: 0,
+    max: 100_000,
+    unit: 'minor units',
+    means: 'a wash of a kind that the house does not want next',
+  },
+  {
+    id: 'moveMinor',
+    value: 150,
+    min: 0,
+    max: 100_000,
+    unit: 'minor units',
+    means: 'moving a planned wash; the higher, the steadier the plan',
+  },
 ] as const satisfies readonly {
   id: string;
   value: number;

@@ -1,0 +1,56 @@
+import { Body, Controller, Get, HttpCode, type MessageEvent, Post, Query, Req, Sse } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { PlanOption } from '@keen/core';
+import type { Request } from 'express';
+import { map, type Observable, throttleTime } from 'rxjs';
+import { whenGone } from '../verdicts/when-gone.js';
+import type { ChangedWashes } from '../washes/wash-changes.service.js';
+import { AcceptPlanDto, MovesQueryDto } from './plan.dto.js';
+import { type MorningView, PlanService, type PlanView } from './plan.service.js';
+
+@ApiTags('plan')
+@Controller('plan')
+export class PlanController {
+  constructor(private readonly plan: PlanService) {}
+
+  /** The washes that stand in the plan, the plan that the program would make, and what lies between the two. */
+  @Get()
+  view(@Req() request: Request): Promise<PlanView> {
+    return this.plan.view(whenGone(request));
+  }
+
+  /** The morning's answer for every vehicle. */
+  @Get('morning')
+  morning(@Req() request: Request): Promise<MorningView> {
+    return this.plan.morning(whenGone(request));
+  }
+
+  /** Where else a wash could stand, every other planned wash left where it is. */
+  @Get('moves')
+  moves(@Query() { vehicleId, washId }: MovesQueryDto, @Req() request: Request): Promise<PlanOption[]> {
+    return this.plan.moves(vehicleId, washId ?? null, whenGone(request));
+  }
+
+  /** Carries out some of the proposed changes, all that are named or none. */
+  @Post('accept')
+  @HttpCode(200)
+  accept(@Body() { planId, changeIds }: AcceptPlanDto): Promise<ChangedWashes> {
+    return this.plan.accept(planId, changeIds);
+  }
+
+  /** Ends the search for a better plan; the best so far is kept. */
+  @Post('stop')
+  @HttpCode(204)
+  stop(): void {
+    this.plan.stop();
+  }
+
+  /** How good the plan is, as server-sent events. */
+  @Sse('news')
+  news(): Observable<MessageEvent> {
+    return this.plan.news.pipe(
+      throttleTime(100, undefined, { leading: true, trailing: true }),
+      map((data) => ({ data })),
+    );
+  }
+}

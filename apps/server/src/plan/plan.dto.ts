@@ -1,0 +1,13 @@
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsNotEmpty, IsOptional, IsString } from 'class-validator';
+
+export class AcceptPlanDto {
+  /** The plan that was looked at. */
+  @IsString() @IsNotEmpty() planId: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @IsString({ each: true }) changeIds: string[];
+}
+
+export class MovesQueryDto {
+  @IsString() @IsNotEmpty() vehicleId: string;
+  /** The wash to be moved; absent: one is to be planned. */
+  @IsOptional() @IsString() @IsNotEmpty() washId?: string;
+}

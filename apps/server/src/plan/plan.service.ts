@@ -1,0 +1,270 @@
+import { createHash } from 'node:crypto';
+import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
+import {
+  type Finding,
+  type FixedState,
+  type Hands,
+  morningAnswers,
+  type PlanAnswer,
+  type PlanChange,
+  type PlanChoice,
+  planDifference,
+  type PlannedSlot,
+  type PlanOption,
+  type Schedule,
+  type Unplanned,
+  type VehicleAnswer,
+  type VerdictKind,
+  type WashRecord,
+} from '@keen/core';
+import { Subject } from 'rxjs';
+import { conflict } from '../errors/api-error.js';
+import { SolverPool } from '../solver/solver-pool.js';
+import { slotOf } from '../verdicts/plan-facts.js';
+import { type DayLight, type PlanFound, VerdictsService } from '../verdicts/verdicts.service.js';
+import { type ChangedWashes, WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
+
+/** A search that has not ended by then has found what it will find. */
+const PROOF_SECONDS = 60;
+
+export type SearchState = 'searching' | 'ended' | 'stopped' | 'failed';
+
+/** How good the plan is: its value, what no plan can pass, and whether it is still being worked on; minor units. */
+export interface PlanStanding {
+  readonly valueMinor: number;
+  readonly boundMinor: number;
+  readonly status: Schedule['status'];
+  readonly state: SearchState;
+}
+
+interface Run {
+  readonly found: PlanFound;
+  schedule: Schedule;
+  answer: PlanAnswer;
+  state: SearchState;
+  readonly stop: AbortController;
+}
+
+/** A change with the reason why: what stands against the old start now. */
+export type ExplainedChange = PlanChange & {
+  readonly id: string;
+  readonly washId: string | null;
+  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+};
+
+export interface PlanView {
+  readonly id: string;
+  readonly nowMs: number;
+  readonly fromMs: number;
+  readonly horizonMs: number;
+  readonly source: string;
+  readonly issuedMs: number;
+  readonly memberCount: number;
+  readonly hands: readonly Hands[];
+  readonly days: readonly DayLight[];
+  readonly planned: readonly WashRecord[];
+  readonly fixed: readonly FixedState[];
+  readonly choices: readonly PlanChoice[];
+  readonly unplanned: readonly Unplanned[];
+  readonly changes: readonly ExplainedChange[];
+  readonly standing: PlanStanding;
+}
+
+export interface MorningView {
+  readonly nowMs: number;
+  readonly source: string;
+  readonly issuedMs: number;
+  readonly memberCount: number;
+  readonly answers: readonly VehicleAnswer[];
+}
+
+const choiceSlot = ({ vehicleId, window, handsId }: PlanChoice): PlannedSlot => ({
+  vehicleId,
+  placeId: window.placeId,
+  methodId: window.methodId,
+  handsId,
+  startMs: window.startMs,
+  endMs: window.endMs,
+});
+
+/** The plan of all vehicles: a good one at once, bettered and proven while nobody waits. */
+@Injectable()
+export class PlanService implements OnModuleDestroy {
+  /** Told whenever the plan gets better or its bound tighter. */
+  readonly news = new Subject<PlanStanding>();
+  private readonly log = new Logger(PlanService.name);
+  private run: Run | null = null;
+
+  constructor(
+    private readonly verdicts: VerdictsService,
+    private readonly solver: SolverPool,
+    private readonly changes: WashChangesService,
+  ) {}
+
+  async view(caller?: AbortSignal): Promise<PlanView> {
+    const run = await this.current(caller);
+    const { found, answer } = run;
+    const { made, tell: _tell, ...around } = found;
+    return {
+      id: idOf(run),
+      ...around,
+      ...answer,
+      horizonMs: made.horizonMs,
+      changes: await this.explained(run),
+      standing: standingOf(run),
+    };
+  }
+
+  /** The morning's answer for every vehicle that has no wash planned. */
+  async morning(caller?: AbortSignal): Promise<MorningView> {
+    const { found, answer } = await this.current(caller);
+    const { made, planned, nowMs, source, issuedMs, memberCount } = found;
+    const taken = new Set(planned.map(({ vehicleId }) => vehicleId));
+    const open = made.mornings.filter(({ vehicleId }) => !taken.has(vehicleId));
+    const answers = morningAnswers(open, answer, made.horizonMs);
+    return { nowMs, source, issuedMs, memberCount, answers };
+  }
+
+  /** Where else a wash could stand. */
+  moves(vehicleId: string, washId: string | null, caller?: AbortSignal): Promise<PlanOption[]> {
+    return this.verdicts.moves(vehicleId, washId, caller);
+  }
+
+  /** Ends the search; the best so far is kept. */
+  stop(): void {
+    this.run?.stop.abort();
+  }
+
+  /**
+   * Carries out some of the changes that a view proposed.
+   *
+   * @throws 409 where the plan has moved on since, so that nobody accepts what they have not seen
+   */
+  async accept(planId: string, changeIds: readonly string[]): Promise<ChangedWashes> {
+    const run = await this.current();
+    if (idOf(run) !== planId)
+      throw conflict('planId', 'The plan has moved on since you looked. Look at the new one, then accept.');
+    const chosen = changesOf(run).filter(({ id }) => changeIds.includes(id));
+    const missing = changeIds.find((id) => !chosen.some((change) => change.id === id));
+    if (missing !== undefined) throw conflict('changeIds', `There is no change ${missing} in this plan.`);
+    return this.changes.apply(asWashChanges(chosen));
+  }
+
+  private async current(caller?: AbortSignal): Promise<Run> {
+    const found = await this.verdicts.plan(caller);
+    if (this.run?.found.made !== found.made) this.begin(found);
+    const { run } = this;
+    if (!run) throw new Error('a plan without a run');
+    return run;
+  }
+
+  private begin(found: PlanFound): void {
+    this.run?.stop.abort();
+    const { schedule, answer } = found.made;
+    const run: Run = { found, schedule, answer, state: 'ended', stop: new AbortController() };
+    this.run = run;
+    if (schedule.status === 'proven') return;
+    run.state = 'searching';
+    void this.search(run);
+  }
+
+  private async search(run: Run): Promise<void> {
+    const { problem } = run.found.made;
+    const better = (schedule: Schedule): void => {
+      const value = Math.max(run.schedule.value, schedule.value);
+      const bound = Math.min(run.schedule.bound, schedule.bound);
+      const chosen = schedule.value > run.schedule.value ? schedule.chosen : run.schedule.chosen;
+      run.schedule = { chosen, value, bound: Math.max(bound, value), status: schedule.status };
+      if (this.run === run) this.news.next(standingOf(run));
+    };
+    try {
+      better(
+        await this.solver.schedule(problem, {
+          timeLimitSeconds: PROOF_SECONDS,
+          signal: run.stop.signal,
+          onBetter: ({ value, bound }) => {
+            if (this.run === run && (value > run.schedule.value || bound < run.schedule.bound))
+              this.news.next({ ...standingOf(run), valueMinor: value, boundMinor: bound });
+          },
+        }),
+      );
+      if (run.schedule.chosen !== run.found.made.schedule.chosen)
+        run.answer = await run.found.tell(run.schedule.chosen);
+      run.state = run.stop.signal.aborted ? 'stopped' : 'ended';
+    } catch (error) {
+      run.state = run.stop.signal.aborted ? 'stopped' : 'failed';
+      if (run.state === 'failed') this.log.error(error);
+    }
+    if (this.run === run) this.news.next(standingOf(run));
+  }
+
+  /** What stands against the old start of everything that is moved or dropped. */
+  private explained(run: Run): Promise<ExplainedChange[]> {
+    return Promise.all(
+      changesOf(run).map(async (change): Promise<ExplainedChange> => {
+        if (change.kind === 'add') return { ...change, against: null };
+        const { vehicleId, placeId, methodId, startMs } = change.before;
+        const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
+        const judgement = detail?.judgement;
+        const against = judgement ? { verdict: judgement.standing, limiting: judgement.limiting } : null;
+        return { ...change, against };
+      }),
+    );
+  }
+
+  onModuleDestroy(): void {
+    this.stop();
+    this.news.complete();
+  }
+}
+
+const standingOf = ({ schedule, state }: Run): PlanStanding => ({
+  valueMinor: schedule.value,
+  boundMinor: schedule.bound,
+  status: schedule.status,
+  state,
+});
+
+/** Changes whenever what is proposed does. */
+const idOf = (run: Run): string =>
+  createHash('sha256')
+    .update(JSON.stringify(changesOf(run).map(({ id }) => id)))
+    .digest('base64url');
+
+type NamedChange = PlanChange & Pick<ExplainedChange, 'id' | 'washId'>;
+
+/** From the washes that stand to those that the plan would have, each change under a name of its own. */
+function changesOf({ found, answer }: Run): NamedChange[] {
+  const before = found.planned.map((wash) => ({ ...slotOf(wash), washId: wash.id }));
+  const movable = before.filter((slot) => !isKept(slot, answer.fixed));
+  return planDifference(movable, answer.choices.map(choiceSlot)).map((change): NamedChange => {
+    const washId = change.kind === 'add' ? null : (change.before as (typeof before)[number]).washId;
+    const after = change.kind === 'drop' ? null : change.after;
+    const to = after ? `${after.placeId}.${after.methodId}.${after.startMs}.${after.handsId}` : 'none';
+    return { ...change, washId, id: `${change.kind}.${washId ?? after?.vehicleId}.${to}` };
+  });
+}
+
+const isKept = (slot: PlannedSlot, fixed: readonly FixedState[]): boolean =>
+  fixed.some((state) => state.slot.vehicleId === slot.vehicleId && state.slot.startMs === slot.startMs);
+
+/** What the planner chose is free to be moved again. */
+function asWashChanges(changes: readonly NamedChange[]): WashChanges {
+  const slot = ({ placeId, methodId, handsId, startMs }: PlannedSlot) => ({
+    placeId,
+    methodId,
+    handsId,
+    startMs,
+  });
+  return {
+    add: changes.flatMap((change) =>
+      change.kind === 'add'
+        ? [{ vehicleId: change.after.vehicleId, isLocked: false, ...slot(change.after) }]
+        : [],
+    ),
+    move: changes.flatMap((change) =>
+      change.kind === 'move' ? [{ id: change.washId ?? '', ...slot(change.after) }] : [],
+    ),
+    remove: changes.flatMap((change) => (change.kind === 'drop' ? [change.washId ?? ''] : [])),
+  };
+}

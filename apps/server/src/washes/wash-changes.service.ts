@@ -1,0 +1,202 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  busyOf,
+  type Hands,
+  type PlaceRecord,
+  type Predicted,
+  shopMethod,
+  spansMeet,
+  type VehicleRecord,
+  type WashRecord,
+} from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, conflict, notFound } from '../errors/api-error.js';
+import { PlacesService } from '../places/places.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { endOf, isAhead, slotOf } from '../verdicts/plan-facts.js';
+import { VerdictsService } from '../verdicts/verdicts.service.js';
+import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
+import { WashesRepository } from './washes.repository.js';
+
+/** Changes to the plan that are made together or not at all. */
+export interface WashChanges {
+  readonly add?: readonly PlanWashDto[];
+  readonly move?: readonly (MoveWashDto & { readonly id: string })[];
+  readonly remove?: readonly string[];
+  readonly restore?: readonly string[];
+}
+
+export interface ChangedWashes {
+  readonly added: readonly WashRecord[];
+  readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
+  readonly removed: readonly WashRecord[];
+}
+
+/** What a planned wash is checked against. */
+interface Shop {
+  readonly places: readonly PlaceRecord[];
+  readonly vehicles: readonly VehicleRecord[];
+  readonly hands: readonly Hands[];
+  readonly minutesOf: (methodId: string, vehicle: VehicleRecord) => number;
+  readonly nowMs: number;
+}
+
+interface Wanted {
+  readonly field: string;
+  readonly record: WashRecord;
+  /** Hands were not named: any that are free will do. */
+  readonly anyHands: boolean;
+}
+
+@Injectable()
+export class WashChangesService {
+  constructor(
+    private readonly washes: WashesRepository,
+    private readonly vehicles: VehiclesService,
+    private readonly places: PlacesService,
+    private readonly verdicts: VerdictsService,
+    private readonly settings: SettingsService,
+    private readonly clock: ClockService,
+  ) {}
+
+  /**
+   * Adds, moves, takes away and brings back planned washes, all or none.
+   *
+   * @throws 400, 404 or 409 naming the change and its field; then nothing was changed
+   */
+  async apply(changes: WashChanges): Promise<ChangedWashes> {
+    const shop = await this.shop();
+    const removed = await Promise.all((changes.remove ?? []).map((id) => this.planned(id)));
+    const before = await Promise.all((changes.move ?? []).map(({ id }) => this.planned(id)));
+    const restored = await Promise.all((changes.restore ?? []).map((id) => this.washes.findRemoved(id)));
+    const single = (changes.add?.length ?? 0) + before.length === 1;
+    const wanted: Wanted[] = [
+      ...(changes.add ?? []).map((dto, i) => newWash(dto, single ? '' : `add.${i}.`, shop)),
+      ...(changes.move ?? []).flatMap((dto, i) => movedWash(dto, before[i], single ? '' : `move.${i}.`)),
+    ];
+    const gone = new Set([...removed, ...before].map(({ id }) => id));
+    const others = (await this.washes.list({ status: 'planned' })).filter(
+      (wash) => isAhead(wash, shop.nowMs) && !gone.has(wash.id),
+    );
+    const standing = [...others, ...restored.flatMap((wash) => wash ?? [])];
+    const placed: WashRecord[] = [];
+    for (const want of wanted) placed.push(place(want, [...standing, ...placed], shop));
+    const records = await Promise.all(
+      placed.map(async (record) => ({ ...record, predicted: await this.predict(record) })),
+    );
+    const added = records.slice(0, changes.add?.length ?? 0);
+    const after = records.slice(added.length);
+    await this.washes.change({
+      insert: added,
+      update: after,
+      setRemoved: [
+        ...removed.map(({ id }) => ({ id, removedMs: shop.nowMs })),
+        ...(changes.restore ?? []).map((id) => ({ id, removedMs: null })),
+      ],
+    });
+    return {
+      added,
+      moved: after.flatMap((record, i) => {
+        const from = before[i];
+        return from ? [{ before: from, after: record }] : [];
+      }),
+      removed,
+    };
+  }
+
+  private async planned(id: string): Promise<WashRecord> {
+    const record = await this.washes.find(id);
+    if (!record) throw notFound('wash', id);
+    if (record.status !== 'planned')
+      throw conflict('status', 'This wash is done; open it again before moving it.');
+    return record;
+  }
+
+  private async shop(): Promise<Shop> {
+    const [places, vehicles, { hands, house }] = await Promise.all([
+      this.places.list(),
+      this.vehicles.list(),
+      this.settings.read(),
+    ]);
+    const minutesOf: Shop['minutesOf'] = (methodId, vehicle) => shopMethod(methodId, house, vehicle).minutes;
+    return { places, vehicles, hands, minutesOf, nowMs: this.clock.now() };
+  }
+
+  /** What the program says of this start; null beyond the forecast. */
+  private async predict(wash: WashRecord): Promise<Predicted | null> {
+    const { vehicleId, placeId, methodId, startMs } = wash;
+    const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
+    if (!detail) return null;
+    const { judgement, issuedMs } = detail;
+    return { verdict: judgement.standing, limiting: judgement.limiting, forecastIssuedMs: issuedMs };
+  }
+}
+
+function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
+  const record: WashRecord = {
+    id: randomUUID(),
+    vehicleId: dto.vehicleId,
+    placeId: dto.placeId,
+    methodId: dto.methodId,
+    status: 'planned',
+    startMs: dto.startMs,
+    minutes: 0,
+    handsId: dto.handsId ?? shop.hands[0]?.id ?? 'owner',
+    isLocked: dto.isLocked ?? true,
+    startedMs: null,
+    costMinor: null,
+    predicted: null,
+    found: null,
+  };
+  return { field, record, anyHands: dto.handsId === undefined };
+}
+
+function movedWash(
+  { id: _, ...change }: MoveWashDto & { readonly id: string },
+  before: WashRecord | undefined,
+  field: string,
+): Wanted[] {
+  return before ? [{ field, record: { ...before, ...change }, anyHands: false }] : [];
+}
+
+/** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
+function place({ field, record, anyHands }: Wanted, standing: readonly WashRecord[], shop: Shop): WashRecord {
+  const vehicle = shop.vehicles.find(({ id }) => id === record.vehicleId);
+  if (!vehicle) throw notFound('vehicle', record.vehicleId);
+  const there = shop.places.find(({ id }) => id === record.placeId);
+  if (!there) throw notFound('place', record.placeId);
+  if (!there.methods.some(({ methodId }) => methodId === record.methodId))
+    throw badField(`${field}methodId`, `methodId: ${record.methodId} cannot be done at ${there.name}.`);
+  const wash = { ...record, minutes: shop.minutesOf(record.methodId, vehicle) };
+  if (endOf(wash) < shop.nowMs)
+    throw badField(
+      `${field}startMs`,
+      'startMs is in the past; log a wash that was done instead of planning it.',
+    );
+  const others = standing.filter(({ id }) => id !== wash.id);
+  const asSpan = (other: WashRecord) => ({ fromMs: other.startMs, toMs: endOf(other) });
+  const beside = others.filter((other) => spansMeet(asSpan(wash), asSpan(other)));
+  if (beside.some(({ vehicleId }) => vehicleId === wash.vehicleId))
+    throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
+  const full = beside.filter(({ placeId }) => placeId === wash.placeId);
+  if (full.length >= there.carsAtOnce)
+    throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
+  const busy = (handsId: string): boolean =>
+    others.some(
+      (other) =>
+        other.handsId === handsId &&
+        spansMeet(busyOf(slotOf({ ...wash, handsId }), shop.places), busyOf(slotOf(other), shop.places)),
+    );
+  const free = anyHands ? shop.hands.find(({ id }) => !busy(id)) : undefined;
+  const handsId = free?.id ?? wash.handsId;
+  const who = shop.hands.find(({ id }) => id === handsId);
+  if (!who) throw badField(`${field}handsId`, `handsId: nobody here is called ${handsId}.`);
+  if (busy(handsId))
+    throw conflict(
+      `${field}startMs`,
+      `${who.name} has another wash then, ways there and back included. Choose another time or other hands.`,
+    );
+  return { ...wash, handsId };
+}

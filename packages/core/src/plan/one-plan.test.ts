@@ -1,0 +1,390 @@
+import { describe, expect, it } from '@jest/globals';
+import type { Place } from '../place/index.js';
+import { CLEAN } from '../soil/index.js';
+import { checkSchedule, solveSchedule } from '../schedule/index.js';
+import {
+  busyOf,
+  DEFAULT_PRICES,
+  duePeriods,
+  type Hands,
+  moveOptions,
+  morningAnswers,
+  type PlanAnswer,
+  planAnswer,
+  planCase,
+  planDifference,
+  type PlannedSlot,
+  type PlanRequest,
+  type VehicleMorning,
+  type Window,
+  windowAt,
+  worksThrough,
+  worthInPlan,
+} from './index.js';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+/** A Monday, midnight UTC. */
+const MONDAY = Date.UTC(2026, 0, 12);
+const at = (hour: number): number => MONDAY + hour * HOUR_MS;
+
+const place = (id: string, travelMinutes: number, carsAtOnce = 1): Place =>
+  ({ id, travelMinutes, carsAtOnce, timeZone: 'UTC' }) as unknown as Place;
+const PLACES = [place('home', 0), place('bay', 20, 2)];
+
+const span = (openHour: number, closeHour: number) => ({
+  openMinute: openHour * 60,
+  closeMinute: closeHour * 60,
+});
+const weekdays = (id: string): Hands => ({
+  id,
+  name: id,
+  hours: [...Array<null>(7)].map((_, day) => (day < 5 ? span(8, 18) : null)),
+});
+
+interface Wish {
+  readonly placeId?: string;
+  readonly minutes?: number;
+  /** What it takes, and the salt that it saves, minor units. */
+  readonly takes?: number;
+  readonly salt?: number;
+  readonly failing?: number;
+  readonly isWanted?: boolean;
+}
+
+const window = (startHour: number, wish: Wish = {}): Window => {
+  const { placeId = 'home', minutes = 60, takes = 1000, salt = 0, failing = 0, isWanted = true } = wish;
+  return {
+    placeId,
+    methodId: 'garage-rinseless',
+    startMs: at(startHour),
+    endMs: at(startHour) + minutes * 60_000,
+    verdict: 'go',
+    isWash: true,
+    isWanted,
+    blockedShare: failing / 20,
+    failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },
+    value: { saltMinor: salt, lateMinor: 0, totalMinor: salt - takes },
+  } as unknown as Window;
+};
+
+const car = (
+  vehicleId: string,
+  windows: readonly Window[],
+  due: Partial<VehicleMorning['due']> = {},
+): PlanRequest['cars'][number] => ({
+  vehicleId,
+  cadenceDays: 14,
+  due: { lastWashMs: null, dueMs: MONDAY, daysLate: 0, wants: 'any', deadlineMs: null, ...due },
+  zones: [],
+  activeHours: 0,
+  soil: CLEAN,
+  windows,
+  refusals: [],
+});
+
+const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): PlanRequest => ({
+  cars,
+  places: PLACES,
+  hands: [weekdays('owner')],
+  fixed: [],
+  movable: [],
+  busy: [],
+  prices: DEFAULT_PRICES,
+  tolerableShare: 0.2,
+  timeZone: 'UTC',
+  nowMs: MONDAY,
+  horizonMs: MONDAY + 5 * DAY_MS,
+  ...change,
+});
+
+async function planned(whole: PlanRequest): Promise<PlanAnswer> {
+  const made = planCase(whole);
+  const { chosen, status } = await solveSchedule(made.problem, {
+    clockSeconds: () => performance.now() / 1000,
+    timeLimitSeconds: 20,
+  });
+  expect(status).toBe('proven');
+  expect(checkSchedule(made.problem, chosen)).toEqual([]);
+  return planAnswer(whole, made, chosen);
+}
+
+const starts = ({ choices }: PlanAnswer): Record<string, number> =>
+  Object.fromEntries(
+    choices.map(({ vehicleId, window: { startMs } }) => [vehicleId, (startMs - MONDAY) / HOUR_MS]),
+  );
+
+const slot = (vehicleId: string, startHour: number, change: Partial<PlannedSlot> = {}): PlannedSlot => ({
+  vehicleId,
+  placeId: 'home',
+  methodId: 'garage-rinseless',
+  handsId: 'owner',
+  startMs: at(startHour),
+  endMs: at(startHour + 1),
+  ...change,
+});
+
+describe('hands', () => {
+  it.each([
+    { fromHour: 8, toHour: 18, works: true, why: 'the whole day' },
+    { fromHour: 7.9, toHour: 9, works: false, why: 'before it begins' },
+    { fromHour: 17, toHour: 18.1, works: false, why: 'beyond its end' },
+    { fromHour: 5 * 24 + 10, toHour: 5 * 24 + 11, works: false, why: 'a Saturday' },
+    { fromHour: 17, toHour: 24 + 9, works: false, why: 'over night' },
+  ])('$why: $works', ({ fromHour, toHour, works }) => {
+    expect(worksThrough(weekdays('a'), { fromMs: at(fromHour), toMs: at(toHour) }, 'UTC')).toBe(works);
+  });
+
+  it.each(['2026-03-08', '2026-11-01'])('work by the wall clock on %s, when it is changed', (day) => {
+    const always: Hands = { ...weekdays('a'), hours: Array<Hands['hours'][number]>(7).fill(span(8, 18)) };
+    const noon = Date.parse(`${day}T17:00:00Z`);
+    const local = (hour: number): number => {
+      const offset = new Intl.DateTimeFormat('en', {
+        timeZone: 'America/Toronto',
+        timeZoneName: 'longOffset',
+      }).formatToParts(noon);
+      const name = offset.find(({ type }) => type === 'timeZoneName')?.value ?? '';
+      return Date.parse(`${day}T${String(hour).padStart(2, '0')}:00:00${name.slice(3)}`);
+    };
+    const does = (from: number, to: number): boolean =>
+      worksThrough(always, { fromMs: local(from), toMs: local(to) }, 'America/Toronto');
+    expect([does(8, 18), does(7, 9), does(17, 19)]).toEqual([true, false, false]);
+  });
+
+  it('are taken from leaving home until being back', () => {
+    expect(busyOf(slot('a', 10, { placeId: 'bay' }), PLACES)).toEqual({
+      fromMs: at(10) - 20 * 60_000,
+      toMs: at(11) + 20 * 60_000,
+    });
+  });
+});
+
+describe('duePeriods', () => {
+  const days = (due: number, cadenceDays: number) =>
+    duePeriods(
+      { dueMs: MONDAY + due * DAY_MS, cadenceDays },
+      { nowMs: MONDAY, horizonMs: MONDAY + 10 * DAY_MS },
+    ).map(({ fromMs, toMs }) => [(fromMs - MONDAY) / DAY_MS, (toMs - MONDAY) / DAY_MS]);
+
+  it.each([
+    { why: 'late: from now on', due: -9, cadence: 20, periods: [[0, 8]] },
+    { why: 'in six days: from two on', due: 6, cadence: 10, periods: [[2, 10]] },
+    { why: 'beyond the horizon', due: 30, cadence: 20, periods: [] },
+    { why: 'weekly: two', due: 1, cadence: 5, periods: [[0, 3], [4, 8], [9, 10]] }, // prettier-ignore
+  ])('$why', ({ due, cadence, periods }) => {
+    expect(days(due, cadence)).toEqual(periods);
+  });
+});
+
+describe('what a window is worth', () => {
+  const whole = request([]);
+  const base = {
+    period: { index: 0, dueMs: at(24), fromMs: MONDAY, toMs: whole.horizonMs },
+    usualMinor: 800,
+    cadenceDays: 10,
+  };
+  const worth = (startHour: number, wish: Wish = {}): number =>
+    worthInPlan(window(startHour, wish), base, whole);
+
+  it('on its date: all the lateness avoided, salt, and what it takes beyond the usual', () => {
+    expect(worth(24, { takes: 1000, salt: 300 })).toBeCloseTo(4 * 250 + 300 - 200);
+  });
+
+  it('falls by the price of each late day', () => {
+    expect(worth(24) - worth(72)).toBeCloseTo(2 * DEFAULT_PRICES.lateMinorPerDay);
+  });
+
+  it('falls by the share of its cadence that an early wash gives away', () => {
+    expect(worth(24) - worth(0)).toBeCloseTo(800 * 0.1);
+  });
+
+  it('falls where the house wants another kind', () => {
+    expect(worth(24) - worth(24, { isWanted: false })).toBe(DEFAULT_PRICES.otherKindMinor);
+  });
+
+  it('is a mean over the members: in those where it fails only the trouble is left', () => {
+    const holds = worth(24);
+    expect(worth(24, { failing: 4 })).toBeCloseTo(0.8 * holds - 0.2 * DEFAULT_PRICES.conditionMinor);
+  });
+});
+
+describe('one plan for all', () => {
+  it('gives no pair of hands twice, and the better hour to whom it is worth more', async () => {
+    const answer = await planned(
+      request([
+        car('a', [window(10, { salt: 500 }), window(11, { salt: 450 })]),
+        car('b', [window(10, { salt: 500 }), window(11, { salt: 100 })]),
+      ]),
+    );
+    expect(starts(answer)).toEqual({ a: 11, b: 10 });
+  });
+
+  it('goes home between two washes to change cars', async () => {
+    const bay = { placeId: 'bay', minutes: 30 };
+    const answer = await planned(
+      request([
+        car('a', [window(10, bay)]),
+        car('b', [window(11, bay), window(12, { ...bay, takes: 1300 })]),
+      ]),
+    );
+    expect(starts(answer)).toEqual({ a: 10, b: 12 });
+  });
+
+  it('uses a second pair of hands where there is room', async () => {
+    const hands = [weekdays('owner'), weekdays('helper')];
+    const both = [car('a', [window(10, { placeId: 'bay' })]), car('b', [window(10, { placeId: 'bay' })])];
+    const answer = await planned(request(both, { hands }));
+    expect(new Set(answer.choices.map(({ handsId }) => handsId))).toEqual(new Set(['owner', 'helper']));
+    const atHome = [car('a', [window(10)]), car('b', [window(10)])];
+    expect((await planned(request(atHome, { hands }))).choices).toHaveLength(1);
+  });
+
+  it('keeps to working hours, ways included', async () => {
+    const answer = await planned(
+      request([car('a', [window(8, { placeId: 'bay' }), window(9, { placeId: 'bay' })])]),
+    );
+    expect(starts(answer)).toEqual({ a: 9 });
+  });
+
+  it('plans round what is locked, and counts it as the wash of its car', async () => {
+    const answer = await planned(
+      request([car('a', [window(10), window(12)]), car('b', [window(10), window(13)])], {
+        fixed: [slot('a', 10)],
+      }),
+    );
+    expect(starts(answer)).toEqual({ b: 13 });
+    expect(answer.fixed).toMatchObject([{ window: { startMs: at(10) } }]);
+  });
+
+  it('tells of a locked wash that does not go any more', async () => {
+    const answer = await planned(request([car('a', [window(12)])], { fixed: [slot('a', 10)] }));
+    expect(answer.fixed).toMatchObject([{ window: null, worthMinor: null }]);
+  });
+
+  it('leaves a planned wash where it is, unless moving gains more than its price', async () => {
+    // Two hours later are worth 21 less by lateness.
+    const movable = [slot('a', 10)];
+    const little = [window(10), window(12, { salt: DEFAULT_PRICES.moveMinor + 15 })];
+    const much = [window(10), window(12, { salt: DEFAULT_PRICES.moveMinor + 25 })];
+    expect(starts(await planned(request([car('a', little)], { movable })))).toEqual({ a: 10 });
+    expect(starts(await planned(request([car('a', much)], { movable })))).toEqual({ a: 12 });
+  });
+
+  it('knows a planned wash that begins within the hour of a window', async () => {
+    const movable = [slot('a', 10 + 1 / 3)];
+    expect(windowAt([window(10)], movable[0]!)?.endMs).toBe(at(11 + 1 / 3));
+    expect(starts(await planned(request([car('a', [window(10)])], { movable })))).toEqual({ a: 10 + 1 / 3 });
+  });
+
+  it('keeps clear of other engagements', async () => {
+    const busy = [{ handsId: null, fromMs: at(9), toMs: at(12) }];
+    const answer = await planned(request([car('a', [window(10), window(14, { takes: 1500 })])], { busy }));
+    expect(starts(answer)).toEqual({ a: 14 });
+  });
+
+  it('prefers windows that hold, and leaves those that fail too often', async () => {
+    const answer = await planned(
+      request([
+        car('a', [window(10, { failing: 3 }), window(14, { takes: 1050 })]),
+        car('b', [window(16, { failing: 5 })]),
+      ]),
+    );
+    expect(starts(answer)).toEqual({ a: 14 });
+    expect(answer.unplanned[0]?.reason).toEqual({ kind: 'members', failingShare: 0.25 });
+  });
+
+  it('names the next best, what each would cost, and who would have to give way', async () => {
+    const answer = await planned(
+      request([
+        car('a', [window(10), window(16, { takes: 1100 }), window(34, { takes: 1000 })]),
+        car('b', [window(16, { salt: 50 })]),
+      ]),
+    );
+    const a = answer.choices.find(({ vehicleId }) => vehicleId === 'a');
+    const b = answer.choices.find(({ vehicleId }) => vehicleId === 'b');
+    expect(a?.alternatives.map(({ window: w }) => (w.startMs - MONDAY) / HOUR_MS)).toEqual([34, 16]);
+    expect(a?.alternatives[0]?.costMinor).toBeCloseTo(250);
+    expect(a?.alternatives[1]?.pushesOut).toEqual(['b']);
+    expect(a?.alternatives[1]?.costMinor).toBeCloseTo(100 + 62.5 + (b?.worthMinor ?? NaN));
+  });
+
+  it('falls back on what holds when the first fails', async () => {
+    const holds = window(40, { takes: 1100 });
+    const failsToo = window(30, { failing: 2 });
+    const answer = await planned(
+      request([car('a', [window(10, { failing: 2, salt: 900 }), failsToo, holds])]),
+    );
+    expect(answer.choices[0]?.fallback).toMatchObject({ window: { startMs: at(40) }, savesShare: 1 });
+  });
+
+  it.each([
+    { kind: 'no-window', cars: [car('a', [])] },
+    { kind: 'hands', cars: [car('a', [window(20)])] },
+    { kind: 'pushed-out', cars: [car('a', [window(10)]), car('b', [window(10, { salt: 900 })])] },
+    { kind: 'not-worth', cars: [car('a', [window(20), window(110, { takes: 9000 })])] },
+  ])('says why a car is left: $kind', async ({ kind, cars }) => {
+    const { unplanned } = await planned(request(cars));
+    expect(unplanned).toMatchObject([{ vehicleId: 'a', reason: { kind }, hurtsMs: MONDAY }]);
+  });
+});
+
+describe('where else a wash could stand', () => {
+  const whole = request([car('a', [window(10), window(12), window(14, { placeId: 'bay' })]), car('b', [])]);
+  const hours = (change: Partial<PlanRequest>): number[] =>
+    moveOptions({ ...whole, ...change }, 'a').map((option) => (option.window.startMs - MONDAY) / HOUR_MS);
+
+  it('is everywhere that goes and is free', () => {
+    expect(hours({})).toEqual([10, 12, 14]);
+    expect(hours({ fixed: [slot('b', 12)] })).toEqual([10, 14]);
+  });
+
+  it('is not at a full place, even with hands to spare', () => {
+    const hands = [weekdays('owner'), weekdays('helper')];
+    expect(hours({ hands, fixed: [slot('b', 12)] })).toEqual([10, 10, 14, 14]);
+  });
+
+  it('is nowhere for a car that is not there', () => {
+    expect(moveOptions(whole, 'z')).toEqual([]);
+  });
+});
+
+describe('planDifference', () => {
+  const kinds = (before: PlannedSlot[], after: PlannedSlot[]) =>
+    planDifference(before, after).map((change) => change.kind);
+
+  it('is nothing between two that are the same', () => {
+    expect(kinds([slot('a', 10)], [slot('a', 10)])).toEqual([]);
+  });
+
+  it('moves the nearest, adds and drops the rest, in order of time', () => {
+    const before = [slot('a', 10), slot('a', 60), slot('b', 20)];
+    const after = [slot('a', 58), slot('c', 5)];
+    expect(planDifference(before, after)).toMatchObject([
+      { kind: 'add', after: { vehicleId: 'c' } },
+      { kind: 'drop', before: { vehicleId: 'a', startMs: at(10) } },
+      { kind: 'drop', before: { vehicleId: 'b' } },
+      { kind: 'move', before: { startMs: at(60) }, after: { startMs: at(58) } },
+    ]);
+  });
+
+  it('sees other hands as a move', () => {
+    expect(kinds([slot('a', 10)], [slot('a', 10, { handsId: 'helper' })])).toEqual(['move']);
+  });
+});
+
+describe('the morning', () => {
+  it('says for each car what the plan has for it, the latest first', async () => {
+    const cars = [
+      car('a', [window(10)], { daysLate: 1 }),
+      car('b', [], { daysLate: 5 }),
+      car('c', [window(12)], { daysLate: -9, dueMs: MONDAY + 9 * DAY_MS }),
+    ];
+    const whole = request(cars);
+    const answers = morningAnswers(cars, await planned(whole), whole.horizonMs);
+    expect(answers).toMatchObject([
+      { vehicleId: 'b', standing: 'no-window', best: null, reason: { kind: 'no-window' } },
+      { vehicleId: 'a', standing: 'due', best: { startMs: at(10) }, handsId: 'owner', reason: null },
+      { vehicleId: 'c', standing: 'not-due', best: null },
+    ]);
+  });
+});

@@ -1,0 +1,238 @@
+import type { Finding } from '../rules/index.js';
+import { countBits, failedMask } from '../verdict/index.js';
+import { MS_PER_HOUR } from '../weather/index.js';
+import type { DuePeriod } from './due-periods.js';
+import { busyOf, spansMeet } from './hands.js';
+import {
+  type PlanCase,
+  type PlannedSlot,
+  type PlanOption,
+  type PlanRequest,
+  windowAt,
+  worthBase,
+  worthInPlan,
+} from './plan-case.js';
+import type { Window } from './vehicle-morning.js';
+
+/** Another way to do a wash, and what the plan would lose by it, minor units. */
+export interface PricedOption {
+  readonly window: Window;
+  readonly handsId: string;
+  readonly costMinor: number;
+  /** Cars whose planned washes would have to give way. */
+  readonly pushesOut: readonly string[];
+}
+
+/** What to turn to if the weather closes the window. */
+export interface Fallback {
+  readonly window: Window;
+  readonly handsId: string;
+  /** Share of the members in which the first window fails and this one holds; 1 where the first fails in none. */
+  readonly savesShare: number;
+}
+
+export interface PlanChoice {
+  readonly vehicleId: string;
+  readonly period: DuePeriod;
+  readonly window: Window;
+  readonly handsId: string;
+  readonly worthMinor: number;
+  readonly fallback: Fallback | null;
+  readonly alternatives: readonly PricedOption[];
+}
+
+/** Why a wash that is wanted is not in the plan. */
+export type UnplannedReason =
+  | { readonly kind: 'no-window'; readonly limiting: Finding | null }
+  | { readonly kind: 'members'; readonly failingShare: number }
+  | { readonly kind: 'hands' }
+  | { readonly kind: 'not-worth'; readonly bestMinor: number }
+  | { readonly kind: 'pushed-out'; readonly costMinor: number };
+
+export interface Unplanned {
+  readonly vehicleId: string;
+  readonly period: DuePeriod;
+  readonly reason: UnplannedReason;
+  /** From then on it is late, or may not wait any longer. */
+  readonly hurtsMs: number;
+}
+
+/** A wash that stays where it is, as the weather has it now. */
+export interface FixedState {
+  readonly slot: PlannedSlot;
+  /** null: it does not go there any more, or the forecast does not reach. */
+  readonly window: Window | null;
+  readonly worthMinor: number | null;
+}
+
+export interface PlanAnswer {
+  readonly choices: readonly PlanChoice[];
+  readonly fixed: readonly FixedState[];
+  readonly unplanned: readonly Unplanned[];
+}
+
+/** What the choices of a plan are weighed against: options in the way, and room. */
+class Around {
+  private readonly chosenOptions: readonly PlanOption[];
+
+  constructor(
+    private readonly request: PlanRequest,
+    private readonly made: PlanCase,
+    chosen: readonly number[],
+  ) {
+    this.chosenOptions = chosen.flatMap((index) => made.options[index] ?? []);
+  }
+
+  get options(): readonly PlanOption[] {
+    return this.chosenOptions;
+  }
+
+  /** Chosen washes of other jobs that could not stand beside an option. */
+  inTheWay(option: PlanOption): PlanOption[] {
+    const { places } = this.request;
+    const span = busyOf(option.window, places);
+    const place = places.find(({ id }) => id === option.window.placeId);
+    const others = this.chosenOptions.filter((other) => !isSameJob(other, option));
+    const ofHands = others.filter(
+      (other) => other.handsId === option.handsId && spansMeet(span, busyOf(other.window, places)),
+    );
+    const there = others.filter(
+      (other) =>
+        other.window.placeId === option.window.placeId &&
+        other.handsId !== option.handsId &&
+        spansMeet(asSpan(option.window), asSpan(other.window)),
+    );
+    const spare = Math.max(0, (place?.carsAtOnce ?? 1) - 1);
+    return [...ofHands, ...there.sort((a, b) => a.worthMinor - b.worthMinor).slice(0, there.length - spare)];
+  }
+
+  /** What the plan would lose by taking an option instead of what it has for that job. */
+  costMinor(option: PlanOption, insteadMinor: number): { costMinor: number; pushesOut: string[] } {
+    const out = this.inTheWay(option);
+    const lost = out.reduce((sum, { worthMinor }) => sum + worthMinor, 0);
+    return {
+      costMinor: insteadMinor - option.worthMinor + lost,
+      pushesOut: [...new Set(out.map(({ vehicleId }) => vehicleId))],
+    };
+  }
+
+  of(vehicleId: string, period: DuePeriod): PlanOption[] {
+    return this.made.options.filter((option) => isSameJob(option, { vehicleId, period }));
+  }
+}
+
+const asSpan = ({ startMs, endMs }: Window) => ({ fromMs: startMs, toMs: endMs });
+const isSameJob = (
+  a: Pick<PlanOption, 'vehicleId' | 'period'>,
+  b: Pick<PlanOption, 'vehicleId' | 'period'>,
+): boolean => a.vehicleId === b.vehicleId && a.period.index === b.period.index;
+
+const ALTERNATIVES = 3;
+/** Starts of one place and method nearer than this are the same choice. */
+const APART_MS = 4 * MS_PER_HOUR;
+
+function alternativesTo(choice: PlanOption, around: Around): PricedOption[] {
+  const priced = around
+    .of(choice.vehicleId, choice.period)
+    .filter((option) => option !== choice)
+    .map((option) => ({ option, ...around.costMinor(option, choice.worthMinor) }))
+    .sort((a, b) => a.costMinor - b.costMinor);
+  const kept: PlanOption[] = [choice];
+  return priced
+    .filter(({ option }) => {
+      const isNew = kept.every(
+        ({ window }) =>
+          window.placeId !== option.window.placeId ||
+          window.methodId !== option.window.methodId ||
+          Math.abs(window.startMs - option.window.startMs) >= APART_MS,
+      );
+      if (isNew) kept.push(option);
+      return isNew;
+    })
+    .slice(0, ALTERNATIVES)
+    .map(({ option, costMinor, pushesOut }) => ({
+      window: option.window,
+      handsId: option.handsId,
+      costMinor,
+      pushesOut,
+    }));
+}
+
+/** The later window that is worth most over the members in which the first one fails, and that is free in this plan. */
+function fallbackOf(choice: PlanOption, around: Around): Fallback | null {
+  const failures = choice.window.failures;
+  const first = failures ? failedMask(failures) : 0;
+  const later = around
+    .of(choice.vehicleId, choice.period)
+    .filter(({ window }) => window.startMs >= choice.window.endMs)
+    .filter((option) => around.inTheWay(option).length === 0)
+    .map((option) => {
+      const own = option.window.failures ? failedMask(option.window.failures) : 0;
+      const saves = first === 0 ? 1 : countBits(first & ~own) / countBits(first);
+      return { option, saves };
+    })
+    .sort((a, b) => b.saves * b.option.worthMinor - a.saves * a.option.worthMinor);
+  const [best] = later;
+  if (!best || best.saves === 0) return null;
+  return { window: best.option.window, handsId: best.option.handsId, savesShare: best.saves };
+}
+
+function reasonFor(
+  vehicleId: string,
+  period: DuePeriod,
+  { request, around }: { readonly request: PlanRequest; readonly around: Around },
+): UnplannedReason {
+  const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
+  const windows = (car?.windows ?? []).filter(
+    ({ startMs, isWash }) => isWash && startMs >= period.fromMs && startMs < period.toMs,
+  );
+  if (windows.length === 0) return { kind: 'no-window', limiting: car?.refusals[0]?.limiting ?? null };
+  const shares = windows.map(({ blockedShare }) => blockedShare ?? 0);
+  const failingShare = Math.min(...shares);
+  if (failingShare > request.tolerableShare) return { kind: 'members', failingShare };
+  const options = around.of(vehicleId, period);
+  if (options.length === 0) return { kind: 'hands' };
+  const bestMinor = Math.max(...options.map(({ worthMinor }) => worthMinor));
+  if (bestMinor <= 0) return { kind: 'not-worth', bestMinor };
+  return {
+    kind: 'pushed-out',
+    costMinor: Math.min(...options.map((option) => around.costMinor(option, 0).costMinor)),
+  };
+}
+
+/**
+ * A schedule as people read it: what is done when and what else could be, what to fall back on, and why the rest is left.
+ *
+ * @param chosen option indexes of the case
+ */
+export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonly number[]): PlanAnswer {
+  const around = new Around(request, made, chosen);
+  const choices = around.options.map((choice): PlanChoice => {
+    const { vehicleId, period, window, handsId, worthMinor } = choice;
+    const fallback = fallbackOf(choice, around);
+    return {
+      vehicleId,
+      period,
+      window,
+      handsId,
+      worthMinor,
+      fallback,
+      alternatives: alternativesTo(choice, around),
+    };
+  });
+  const unplanned = made.jobs
+    .filter((job) => !around.options.some((option) => isSameJob(option, job)))
+    .map(({ vehicleId, period }): Unplanned => {
+      const due = request.cars.find((car) => car.vehicleId === vehicleId)?.due;
+      const reason = reasonFor(vehicleId, period, { request, around });
+      return { vehicleId, period, reason, hurtsMs: Math.min(period.dueMs, due?.deadlineMs ?? Infinity) };
+    });
+  const fixed = request.fixed.map((slot): FixedState => {
+    const car = request.cars.find(({ vehicleId }) => vehicleId === slot.vehicleId);
+    const window = car ? (windowAt(car.windows, slot) ?? null) : null;
+    const period = { index: 0, dueMs: car?.due.dueMs ?? 0, fromMs: request.nowMs, toMs: request.horizonMs };
+    const worthMinor = car && window && worthInPlan(window, worthBase(car, period), request);
+    return { slot, window, worthMinor: worthMinor ?? null };
+  });
+  return { choices, fixed, unplanned };
+}

@@ -1,0 +1,279 @@
+import type { Place } from '../place/index.js';
+import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
+import { failedShare } from '../verdict/index.js';
+import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import type { Prices } from './data/prices.js';
+import { type DuePeriod, duePeriods } from './due-periods.js';
+import { busyOf, type Hands, type Span, spansMeet, worksThrough } from './hands.js';
+import type { VehicleMorning, Window } from './vehicle-morning.js';
+
+const MS_PER_MINUTE = 60_000;
+const MS_PER_DAY = 24 * MS_PER_HOUR;
+
+/** Slots of the schedule; starts lie on the hour, or a third or two thirds after it. */
+export const PLAN_SLOT_MINUTES = 20;
+
+/** A wash that stands in the plan. */
+export interface PlannedSlot {
+  readonly vehicleId: string;
+  readonly placeId: string;
+  readonly methodId: string;
+  readonly handsId: string;
+  readonly startMs: number;
+  readonly endMs: number;
+}
+
+export interface PlanRequest {
+  readonly cars: readonly (VehicleMorning & { readonly cadenceDays: number })[];
+  readonly places: readonly Place[];
+  readonly hands: readonly Hands[];
+  /** Locked or begun: they stay as they are, and the rest is planned round them. */
+  readonly fixed: readonly PlannedSlot[];
+  /** Planned, but free to be moved. */
+  readonly movable: readonly PlannedSlot[];
+  /** When hands are otherwise engaged. */
+  readonly busy: readonly (Span & { readonly handsId: string | null })[];
+  readonly prices: Prices;
+  /** Largest share of members that a start may fail in. */
+  readonly tolerableShare: number;
+  readonly timeZone: string;
+  readonly nowMs: number;
+  readonly horizonMs: number;
+}
+
+/** One way to do one wash of one car. */
+export interface PlanOption {
+  readonly vehicleId: string;
+  readonly period: DuePeriod;
+  readonly window: Window;
+  readonly handsId: string;
+  /** Mean over the members, with lateness avoided, minor units. */
+  readonly worthMinor: number;
+  /** It is what stands in the plan already. */
+  readonly isPlanned: boolean;
+}
+
+export interface PlanJob {
+  readonly vehicleId: string;
+  readonly period: DuePeriod;
+}
+
+/** A plan to be made: the problem in numbers, and what its numbers stand for. */
+export interface PlanCase {
+  readonly problem: ScheduleProblem;
+  readonly options: readonly PlanOption[];
+  readonly jobs: readonly PlanJob[];
+  readonly originMs: number;
+}
+
+/** What a wash takes: all but the salt that it saves and its lateness; minor units, positive. */
+const takesMinor = ({ value }: Window): number => value.saltMinor + value.lateMinor - value.totalMinor;
+
+/** What a wash of this car takes at the least, as the forecast has it; such a wash has to be paid some day. */
+export function usualMinor(windows: readonly Window[]): number {
+  const whole = windows.filter(({ isWash }) => isWash);
+  const wanted = whole.filter(({ isWanted }) => isWanted);
+  const from = wanted.length > 0 ? wanted : whole;
+  return from.length > 0 ? Math.min(...from.map(takesMinor)) : 0;
+}
+
+/** What the worth of a car's windows is reckoned from. */
+export interface WorthBase {
+  readonly period: DuePeriod;
+  readonly usualMinor: number;
+  readonly cadenceDays: number;
+}
+
+/**
+ * What is a window worth to the plan, against leaving the car unwashed up to the horizon?
+ *
+ * @returns minor units, the mean over the members
+ * Model: salt kept from eating, and lateness avoided; less what the wash takes beyond what a wash of this car takes at the least, which
+ * has to be paid some day anyway, though for a wash before its date the sooner the more of it. Where it fails in some members, only the
+ * trouble is left of it there.
+ */
+export function worthInPlan(
+  window: Window,
+  { period, usualMinor, cadenceDays }: WorthBase,
+  { prices, horizonMs }: Pick<PlanRequest, 'prices' | 'horizonMs'>,
+): number {
+  const daysOf = (ms: number): number => Math.max(0, ms) / MS_PER_DAY;
+  const lateAvoided = daysOf(horizonMs - period.dueMs) - daysOf(window.startMs - period.dueMs);
+  const earlyShare = Math.min(1, daysOf(period.dueMs - window.startMs) / cadenceDays);
+  const whole =
+    window.value.saltMinor +
+    prices.lateMinorPerDay * lateAvoided +
+    usualMinor * (1 - earlyShare) -
+    takesMinor(window) -
+    (window.isWanted ? 0 : prices.otherKindMinor);
+  const failing = window.failures ? failedShare(window.failures) : 0;
+  return (1 - failing) * whole - failing * prices.conditionMinor;
+}
+
+const sameStart = (window: Window, slot: PlannedSlot): boolean =>
+  window.placeId === slot.placeId && window.methodId === slot.methodId && window.startMs === slot.startMs;
+
+/** The window of a planned wash: its own start, or that of its hour begun when it is planned. */
+export function windowAt(windows: readonly Window[], slot: PlannedSlot): Window | undefined {
+  const there = windows.filter(
+    ({ placeId, methodId, startMs }) =>
+      placeId === slot.placeId &&
+      methodId === slot.methodId &&
+      startMs <= slot.startMs &&
+      startOfHourMs(startMs) === startOfHourMs(slot.startMs),
+  );
+  const hour = there.at(-1);
+  const laterMs = slot.startMs - (hour?.startMs ?? 0);
+  return hour && { ...hour, startMs: slot.startMs, endMs: hour.endMs + laterMs };
+}
+
+/** Windows of planned washes that do not begin when a window does. */
+const plannedWindows = (windows: readonly Window[], planned: readonly PlannedSlot[]): Window[] =>
+  planned
+    .filter((slot) => !windows.some((window) => sameStart(window, slot)))
+    .flatMap((slot) => windowAt(windows, slot) ?? []);
+
+/** When a span of work can be done by whom; asked for the same spans by many cars. */
+function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
+  const known = new Map<string, readonly Hands[]>();
+  return (span) => {
+    const key = `${span.fromMs} ${span.toMs}`;
+    const before = known.get(key);
+    if (before) return before;
+    const free = request.hands.filter((hands) => {
+      const engaged = request.busy.filter(({ handsId }) => handsId === null || handsId === hands.id);
+      const own = request.fixed.filter(({ handsId }) => handsId === hands.id);
+      return (
+        worksThrough(hands, span, request.timeZone) &&
+        !engaged.some((other) => spansMeet(span, other)) &&
+        !own.some((slot) => spansMeet(span, busyOf(slot, request.places)))
+      );
+    });
+    known.set(key, free);
+    return free;
+  };
+}
+
+type CarRequest = PlanRequest['cars'][number];
+
+/** What a car's windows are reckoned from in one of its periods. */
+export const worthBase = (car: CarRequest, period: DuePeriod): WorthBase => ({
+  period,
+  usualMinor: usualMinor(car.windows),
+  cadenceDays: car.cadenceDays,
+});
+
+function optionsOf(
+  request: PlanRequest,
+  { vehicleId, period }: PlanJob,
+  freeFor: (span: Span) => readonly Hands[],
+): PlanOption[] {
+  const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
+  if (!car) return [];
+  const base = worthBase(car, period);
+  const planned = request.movable.filter((slot) => slot.vehicleId === vehicleId);
+  const within = [...car.windows, ...plannedWindows(car.windows, planned)].filter(
+    (window) =>
+      window.isWash &&
+      window.startMs >= Math.max(period.fromMs, request.nowMs) &&
+      window.startMs < period.toMs &&
+      window.endMs <= request.horizonMs &&
+      (window.blockedShare ?? 0) <= request.tolerableShare,
+  );
+  return within.flatMap((window) => {
+    const worthMinor = worthInPlan(window, base, request);
+    return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {
+      const isPlanned = planned.some((slot) => slot.handsId === id && sameStart(window, slot));
+      return { vehicleId, period, window, handsId: id, worthMinor, isPlanned };
+    });
+  });
+}
+
+/**
+ * Where else could a car's wash stand, with everything else in the plan left where it is?
+ *
+ * @param request all other washes of the plan as fixed; the one in question, if it is planned, as movable
+ * @returns one option for each start, place, method and pair of hands that is free; none for a car that is not there
+ */
+export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption[] {
+  const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
+  if (!car) return [];
+  const { nowMs, horizonMs } = request;
+  const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs };
+  const others = request.fixed.filter((slot) => slot.vehicleId !== vehicleId);
+  return optionsOf({ ...request, tolerableShare: 1 }, { vehicleId, period }, freeHands(request)).filter(
+    ({ window }) => {
+      const place = request.places.find(({ id }) => id === window.placeId);
+      const there = others.filter(
+        (slot) =>
+          slot.placeId === window.placeId && slot.startMs < window.endMs && window.startMs < slot.endMs,
+      );
+      return there.length < (place?.carsAtOnce ?? 1);
+    },
+  );
+}
+
+/** Room at each place and slot, less what stands fixed there. */
+function roomOf(request: PlanRequest, originMs: number, slotCount: number): number[][] {
+  const slotMs = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
+  return request.places.map(({ id, carsAtOnce }) => {
+    const room = Array<number>(slotCount).fill(carsAtOnce);
+    for (const slot of request.fixed.filter(({ placeId }) => placeId === id)) {
+      const from = Math.max(0, Math.floor((slot.startMs - originMs) / slotMs));
+      const to = Math.min(slotCount, Math.ceil((slot.endMs - originMs) / slotMs));
+      for (let at = from; at < to; at += 1) room[at] = Math.max(0, (room[at] ?? 0) - 1);
+    }
+    return room;
+  });
+}
+
+/** Washes that each car needs; one that stands fixed counts as done when it is. */
+function jobsOf(request: PlanRequest): PlanJob[] {
+  return request.cars.flatMap(({ vehicleId, due, cadenceDays }) => {
+    const fixed = request.fixed.filter((slot) => slot.vehicleId === vehicleId).map(({ endMs }) => endMs);
+    const dueMs = fixed.length > 0 ? Math.max(...fixed) + cadenceDays * MS_PER_DAY : due.dueMs;
+    return duePeriods({ dueMs, cadenceDays }, request).map((period) => ({ vehicleId, period }));
+  });
+}
+
+/**
+ * The plan of all cars as a schedule: each wash that is wanted is a job; each window, by each pair of hands that is free for it, an option.
+ *
+ * Hands go home between two washes to change cars, so that travel between places is the way back and the way there.
+ */
+export function planCase(request: PlanRequest): PlanCase {
+  const originMs = Math.floor(request.nowMs / MS_PER_HOUR) * MS_PER_HOUR;
+  const slotMs = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
+  const slotCount = Math.max(1, Math.ceil((request.horizonMs - originMs) / slotMs));
+  const jobs = jobsOf(request);
+  const freeFor = freeHands(request);
+  const byJob = jobs.map((job) => optionsOf(request, job, freeFor));
+  const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
+  const handsAt = new Map(request.hands.map(({ id }, index) => [id, index]));
+  const inNumbers = byJob.flatMap((options, job) =>
+    options.map(({ window, handsId, worthMinor, isPlanned }): ScheduleOption => ({
+      job,
+      place: placeAt.get(window.placeId) ?? 0,
+      startSlot: Math.round((window.startMs - originMs) / slotMs),
+      durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE,
+      crew: handsAt.get(handsId) ?? 0,
+      value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
+    })),
+  );
+  const ways = request.places.map(({ travelMinutes }) => travelMinutes);
+  return {
+    originMs,
+    jobs,
+    options: byJob.flat(),
+    problem: {
+      slotMinutes: PLAN_SLOT_MINUTES,
+      slotCount,
+      jobCount: jobs.length,
+      crewCount: request.hands.length,
+      capacity: roomOf(request, originMs, slotCount),
+      travelMinutes: ways.map((back) => ways.map((there) => back + there)),
+      stock: [],
+      options: inNumbers,
+    },
+  };
+}
