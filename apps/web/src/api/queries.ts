@@ -49,7 +49,7 @@ export const useWeather = () =>
   });
 export const useMorning = () =>
   useQuery({
-    queryKey: ['verdicts', 'morning'],
+    queryKey: ['plan', 'morning'],
     queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
     refetchInterval: 10 * MINUTE_MS,
   });
@@ -143,7 +143,7 @@ export function useStop(queryKey: readonly unknown[]): () => void {
 }
 
 /** A change on the server, after which these parts of the cache are stale. */
-function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonly string[]) {
+export function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonly string[]) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
@@ -151,10 +151,15 @@ function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonly strin
   });
 }
 
-const WASHES = ['washes', 'verdicts'];
+/** The morning is read from the plan, and the plan from everything. */
+const PLAN = ['plan', 'verdicts'];
+export const WASHES = ['washes', ...PLAN];
 
 export const usePlanWash = () =>
-  useChange((slot: CellQuery) => ask<WashRecord>('washes', { method: 'POST', body: slot }), WASHES);
+  useChange(
+    (slot: CellQuery & { handsId?: string }) => ask<WashRecord>('washes', { method: 'POST', body: slot }),
+    WASHES,
+  );
 export const useMoveWash = () =>
   useChange(
     ({ id, ...change }: { id: string; startMs?: number; placeId?: string; methodId?: string }) =>
@@ -177,7 +182,7 @@ export const useReopenWash = () =>
   useChange((id: string) => ask<WashRecord>(`washes/${id}/reopen`, { method: 'POST' }), WASHES);
 
 type Kept = 'vehicles' | 'places' | 'washes';
-const staleAfter = (kind: Kept): string[] => [kind, 'verdicts'];
+const staleAfter = (kind: Kept): string[] => [kind, ...PLAN];
 
 export const useRemove = (kind: Kept) =>
   useChange((id: string) => ask<void>(`${kind}/${id}`, { method: 'DELETE' }), staleAfter(kind));
@@ -204,36 +209,36 @@ export const useAddBulletin = () =>
         method: 'POST',
         body: treatment,
       }),
-    ['bulletins', 'verdicts'],
+    ['bulletins', ...PLAN],
   );
 export const useImportBulletins = () =>
   useChange(
     (body: { text: string; mode: ImportMode }) =>
       ask<ImportReport<Treatment>>('roads/bulletins/import', { method: 'POST', body }),
-    ['bulletins', 'verdicts'],
+    ['bulletins', ...PLAN],
   );
 export const useAddDrive = (vehicleId: string) =>
   useChange(
     (drive: Drive) => ask<DriveRecord>(`vehicles/${vehicleId}/drives`, { method: 'POST', body: drive }),
-    ['drives', 'verdicts'],
+    ['drives', ...PLAN],
   );
 export const useImportTrack = (vehicleId: string) =>
   useChange(
     (body: { text: string; mode: ImportMode }) =>
       ask<ImportReport<Drive>>(`vehicles/${vehicleId}/drives/import`, { method: 'POST', body }),
-    ['drives', 'verdicts'],
+    ['drives', ...PLAN],
   );
 export const useAddSwab = (vehicleId: string) =>
   useChange(
     (swab: Omit<SwabRecord, 'id' | 'vehicleId' | 'gramsPerM2'>) =>
       ask<SwabRecord>(`vehicles/${vehicleId}/swabs`, { method: 'POST', body: swab }),
-    ['swabs', 'verdicts'],
+    ['swabs', ...PLAN],
   );
 export const useLookAtSoil = (vehicleId: string) =>
   useChange(
     (look: Pick<SoilLookRecord, 'zone' | 'kind' | 'grade'>) =>
       ask<SoilLookRecord>(`vehicles/${vehicleId}/soil`, { method: 'POST', body: look }),
-    ['verdicts'],
+    PLAN,
   );
 
 /** Takes away, or brings back, what a path names. */
@@ -252,15 +257,16 @@ export interface SettingsChange {
   readonly prices?: Record<string, number>;
   readonly display?: Partial<Settings['display']>;
   readonly timeZone?: string;
+  readonly hands?: Settings['hands'];
 }
 
 export const useSaveSettings = () =>
   useChange(
     (change: SettingsChange) => ask<Settings>('settings', { method: 'PATCH', body: change }),
-    ['settings', 'verdicts'],
+    ['settings', ...PLAN],
   );
 export const useSetClock = () =>
   useChange(
     (nowMs: number) => ask<Clock>('clock', { method: 'PUT', body: { nowMs } }),
-    ['clock', 'verdicts', 'weather'],
+    ['clock', 'weather', ...PLAN],
   );

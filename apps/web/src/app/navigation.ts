@@ -1,5 +1,6 @@
 import {
   IconCalculator,
+  IconCalendarTime,
   IconCar,
   IconChecklist,
   IconClockHour4,
@@ -15,6 +16,7 @@ import {
 /** The views in the order of the bar; `key` is pressed after g. */
 export const VIEWS = [
   { path: '/', label: 'This morning', short: 'Morning', key: 'm', icon: IconSunrise, onPhoneBar: true },
+  { path: '/plan', label: 'Plan', short: 'Plan', key: 'n', icon: IconCalendarTime, onPhoneBar: true },
   {
     path: '/windows',
     label: 'Windows',
@@ -39,7 +41,7 @@ export const VIEWS = [
     short: 'Condition',
     key: 'c',
     icon: IconShieldHalf,
-    onPhoneBar: true,
+    onPhoneBar: false,
   },
   { path: '/vehicles', label: 'Vehicles', short: 'Vehicles', key: 'v', icon: IconCar, onPhoneBar: false },
   { path: '/places', label: 'Places', short: 'Places', key: 'p', icon: IconMapPin, onPhoneBar: false },

@@ -19,6 +19,10 @@ export const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, Component: MorningPage },
+      {
+        path: 'plan',
+        lazy: async () => ({ Component: (await import('../features/plan/plan-page.js')).PlanPage }),
+      },
       { path: 'windows/:vehicleId?', lazy: windows },
       {
         path: 'washes',

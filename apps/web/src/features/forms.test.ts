@@ -103,6 +103,7 @@ describe('the form of a place', () => {
     },
     forbids: ['no-own-bucket'],
     travelMinutes: 9,
+    carsAtOnce: 2,
   };
 
   it('comes back as it went in', () => {

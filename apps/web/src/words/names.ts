@@ -303,3 +303,9 @@ export const optionsOf = <K extends string>(
   names: Readonly<Record<K, string>>,
 ): { value: K; label: string }[] =>
   (Object.entries(names) as [K, string][]).map(([value, label]) => ({ value, label }));
+
+/** Name of a record by id, or its id while it is not known. */
+export const nameOf = (
+  records: readonly { readonly id: string; readonly name: string }[] | undefined,
+  id: string,
+): string => records?.find((record) => record.id === id)?.name ?? id;

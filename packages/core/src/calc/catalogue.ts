@@ -1,6 +1,5 @@
-import type { Calculator, NamedSum, Solver } from './calculator.js';
+import type { Calculator } from './calculator.js';
 import * as filmSums from './film-sums.js';
-import { scheduleSum } from './schedule-sum.js';
 import * as waterSums from './water-sums.js';
 import * as weatherSums from './weather-sums.js';
 
@@ -10,9 +9,3 @@ export const CALCULATORS: ReadonlyMap<string, Calculator> = new Map(
     (calculator) => [calculator.name, calculator],
   ),
 );
-
-/** Every sum that searches for its answer, by name. */
-export const SOLVERS: ReadonlyMap<string, Solver> = new Map([[scheduleSum.name, scheduleSum]]);
-
-/** All of them, as they are listed. */
-export const allSums = (): NamedSum[] => [...CALCULATORS.values(), ...SOLVERS.values()];

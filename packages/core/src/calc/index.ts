@@ -1,2 +1,3 @@
 export * from './calculator.js';
 export * from './catalogue.js';
+export * from './solvers.js';

@@ -61,6 +61,7 @@ const window = (startHour: number, wish: Wish = {}): Window => {
     endMs: at(startHour) + minutes * 60_000,
     verdict: 'go',
     isWash: true,
+    isForemost: true,
     isWanted,
     blockedShare: failing / 20,
     failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },

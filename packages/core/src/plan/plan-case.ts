@@ -163,10 +163,16 @@ export const worthBase = (car: CarRequest, period: DuePeriod): WorthBase => ({
   cadenceDays: car.cadenceDays,
 });
 
+/** Whose hands are free, and whether every start is wanted or the foremost of each hour will do. */
+interface OptionsWanted {
+  readonly freeFor: (span: Span) => readonly Hands[];
+  readonly which: 'all' | 'foremost';
+}
+
 function optionsOf(
   request: PlanRequest,
   { vehicleId, period }: PlanJob,
-  freeFor: (span: Span) => readonly Hands[],
+  { freeFor, which }: OptionsWanted,
 ): PlanOption[] {
   const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
   if (!car) return [];
@@ -175,6 +181,7 @@ function optionsOf(
   const within = [...car.windows, ...plannedWindows(car.windows, planned)].filter(
     (window) =>
       window.isWash &&
+      (which === 'all' || window.isForemost || planned.some((slot) => sameStart(window, slot))) &&
       window.startMs >= Math.max(period.fromMs, request.nowMs) &&
       window.startMs < period.toMs &&
       window.endMs <= request.horizonMs &&
@@ -201,16 +208,14 @@ export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption
   const { nowMs, horizonMs } = request;
   const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs };
   const others = request.fixed.filter((slot) => slot.vehicleId !== vehicleId);
-  return optionsOf({ ...request, tolerableShare: 1 }, { vehicleId, period }, freeHands(request)).filter(
-    ({ window }) => {
-      const place = request.places.find(({ id }) => id === window.placeId);
-      const there = others.filter(
-        (slot) =>
-          slot.placeId === window.placeId && slot.startMs < window.endMs && window.startMs < slot.endMs,
-      );
-      return there.length < (place?.carsAtOnce ?? 1);
-    },
-  );
+  const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'all' };
+  return optionsOf({ ...request, tolerableShare: 1 }, { vehicleId, period }, wanted).filter(({ window }) => {
+    const place = request.places.find(({ id }) => id === window.placeId);
+    const there = others.filter(
+      (slot) => slot.placeId === window.placeId && slot.startMs < window.endMs && window.startMs < slot.endMs,
+    );
+    return there.length < (place?.carsAtOnce ?? 1);
+  });
 }
 
 /** Room at each place and slot, less what stands fixed there. */
@@ -246,8 +251,8 @@ export function planCase(request: PlanRequest): PlanCase {
   const slotMs = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
   const slotCount = Math.max(1, Math.ceil((request.horizonMs - originMs) / slotMs));
   const jobs = jobsOf(request);
-  const freeFor = freeHands(request);
-  const byJob = jobs.map((job) => optionsOf(request, job, freeFor));
+  const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'foremost' };
+  const byJob = jobs.map((job) => optionsOf(request, job, wanted));
   const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
   const handsAt = new Map(request.hands.map(({ id }, index) => [id, index]));
   const inNumbers = byJob.flatMap((options, job) =>

@@ -24,6 +24,8 @@ export interface Window {
   readonly blockedShare: number | null;
   /** In which members it fails, and by what; null where they were not asked. */
   readonly failures: MemberFailures | null;
+  /** Among the worthiest of its hour; its members were asked, if there are any. */
+  readonly isForemost: boolean;
   /** It washes the whole car, and counts for its cadence. */
   readonly isWash: boolean;
   /** Of the kind that the house wants next. */
@@ -133,6 +135,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
       failures: null,
+      isForemost: false,
       isWash: method.scope === 'wash',
       isWanted:
         method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
@@ -155,16 +158,31 @@ function byWorth(limits: Limits): (a: Window, b: Window) => number {
   return (a, b) => rank(a) - rank(b) || b.value.totalMinor - a.value.totalMinor;
 }
 
-/** Asks the members of every start that goes. */
+/** So many of the worthiest that hold are looked at in each hour; with few hands more are never chosen. */
+const FOREMOST = 3;
+
+/** Asks the members of the worthiest starts of each hour, until enough of them hold. */
 function asked(windows: readonly Window[], { askMembers, limits }: MorningCase): Window[] {
-  const answered = windows.map((window): Window => {
-    const answer = askMembers?.(window);
-    if (!answer) return window;
-    const { standing, limiting, blockedShare, failures } = answer;
-    const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
-    return { ...window, verdict, limiting, blockedShare, failures };
+  const sort = byWorth(limits);
+  const byHour = new Map<number, Window[]>();
+  for (const window of windows) {
+    const hourMs = startOfHourMs(window.startMs);
+    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), window]);
+  }
+  const all = [...byHour.values()].flatMap((hour) => {
+    let holding = 0;
+    return hour.sort(sort).map((window): Window => {
+      if (holding >= FOREMOST) return window;
+      const answer = askMembers?.(window) ?? null;
+      const share = answer?.blockedShare ?? 0;
+      if (window.isWash && share <= limits.tolerableBlockedShare) holding += 1;
+      if (!answer) return { ...window, isForemost: true };
+      const { standing, limiting, blockedShare, failures } = answer;
+      const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
+      return { ...window, isForemost: true, verdict, limiting, blockedShare, failures };
+    });
   });
-  return answered.sort(byWorth(limits));
+  return all.sort(sort);
 }
 
 /** Nothing beyond a deadline while something goes before it. */

@@ -1,4 +1,4 @@
-import { endMinuteOf, type ScheduleProblem } from './schedule-problem.js';
+import { endMinuteOf, grainOf, type ScheduleProblem } from './schedule-problem.js';
 
 /**
  * A problem laid out in flat arrays, with the options that can be chosen at all, by start.
@@ -28,6 +28,8 @@ export interface Compiled {
   readonly stockLeft: readonly number[];
   readonly travelMinutes: readonly (readonly number[])[];
   readonly slotMinutes: number;
+  /** Of which every value is a whole multiple; 0: none. */
+  readonly grain: number;
   /** place × slot. */
   readonly capacity: Int32Array;
   /** place × slot: 1 where jobs without hands could fill the place, so that its capacity must be watched. */
@@ -108,6 +110,7 @@ export function compile(problem: ScheduleProblem, only?: readonly number[]): Com
     placeCount,
     slotCount,
     slotMinutes,
+    grain: grainOf(options),
     jobCount: problem.jobCount,
     crewCount: problem.crewCount,
     original: Int32Array.from(kept),

@@ -3,14 +3,7 @@ import { dive } from './dive.js';
 import { rosterOf, shake } from './improve.js';
 import { Prices } from './prices.js';
 import { Roster } from './roster.js';
-import {
-  grainOf,
-  isProven,
-  roundedBound,
-  type Schedule,
-  scheduleOf,
-  type ScheduleProblem,
-} from './schedule-problem.js';
+import { isProven, type Schedule, scheduleOf, type ScheduleProblem } from './schedule-problem.js';
 
 const MOST_STEPS = 600;
 /** Steps without a better bound before the steps are made shorter. */
@@ -44,7 +37,6 @@ function walk(prices: Prices, worth: number, isOver: () => boolean): void {
   for (let step = 0; step < MOST_STEPS && share > SHORTEST_SHARE && !isOver(); step += 1) {
     const before = prices.bestBound;
     const answer = prices.solve();
-    if (isProven(worth, prices.bestBound)) return;
     since = prices.bestBound < before - 1e-6 * Math.abs(before) ? 0 : since + 1;
     if (since < PATIENCE) prices.step(answer, Math.max(worth, 0.95 * prices.bestBound), share);
     else {
@@ -92,7 +84,8 @@ export function goodStart(problem: ScheduleProblem, watch: StartWatch): Start {
   const byValue = byWorth(compiled.value);
   let best = rosterOf(byValue, compiled);
   const tell = (): void => watch.onBetter(scheduleOf(problem, originals(compiled, best), prices.bestBound));
-  walk(prices, best.value, () => watch.spentShare() > WALK_SHARE);
+  const isDone = (): boolean => isProven(best.value, prices.bestBound, compiled.grain);
+  walk(prices, best.value, () => watch.spentShare() > WALK_SHARE || isDone());
   tell();
   const bounds = prices.boundsWith();
   const narrow = compile(
@@ -100,7 +93,7 @@ export function goodStart(problem: ScheduleProblem, watch: StartWatch): Start {
     highest(bounds, DIVE_OPTIONS, best).map((i) => compiled.original[i]!),
   );
   const order = byWorth(narrow.value);
-  const isOver = (): boolean => watch.spentShare() > 1 || isProven(best.value, prices.bestBound);
+  const isOver = (): boolean => watch.spentShare() > 1 || isDone();
   const take = (roster: Roster): void => {
     if (roster.value <= best.value) return;
     best = carriedOver(roster, narrow, compiled);
@@ -128,6 +121,5 @@ export const originals = (compiled: Compiled, roster: Roster): number[] =>
  */
 export function goodSchedule(problem: ScheduleProblem, spentShare: () => number): Schedule {
   const { compiled, prices, roster } = goodStart(problem, { spentShare, onBetter: () => undefined });
-  const bound = roundedBound(grainOf(problem.options), prices.bestBound, roster.value);
-  return scheduleOf(problem, originals(compiled, roster), bound);
+  return scheduleOf(problem, originals(compiled, roster), prices.bestBound);
 }

@@ -2,7 +2,7 @@ import highsModule, { type Highs } from 'highs';
 import type { ProgramModel } from './program-model.js';
 
 // The package describes itself as CommonJS; what is imported is its ES module, whose default export is the loader.
-const loader = highsModule as unknown as typeof highsModule.default;
+const loader = highsModule as unknown as () => Promise<Highs>;
 
 let loading: Promise<Highs> | undefined;
 

@@ -52,9 +52,13 @@ export interface ScheduleWatch {
 /** Below this difference, relative to the value, two plans are worth the same. */
 export const SAME_SHARE = 1e-7;
 
-/** Does this bound leave nothing to be gained? */
-export const isProven = (value: number, bound: number): boolean =>
-  bound - value <= SAME_SHARE * Math.max(1, Math.abs(value));
+/**
+ * Does this bound leave nothing to be gained?
+ *
+ * @param grain of which every value is a whole multiple; less than one of them cannot be gained
+ */
+export const isProven = (value: number, bound: number, grain = 0): boolean =>
+  bound - value <= Math.max(SAME_SHARE * Math.max(1, Math.abs(value)), grain * (1 - 1e-6));
 
 export const endMinuteOf = (problem: Pick<ScheduleProblem, 'slotMinutes'>, option: ScheduleOption): number =>
   option.startSlot * problem.slotMinutes + option.durationMinutes;
@@ -69,16 +73,12 @@ export function grainOf(options: readonly ScheduleOption[]): number {
   return GRAINS.find((grain) => options.every(({ value }) => isMultiple(value, grain))) ?? 0;
 }
 
-/** A bound that leaves no room for the next grain leaves none at all. */
-export const roundedBound = (grain: number, bound: number, value: number): number =>
-  bound < value + grain * (1 - 1e-6) ? value : bound;
-
 /** A choice as it is told to those who asked: in order of time, with what it is worth and whether that is proven. */
 export function scheduleOf(problem: ScheduleProblem, chosen: readonly number[], bound: number): Schedule {
   const { options } = problem;
   const startOf = (index: number): number => options[index]?.startSlot ?? 0;
   const value = chosen.reduce((sum, index) => sum + (options[index]?.value ?? 0), 0);
   const inTime = [...chosen].sort((a, b) => startOf(a) - startOf(b) || a - b);
-  const isDone = isProven(value, bound);
+  const isDone = isProven(value, bound, grainOf(options));
   return { chosen: inTime, value, bound: isDone ? value : bound, status: isDone ? 'proven' : 'feasible' };
 }

@@ -2,9 +2,7 @@ import { highest, goodStart, originals, type Start } from './good-start.js';
 import { programModel } from './program-model.js';
 import { Roster } from './roster.js';
 import {
-  grainOf,
   isProven,
-  roundedBound,
   type Schedule,
   scheduleOf,
   type ScheduleProblem,
@@ -43,12 +41,11 @@ async function prove(
   const { loadSolver, solveProgram } = await import('./integer-program.js');
   const highs = await loadSolver();
   const { compiled, bounds } = start;
-  const grain = grainOf(problem.options);
-  const rounded = (bound: number, value: number): number => roundedBound(grain, bound, value);
+  const { grain } = compiled;
   let best = start.roster;
-  let bound = rounded(start.prices.bestBound, best.value);
+  let bound = start.prices.bestBound;
   const told = (): Schedule => scheduleOf(problem, originals(compiled, best), bound);
-  for (let size = FIRST_KERNEL; !isProven(best.value, bound); size *= 2) {
+  for (let size = FIRST_KERNEL; !isProven(best.value, bound, grain); size *= 2) {
     const secondsLeft = watch.secondsLeft();
     if (secondsLeft <= 0 || watch.isOver()) break;
     const enough = best.value + grain * (1 - 1e-6);
@@ -66,7 +63,7 @@ async function prove(
     });
     best = betterOf(best, result.chosen, start);
     const inKernel = result.isProven ? best.value : result.bound;
-    bound = rounded(Math.min(bound, Math.max(floor, inKernel, best.value)), best.value);
+    bound = Math.min(bound, Math.max(floor, inKernel, best.value));
     watch.onBetter(told());
   }
   return told();

@@ -5,10 +5,11 @@ import { Link } from 'react-router';
 import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
-import { methodName } from '../../words/names.js';
+import { chanceText } from '../../words/plan-words.js';
+import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText, nameOf } from './morning-view.js';
+import { bodyGrade, dueText } from './morning-view.js';
 import { Why } from './why.js';
 
 interface AnswerCardProps {
@@ -47,7 +48,7 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
             <span className="muted">
               {' '}
               · forecast
-              {best.blockedShare !== null && <>, fails in {format.share(best.blockedShare)} of members</>}
+              {best.failures && <>, {chanceText(best.failures)}</>}
             </span>
           </span>
         </p>

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
 import type { VehicleAnswer } from '../../api/types.js';
@@ -6,9 +7,11 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
+import { nameOf } from '../../words/names.js';
+import { unplannedText } from '../../words/plan-words.js';
 import { AnswerCard } from './answer-card.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText, groupAnswers, leadText, nameOf } from './morning-view.js';
+import { bodyGrade, dueText, groupAnswers, leadText } from './morning-view.js';
 import { PlannedList } from './planned-list.js';
 import { SkyStrip } from './sky-strip.js';
 
@@ -23,11 +26,12 @@ export function MorningPage() {
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
 
-  const planBest = ({ vehicleId, best }: VehicleAnswer): void => {
+  const planBest = ({ vehicleId, best, handsId }: VehicleAnswer): void => {
     if (!best) return;
     const { placeId, methodId, startMs } = best;
+    const hands = handsId === null ? {} : { handsId };
     plan.mutate(
-      { vehicleId, placeId, methodId, startMs },
+      { vehicleId, placeId, methodId, startMs, ...hands },
       {
         onSuccess: (wash) =>
           noticeWithUndo(`${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}.`, () =>
@@ -53,7 +57,15 @@ export function MorningPage() {
 
   const { days, noWindow, notDue } = groupAnswers(view, format);
   return (
-    <Page title="This morning" lead={leadText(days, format.dayKey(view.nowMs))}>
+    <Page
+      title="This morning"
+      lead={leadText(days, format.dayKey(view.nowMs))}
+      actions={
+        <Button component={Link} to="/plan" variant="default">
+          Whole plan
+        </Button>
+      }
+    >
       <SkyStrip />
       {vehicles?.length === 0 && (
         <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>
@@ -80,12 +92,13 @@ export function MorningPage() {
       ))}
       {noWindow.length > 0 && (
         <section className={classes.group}>
-          <h2>Due, but nothing goes this week</h2>
+          <h2>Due, but not in the plan</h2>
           <ul className={classes.rest}>
-            {noWindow.map(({ vehicleId, due }) => (
+            {noWindow.map(({ vehicleId, due, reason }) => (
               <li key={vehicleId}>
                 <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>,{' '}
                 {dueText(due.daysLate)}
+                {reason && <span className="muted">: {unplannedText(reason, format)}</span>}
               </li>
             ))}
           </ul>

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY } from '@keen/core';
 import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
-import { dueText, groupAnswers, leadText, nameOf, plannedAhead } from './morning-view.js';
+import { nameOf } from '../../words/names.js';
+import { dueText, groupAnswers, leadText, plannedAhead } from './morning-view.js';
 import { dayExtremes } from './sky-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');

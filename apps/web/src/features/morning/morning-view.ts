@@ -1,5 +1,5 @@
 import type { ByGroup } from '@keen/core';
-import type { MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '../../api/types.js';
+import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 
 export interface Group {
@@ -56,12 +56,6 @@ export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): Wash
   washes
     .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs)
     .sort((a, b) => a.startMs - b.startMs);
-
-/** Name of a record by id, or its id while it is not known. */
-export const nameOf = (
-  records: readonly Pick<VehicleRecord, 'id' | 'name'>[] | undefined,
-  id: string,
-): string => records?.find((record) => record.id === id)?.name ?? id;
 
 /** Heaviest soil of the body, as shown: seen where somebody looked, estimated else. */
 export const bodyGrade = (soil: ByGroup): string =>

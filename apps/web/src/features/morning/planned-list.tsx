@@ -2,10 +2,10 @@ import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
-import { methodName } from '../../words/names.js';
+import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './morning.module.css';
-import { nameOf, plannedAhead } from './morning-view.js';
+import { plannedAhead } from './morning-view.js';
 
 interface PlannedListProps {
   readonly washes: readonly WashRecord[];
@@ -40,8 +40,8 @@ export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProp
             )}
           </div>
           <div className={`${classes.acts} no-print`}>
-            <Button variant="default" component={Link} to="/washes">
-              Washes
+            <Button variant="default" component={Link} to="/plan">
+              Plan
             </Button>
           </div>
         </article>

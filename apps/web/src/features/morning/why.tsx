@@ -3,9 +3,9 @@ import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictText } from '../../words/verdict-words.js';
-import { methodName } from '../../words/names.js';
+import { methodName, nameOf } from '../../words/names.js';
+import { fallbackText } from '../../words/plan-words.js';
 import classes from './morning.module.css';
-import { nameOf } from './morning-view.js';
 
 interface WhyProps {
   readonly answer: VehicleAnswer;
@@ -40,7 +40,8 @@ function Worth({ best, format }: Pick<WhyProps, 'best' | 'format'>) {
       </dl>
       <p className="muted">
         Saves {best.activeHoursSaved.toFixed(1)} active salt hours over the forecast (estimated). Prices are
-        judgement; change them in Settings. It is wanted by its cadence, so the least costly start is chosen.
+        judgement; change them in Settings. One plan for all cars chose this start; the next best say what it
+        would lose by them.
       </p>
     </section>
   );
@@ -52,15 +53,16 @@ function NextBest({ answer, places, format }: Omit<WhyProps, 'best'>) {
     <section>
       <h4>Next best</h4>
       <ul>
-        {answer.alternatives.map((window) => (
+        {answer.alternatives.map(({ window, costMinor }) => (
           <li key={`${window.placeId} ${window.methodId} ${window.startMs}`}>
             <strong>{format.dayTime(window.startMs)}</strong>, {nameOf(places, window.placeId)},{' '}
-            {methodName(window.methodId)} (
-            <span className="figure">{format.money(window.value.totalMinor)}</span>).{' '}
+            {methodName(window.methodId)} (costs the plan{' '}
+            <span className="figure">{format.money(costMinor)}</span>).{' '}
             {verdictText(window.verdict, window.limiting, format)}
           </li>
         ))}
       </ul>
+      {answer.fallback && <p className="muted">{fallbackText(answer.fallback, places, format)}</p>}
     </section>
   );
 }

@@ -164,6 +164,14 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
           decimals={0}
           error={errors.travelMinutes}
         />
+        <NumberField
+          label="Room for"
+          unit="cars"
+          value={draft.carsAtOnce}
+          onChange={(carsAtOnce) => set({ carsAtOnce })}
+          decimals={0}
+          error={errors.carsAtOnce}
+        />
         {facts.climate === 'heated' && (
           <NumberField
             label="Kept at"

@@ -66,6 +66,7 @@ export interface PlaceDraft {
   readonly weekendQueue: readonly QueueRow[];
   readonly forbids: readonly SiteRule[];
   readonly travelMinutes: number | null;
+  readonly carsAtOnce: number | null;
 }
 
 /** What a kind of place is like: its air, its roof, and the usual way to wash there. */
@@ -124,6 +125,7 @@ export const newPlace = (
   weekendQueue: [],
   forbids: [],
   travelMinutes: 0,
+  carsAtOnce: 1,
 });
 
 /** Twenty-four hours as stretches of equal waiting; hours without any are left out. */
@@ -187,6 +189,7 @@ const RANGES: readonly {
   { field: 'longitudeDeg', read: (draft) => draft.longitudeDeg, low: -180, high: 180, unit: 'degrees' },
   { field: 'carHeadingDeg', read: (draft) => draft.carHeadingDeg, low: 0, high: 360, unit: 'degrees' },
   { field: 'travelMinutes', read: (draft) => draft.travelMinutes, low: 0, high: 600, unit: 'minutes' },
+  { field: 'carsAtOnce', read: (draft) => draft.carsAtOnce, low: 1, high: 20, unit: 'cars' },
 ];
 
 function waterErrors(water: WaterDraft, prefix: string): Record<string, string> {
@@ -289,6 +292,7 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     longitudeDeg: draft.longitudeDeg ?? 0,
     carHeadingDeg: draft.carHeadingDeg ?? 0,
     travelMinutes: draft.travelMinutes ?? 0,
+    carsAtOnce: draft.carsAtOnce ?? 1,
     climate:
       facts.climate === 'heated'
         ? { kind: 'heated', setpointC: setpointC ?? 15, relHumidityFraction }

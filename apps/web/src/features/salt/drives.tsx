@@ -26,7 +26,7 @@ interface DriveDraft {
   readonly meanKmh: number | null;
 }
 
-const STALE = ['drives', 'verdicts'];
+const STALE = ['drives', 'verdicts', 'plan'];
 const SHOWN = 8;
 
 /** What is known of a car's drives; days without follow its weekly habit. */

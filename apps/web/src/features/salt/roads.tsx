@@ -21,7 +21,7 @@ import { faultsOf, NoteForm } from './note-form.js';
 import { newest } from './salt-view.js';
 import classes from './salt.module.css';
 
-const STALE = ['bulletins', 'verdicts'];
+const STALE = ['bulletins', 'verdicts', 'plan'];
 const SHOWN = 8;
 
 /** What was spread on the roads, by bulletin; entered or read from a table too. */

@@ -27,7 +27,7 @@ interface SwabDraft {
   readonly areaMm2: number | null;
 }
 
-const STALE = ['swabs', 'verdicts'];
+const STALE = ['swabs', 'verdicts', 'plan'];
 
 /** Readings of the patch: each corrects its zone, and together they say how much this car picks up. */
 export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {

@@ -1,0 +1,140 @@
+import type {
+  FixedState,
+  Finding,
+  Hands,
+  PlanChange,
+  PlanChoice,
+  PlanOption,
+  Unplanned,
+  VerdictKind,
+} from '@keen/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { ask } from './client.js';
+import { useChange, WASHES } from './queries.js';
+import type { WashRecord } from './types.js';
+
+export type ExplainedChange = PlanChange & {
+  readonly id: string;
+  readonly washId: string | null;
+  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+};
+
+export interface PlanStanding {
+  readonly valueMinor: number;
+  readonly boundMinor: number;
+  readonly status: 'proven' | 'feasible';
+  readonly state: 'searching' | 'ended' | 'stopped' | 'failed';
+}
+
+export interface PlanView {
+  readonly id: string;
+  readonly nowMs: number;
+  readonly fromMs: number;
+  readonly horizonMs: number;
+  readonly source: string;
+  readonly issuedMs: number;
+  readonly memberCount: number;
+  readonly hands: readonly Hands[];
+  readonly days: readonly { readonly sunriseMs: number; readonly sunsetMs: number }[];
+  readonly planned: readonly WashRecord[];
+  readonly fixed: readonly FixedState[];
+  readonly choices: readonly PlanChoice[];
+  readonly unplanned: readonly Unplanned[];
+  readonly changes: readonly ExplainedChange[];
+  readonly standing: PlanStanding;
+}
+
+export interface ChangedWashes {
+  readonly added: readonly WashRecord[];
+  readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
+  readonly removed: readonly WashRecord[];
+}
+
+export interface WashChanges {
+  readonly add?: readonly Partial<WashRecord>[];
+  readonly move?: readonly (Partial<WashRecord> & { readonly id: string })[];
+  readonly remove?: readonly string[];
+  readonly restore?: readonly string[];
+}
+
+const MINUTE_MS = 60_000;
+
+export const usePlan = () =>
+  useQuery({
+    queryKey: ['plan', 'board'],
+    queryFn: ({ signal }) => ask<PlanView>('plan', { signal }),
+    refetchInterval: 5 * MINUTE_MS,
+  });
+
+/** Where else a wash could stand; asked once a car is taken up. */
+export const useMoves = (of: { vehicleId: string; washId: string | null } | null) =>
+  useQuery({
+    queryKey: ['plan', 'moves', of],
+    queryFn: ({ signal }) => {
+      const query = new URLSearchParams({ vehicleId: of?.vehicleId ?? '' });
+      if (of?.washId) query.set('washId', of.washId);
+      return ask<PlanOption[]>(`plan/moves?${query.toString()}`, { signal });
+    },
+    enabled: of !== null,
+    staleTime: MINUTE_MS,
+  });
+
+export const useChangeWashes = () =>
+  useChange(
+    (changes: WashChanges) => ask<ChangedWashes>('washes/changes', { method: 'POST', body: changes }),
+    WASHES,
+  );
+
+export const useMarkWash = () =>
+  useChange(
+    ({ id, ...mark }: { id: string; isLocked?: boolean; startedMs?: number | null }) =>
+      ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: mark }),
+    WASHES,
+  );
+
+export const useAcceptPlan = () =>
+  useChange(
+    (accepted: { planId: string; changeIds: readonly string[] }) =>
+      ask<ChangedWashes>('plan/accept', { method: 'POST', body: accepted }),
+    WASHES,
+  );
+
+export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 'POST' });
+
+/** What takes changes back. */
+export const inverseOf = ({ added, moved, removed }: ChangedWashes): WashChanges => ({
+  remove: added.map(({ id }) => id),
+  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked } }) => ({
+    id,
+    placeId,
+    methodId,
+    startMs,
+    handsId,
+    isLocked,
+  })),
+  restore: removed.map(({ id }) => id),
+});
+
+/** How the search stands, as it goes on; a better plan is fetched when it has ended. */
+export function usePlanStanding(known: PlanStanding | undefined): PlanStanding | undefined {
+  const client = useQueryClient();
+  const [heard, setHeard] = useState<PlanStanding | null>(null);
+  const isSearching = known?.state === 'searching';
+  useEffect(() => {
+    if (!isSearching) return undefined;
+    const events = new EventSource('/api/plan/news');
+    events.onmessage = (event: MessageEvent<string>) => {
+      const standing = JSON.parse(event.data) as PlanStanding;
+      setHeard(standing);
+      if (standing.state !== 'searching') void client.invalidateQueries({ queryKey: ['plan'] });
+    };
+    // The search may have ended before anybody listened.
+    events.onopen = () => void client.invalidateQueries({ queryKey: ['plan', 'board'] });
+    return () => {
+      events.close();
+      setHeard(null);
+    };
+  }, [isSearching, client]);
+  return heard && isSearching ? heard : known;
+}

@@ -1,0 +1,51 @@
+import { ruleOf } from '@keen/core';
+import { IconLock, IconPlayerPlay } from '@tabler/icons-react';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { Glyph } from '../../parts/glyph.js';
+import classes from './plan.module.css';
+import { type Block, type DayStrip, shareOf } from './plan-view.js';
+
+interface BlockButtonProps {
+  readonly block: Block;
+  readonly strip: DayStrip;
+  readonly name: string;
+  /** All that is known of it, for those who hear the page. */
+  readonly label: string;
+  readonly handsName: string | null;
+  readonly isChosen: boolean;
+  readonly isCarried: boolean;
+  readonly onChoose: () => void;
+  readonly onKey: (event: KeyboardEvent) => void;
+  readonly onGrab: (event: PointerEvent) => void;
+}
+
+/** One wash on a day's strip. */
+export function BlockButton(props: BlockButtonProps) {
+  const { block, strip, name, label, handsName, isChosen, isCarried, onChoose, onKey, onGrab } = props;
+  const left = shareOf(strip, block.startMs);
+  const right = shareOf(strip, block.endMs);
+  const doesNotGo = block.kind === 'planned' && block.window === null;
+  return (
+    <button
+      type="button"
+      className={classes.block}
+      style={{ left: `${left * 100}%`, width: `${(right - left) * 100}%` }}
+      data-kind={block.kind}
+      data-verdict={block.window?.verdict ?? 'unknown'}
+      data-against={doesNotGo || undefined}
+      data-carried={isCarried || undefined}
+      aria-pressed={isChosen}
+      aria-label={label}
+      title={label}
+      onClick={onChoose}
+      onKeyDown={onKey}
+      onPointerDown={onGrab}
+    >
+      {block.wash?.isLocked && <IconLock size={14} aria-hidden />}
+      {block.wash?.startedMs != null && <IconPlayerPlay size={14} aria-hidden />}
+      {block.window && <Glyph glyph={ruleOf(block.window.limiting.ruleId).glyph} size={14} />}
+      <span className={classes.blockName}>{name}</span>
+      {handsName && <span className={classes.blockHands}>{handsName}</span>}
+    </button>
+  );
+}

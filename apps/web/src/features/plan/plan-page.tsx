@@ -1,0 +1,227 @@
+import { Button, SegmentedControl } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
+import type { PricedOption } from '@keen/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import {
+  type ChangedWashes,
+  inverseOf,
+  type PlanView,
+  useAcceptPlan,
+  useChangeWashes,
+  useMarkWash,
+  usePlan,
+  usePlanStanding,
+} from '../../api/plan-queries.js';
+import { usePlaces, useVehicles } from '../../api/queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useProgress } from '../../api/use-progress.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Page } from '../../parts/page.js';
+import { Empty, Failed, Loading, NoVehicles } from '../../parts/states.js';
+import { nameOf } from '../../words/names.js';
+import { Agenda } from './agenda.js';
+import { Board } from './board.js';
+import classes from './plan.module.css';
+import { type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
+import { Proposal } from './proposal.js';
+import { Standing } from './standing.js';
+import { UnplannedList } from './unplanned.js';
+import { useCarry } from './use-carry.js';
+import { WashPanel } from './wash-panel.js';
+
+/** One plan for every car. */
+export function PlanPage() {
+  const { data: view, error, isPending, refetch } = usePlan();
+  const { data: places } = usePlaces();
+  const { data: vehicles } = useVehicles();
+  const progress = useProgress(isPending);
+  if (error)
+    return (
+      <Page title="Plan">
+        <Failed error={error} onRetry={() => void refetch()} />
+      </Page>
+    );
+  if (isPending || !places || !vehicles)
+    return (
+      <Page title="Plan">
+        <Loading what="Working out one plan for every car" progress={progress} />
+      </Page>
+    );
+  return <PlanOf view={view} places={places} vehicles={vehicles} />;
+}
+
+interface PlanOfProps {
+  readonly view: PlanView;
+  readonly places: readonly PlaceRecord[];
+  readonly vehicles: readonly VehicleRecord[];
+}
+
+/** Changes to the plan, each said and undoable. */
+function useActs(vehicles: readonly VehicleRecord[]) {
+  const format = useFormat();
+  const change = useChangeWashes();
+  const accept = useAcceptPlan();
+  const mark = useMarkWash();
+  const done = (text: string) => (changed: ChangedWashes) =>
+    noticeWithUndo(text, () => change.mutate(inverseOf(changed), { onError: noticeOfFailure }));
+  const moveTo = (
+    vehicleId: string,
+    washId: string | null,
+    to: { window: PricedOption['window']; handsId: string },
+  ) => {
+    const { placeId, methodId, startMs } = to.window;
+    const slot = { placeId, methodId, startMs, handsId: to.handsId };
+    const where = `${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}, and locked there.`;
+    change.mutate(
+      washId === null
+        ? { add: [{ vehicleId, ...slot, isLocked: true }] }
+        : { move: [{ id: washId, ...slot, isLocked: true }] },
+      { onSuccess: done(where), onError: noticeOfFailure },
+    );
+  };
+  return {
+    isBusy: change.isPending || accept.isPending,
+    moveTo,
+    remove: ({ wash, vehicleId }: Block) =>
+      wash &&
+      change.mutate(
+        { remove: [wash.id] },
+        {
+          onSuccess: done(`${nameOf(vehicles, vehicleId)} taken out of the plan.`),
+          onError: noticeOfFailure,
+        },
+      ),
+    lock: ({ wash }: Block) =>
+      wash && mark.mutate({ id: wash.id, isLocked: !wash.isLocked }, { onError: noticeOfFailure }),
+    start: ({ wash }: Block, nowMs: number) =>
+      wash &&
+      mark.mutate(
+        { id: wash.id, startedMs: wash.startedMs === null ? nowMs : null },
+        { onError: noticeOfFailure },
+      ),
+    accept: (view: PlanView, changeIds: readonly string[]) =>
+      accept.mutate(
+        { planId: view.id, changeIds },
+        {
+          onSuccess: done(
+            `Accepted: ${changesText(view.changes.filter(({ id }) => changeIds.includes(id)))}.`,
+          ),
+          onError: noticeOfFailure,
+        },
+      ),
+  };
+}
+
+function PlanOf({ view, places, vehicles }: PlanOfProps) {
+  const format = useFormat();
+  const [params, setParams] = useSearchParams();
+  const isNarrow = useMediaQuery('(max-width: 48em)') ?? false;
+  const strips = useMemo(() => dayStrips(view, format), [view, format]);
+  const blocks = useMemo(() => blocksOf(view), [view]);
+  const day = strips.find(({ key }) => key === params.get('day'));
+  const kind = day ? 'hands' : 'place';
+  const carry = useCarry(kind);
+  const [chosenKey, setChosenKey] = useState<string | null>(null);
+  const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
+  const standing = usePlanStanding(view.standing) ?? view.standing;
+  const acts = useActs(vehicles);
+
+  const choose = (block: Block): void => {
+    setChosenKey(block.key);
+    carry.take(block.kind === 'planned' ? { vehicleId: block.vehicleId, block } : null);
+  };
+  const close = (): void => {
+    setChosenKey(null);
+    carry.take(null);
+  };
+  const drop = (target: DropTarget): void => {
+    if (!carry.carried) return;
+    acts.moveTo(carry.carried.vehicleId, carry.carried.block?.wash?.id ?? null, target.option);
+    carry.take(null);
+  };
+  const shown = day ? [day] : strips;
+  const dayChoice = [
+    { value: '', label: 'Ten days' },
+    ...strips.slice(0, 7).map((strip) => ({ value: strip.key, label: format.dayShort(strip.fromMs) })),
+  ];
+  const around = { places, vehicles, format };
+
+  return (
+    <Page
+      title="Plan"
+      lead={<Standing standing={standing} format={format} />}
+      actions={
+        <Button variant="default" onClick={() => window.print()}>
+          Print
+        </Button>
+      }
+    >
+      {vehicles.length === 0 && <NoVehicles>Add a vehicle, and its washes stand here.</NoVehicles>}
+      <Proposal
+        key={view.id}
+        view={view}
+        {...around}
+        onAccept={(ids) => acts.accept(view, ids)}
+        isBusy={acts.isBusy}
+      />
+      <SegmentedControl
+        className="no-print"
+        aria-label="Days"
+        value={day?.key ?? ''}
+        onChange={(key) => setParams(key === '' ? {} : { day: key }, { replace: true })}
+        data={dayChoice}
+        fullWidth={!isNarrow}
+        orientation={isNarrow ? 'vertical' : 'horizontal'}
+        display={isNarrow ? 'none' : undefined}
+      />
+      {carry.error && <Failed error={carry.error} />}
+      <div className={classes.main} data-open={chosen !== null || undefined}>
+        {blocks.length === 0 && vehicles.length > 0 && carry.carried === null && (
+          <Empty title="Nothing stands in the plan, and nothing is due" />
+        )}
+        {isNarrow ? (
+          <Agenda strips={strips} blocks={blocks} {...around} chosenKey={chosenKey} onChoose={choose} />
+        ) : (
+          <Board
+            view={view}
+            strips={shown}
+            blocks={blocks}
+            kind={kind}
+            {...around}
+            carry={carry}
+            chosenKey={chosenKey}
+            onChoose={choose}
+            onDrop={drop}
+            onLock={acts.lock}
+            onRemove={acts.remove}
+          />
+        )}
+        {chosen && (
+          <WashPanel
+            block={chosen}
+            view={view}
+            {...around}
+            carry={carry}
+            onLock={acts.lock}
+            onStart={(block) => acts.start(block, view.nowMs)}
+            onRemove={acts.remove}
+            onMove={(to) => acts.moveTo(chosen.vehicleId, chosen.wash?.id ?? null, to)}
+            onClose={close}
+          />
+        )}
+      </div>
+      <UnplannedList
+        view={view}
+        vehicles={vehicles}
+        format={format}
+        takenId={carry.carried?.block === null ? carry.carried.vehicleId : null}
+        onTake={(vehicleId) => {
+          setChosenKey(null);
+          carry.take({ vehicleId, block: null });
+        }}
+      />
+    </Page>
+  );
+}

@@ -1,0 +1,93 @@
+import { Button, Checkbox } from '@mantine/core';
+import { useState } from 'react';
+import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+import { methodName, nameOf } from '../../words/names.js';
+import { verdictText } from '../../words/verdict-words.js';
+import classes from './plan.module.css';
+import { changesText } from './plan-view.js';
+
+interface ProposalProps {
+  readonly view: PlanView;
+  readonly places: readonly PlaceRecord[];
+  readonly vehicles: readonly VehicleRecord[];
+  readonly format: Format;
+  readonly onAccept: (changeIds: readonly string[]) => void;
+  readonly isBusy: boolean;
+}
+
+type Told = Pick<ProposalProps, 'places' | 'vehicles' | 'format'>;
+
+function slotText(
+  slot: { placeId: string; methodId: string; startMs: number },
+  { places, format }: Told,
+): string {
+  return `${format.dayTime(slot.startMs)}, ${nameOf(places, slot.placeId)}, ${methodName(slot.methodId)}`;
+}
+
+/** Why: what stands against the old start, or that the new one is worth more. */
+function whyText(change: ExplainedChange, { format }: Told): string {
+  const { against } = change;
+  if (change.kind === 'add') return '';
+  if (against && (against.verdict === 'no' || against.verdict === 'wait' || against.verdict === 'unknown'))
+    return verdictText(against.verdict, against.limiting, format);
+  return change.kind === 'move' ? 'The new start is worth more.' : 'Other cars need the hours more.';
+}
+
+function ChangeText({ change, told }: { readonly change: ExplainedChange; readonly told: Told }) {
+  const vehicleId = change.kind === 'drop' ? change.before.vehicleId : change.after.vehicleId;
+  const why = whyText(change, told);
+  return (
+    <>
+      <strong>{nameOf(told.vehicles, vehicleId)}</strong>:{' '}
+      {change.kind === 'add' && <>add {slotText(change.after, told)}</>}
+      {change.kind === 'drop' && <>drop {slotText(change.before, told)}</>}
+      {change.kind === 'move' && (
+        <>
+          move from {slotText(change.before, told)} to {slotText(change.after, told)}
+        </>
+      )}
+      {why !== '' && <span className="muted"> · {why}</span>}
+    </>
+  );
+}
+
+/** What the program would change in the plan; all of it or some of it can be accepted. */
+export function Proposal({ view, places, vehicles, format, onAccept, isBusy }: ProposalProps) {
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { changes } = view;
+  if (changes.length === 0) return null;
+  const taken = changes.filter(({ id }) => !left.has(id));
+  const toggle = (id: string): void => {
+    const next = new Set(left);
+    if (!next.delete(id)) next.add(id);
+    setLeft(next);
+  };
+  return (
+    <section className={`${classes.proposal} no-print`} aria-label="Proposed changes">
+      <header>
+        <h2>Proposed: {changesText(changes)}</h2>
+        <Button
+          color="lamp.3"
+          disabled={taken.length === 0}
+          loading={isBusy}
+          onClick={() => onAccept(taken.map(({ id }) => id))}
+        >
+          {taken.length === changes.length ? 'Accept all' : `Accept ${taken.length}`}
+        </Button>
+      </header>
+      <ul>
+        {changes.map((change) => (
+          <li key={change.id}>
+            <Checkbox
+              checked={!left.has(change.id)}
+              onChange={() => toggle(change.id)}
+              label={<ChangeText change={change} told={{ places, vehicles, format }} />}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

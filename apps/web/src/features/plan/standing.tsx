@@ -1,0 +1,32 @@
+import { Button } from '@mantine/core';
+import { type PlanStanding, stopSearch } from '../../api/plan-queries.js';
+import type { Format } from '../../format/format.js';
+import { noticeOfFailure } from '../../parts/notices.js';
+import classes from './plan.module.css';
+
+/** How good the plan is: its value, the most that any plan could be worth, and what is still open between them. */
+export function Standing({ standing, format }: { readonly standing: PlanStanding; readonly format: Format }) {
+  const openMinor = standing.boundMinor - standing.valueMinor;
+  const isSearching = standing.state === 'searching';
+  return (
+    <p className={classes.standing} aria-live="polite">
+      Worth <strong className="figure">{format.money(standing.valueMinor)}</strong>;{' '}
+      {standing.status === 'proven' ? (
+        <>proven: no plan is worth more.</>
+      ) : (
+        <>
+          no plan is worth more than <span className="figure">{format.money(standing.boundMinor)}</span>, so{' '}
+          <span className="figure">{format.money(openMinor)}</span> is open.{' '}
+          {isSearching && 'Still looking …'}
+          {standing.state === 'stopped' && 'Stopped; the best so far is kept.'}
+          {standing.state === 'failed' && 'The search failed; the best so far is kept.'}
+        </>
+      )}
+      {isSearching && (
+        <Button size="compact-sm" variant="default" onClick={() => void stopSearch().catch(noticeOfFailure)}>
+          Stop
+        </Button>
+      )}
+    </p>
+  );
+}

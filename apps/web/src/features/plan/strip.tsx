@@ -1,0 +1,117 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Format } from '../../format/format.js';
+import { moveCostText } from '../../words/plan-words.js';
+import classes from './plan.module.css';
+import { type DayStrip, type DropTarget, laneOf, type LaneKind, shareOf, targetGrade } from './plan-view.js';
+
+export interface Lane {
+  readonly id: string;
+  readonly name: string;
+}
+
+interface StripProps {
+  readonly strip: DayStrip;
+  readonly lanes: readonly Lane[];
+  readonly kind: LaneKind;
+  readonly nowMs: number;
+  readonly format: Format;
+  /** Where what is in hand may be put down. */
+  readonly targets: readonly DropTarget[];
+  readonly target: DropTarget | null;
+  readonly onDrop: (target: DropTarget) => void;
+  readonly onAim: (target: DropTarget | null) => void;
+  readonly blocksOn: (lane: Lane) => ReactNode;
+  readonly isTall: boolean;
+}
+
+/** One day: its hours, its light, a lane for each place or pair of hands. */
+export function Strip(props: StripProps) {
+  const { strip, lanes, format, nowMs, isTall } = props;
+  const isToday = nowMs >= strip.fromMs && nowMs < strip.toMs;
+  return (
+    <section className={classes.strip} data-tall={isTall || undefined} aria-label={format.day(strip.fromMs)}>
+      <header className={classes.stripHead}>
+        <h3>
+          <Link to={`/plan?day=${strip.key}`}>{format.dayShort(strip.fromMs)}</Link>
+        </h3>
+        <div className={`${classes.axis} figure`} aria-hidden="true">
+          {strip.hoursMs.map((atMs) => (
+            <span key={atMs} style={{ left: `${shareOf(strip, atMs) * 100}%` }}>
+              {format.hourOfDay(atMs)}
+            </span>
+          ))}
+        </div>
+      </header>
+      {lanes.map((lane) => (
+        <LaneRow key={lane.id} {...props} lane={lane} />
+      ))}
+      {isToday && (
+        <div className={classes.nowHolder} aria-hidden="true">
+          <div className={classes.now} style={{ left: `${shareOf(strip, nowMs) * 100}%` }} />
+        </div>
+      )}
+    </section>
+  );
+}
+
+function LaneRow({
+  strip,
+  lane,
+  kind,
+  targets,
+  target,
+  format,
+  onDrop,
+  onAim,
+  blocksOn,
+}: StripProps & { readonly lane: Lane }) {
+  const here = targets.filter(
+    (candidate) =>
+      laneOf(kind, candidate) === lane.id &&
+      candidate.startMs >= strip.fromMs &&
+      candidate.startMs < strip.toMs,
+  );
+  const night = [
+    { from: 0, to: strip.sunriseMs === null ? 0 : shareOf(strip, strip.sunriseMs) },
+    { from: strip.sunsetMs === null ? 1 : shareOf(strip, strip.sunsetMs), to: 1 },
+  ];
+  return (
+    <div className={classes.lane}>
+      <div className={classes.laneName}>{lane.name}</div>
+      <div
+        className={classes.track}
+        data-lane={lane.id}
+        data-from={strip.fromMs}
+        data-to={strip.toMs}
+        style={{ ['--hours' as string]: strip.hoursMs.length }}
+      >
+        {night.map(({ from, to }) => (
+          <div
+            key={from}
+            className={classes.night}
+            style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
+          />
+        ))}
+        {here.map((candidate) => (
+          <button
+            key={candidate.key}
+            type="button"
+            tabIndex={-1}
+            className={classes.target}
+            data-grade={targetGrade(candidate.costMinor, targets)}
+            data-aimed={candidate.key === target?.key || undefined}
+            style={{
+              left: `${shareOf(strip, candidate.startMs) * 100}%`,
+              width: `${(shareOf(strip, candidate.endMs) - shareOf(strip, candidate.startMs)) * 100}%`,
+            }}
+            aria-label={`Put it here: ${format.dayTime(candidate.startMs)}, ${moveCostText(candidate.costMinor, format)}`}
+            onClick={() => onDrop(candidate)}
+            onPointerEnter={() => onAim(candidate)}
+          />
+        ))}
+        {blocksOn(lane)}
+      </div>
+    </div>
+  );
+}

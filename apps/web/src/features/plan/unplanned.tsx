@@ -1,0 +1,45 @@
+import { Button } from '@mantine/core';
+import type { PlanView } from '../../api/plan-queries.js';
+import type { VehicleRecord } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+import { nameOf } from '../../words/names.js';
+import { unplannedText } from '../../words/plan-words.js';
+import classes from './plan.module.css';
+
+interface UnplannedProps {
+  readonly view: PlanView;
+  readonly vehicles: readonly VehicleRecord[];
+  readonly format: Format;
+  readonly takenId: string | null;
+  readonly onTake: (vehicleId: string) => void;
+}
+
+/** Washes that are wanted and stand in no plan: why, and from when it hurts. */
+export function UnplannedList({ view, vehicles, format, takenId, onTake }: UnplannedProps) {
+  if (view.unplanned.length === 0) return null;
+  return (
+    <section className={classes.unplanned}>
+      <h2>Not in the plan</h2>
+      <ul>
+        {view.unplanned.map(({ vehicleId, period, reason, hurtsMs }) => (
+          <li key={`${vehicleId} ${period.index}`}>
+            <span>
+              <strong>{nameOf(vehicles, vehicleId)}</strong>
+              {period.index > 0 && <span className="muted"> · its next wash but {period.index}</span>}
+              <br />
+              {unplannedText(reason, format)};{' '}
+              {hurtsMs <= view.nowMs ? 'late already' : `late from ${format.dayShort(hurtsMs)}`}
+            </span>
+            <Button
+              size="compact-sm"
+              variant={takenId === vehicleId ? 'filled' : 'default'}
+              onClick={() => onTake(vehicleId)}
+            >
+              {takenId === vehicleId ? 'Choose a start on the board' : 'Place by hand'}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

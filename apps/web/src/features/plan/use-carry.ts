@@ -1,0 +1,40 @@
+import { useCallback, useMemo, useState } from 'react';
+import { useMoves } from '../../api/plan-queries.js';
+import { type Block, type DropTarget, dropTargets, type LaneKind } from './plan-view.js';
+
+/** What is taken up: a wash of the board, or a car that has none. */
+export interface Carried {
+  readonly vehicleId: string;
+  readonly block: Block | null;
+}
+
+export interface Carry {
+  readonly carried: Carried | null;
+  readonly targets: readonly DropTarget[];
+  readonly isLoading: boolean;
+  readonly error: Error | null;
+  /** Where it would fall now. */
+  readonly target: DropTarget | null;
+  readonly take: (carried: Carried | null) => void;
+  readonly aim: (target: DropTarget | null) => void;
+}
+
+/** A car in hand, and where it may be put down. */
+export function useCarry(kind: LaneKind): Carry {
+  const [carried, setCarried] = useState<Carried | null>(null);
+  const [target, setTarget] = useState<DropTarget | null>(null);
+  const asked = carried && {
+    vehicleId: carried.vehicleId,
+    washId: carried.block?.wash?.id ?? null,
+  };
+  const { data: moves, isLoading, error } = useMoves(asked);
+  const targets = useMemo(
+    () => (carried && moves ? dropTargets(moves, carried.block, kind) : []),
+    [carried, moves, kind],
+  );
+  const take = useCallback((next: Carried | null) => {
+    setCarried(next);
+    setTarget(null);
+  }, []);
+  return { carried, targets, isLoading, error, target, take, aim: setTarget };
+}

@@ -1,0 +1,130 @@
+import { Button } from '@mantine/core';
+import { type PricedOption, ruleOf } from '@keen/core';
+import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
+import { Link } from 'react-router';
+import type { PlanView } from '../../api/plan-queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import type { Format } from '../../format/format.js';
+import { Glyph } from '../../parts/glyph.js';
+import { methodName, nameOf } from '../../words/names.js';
+import { chanceText, fallbackText } from '../../words/plan-words.js';
+import { verdictText } from '../../words/verdict-words.js';
+import classes from './plan.module.css';
+import type { Block } from './plan-view.js';
+import type { Carry } from './use-carry.js';
+
+interface WashPanelProps {
+  readonly block: Block;
+  readonly view: PlanView;
+  readonly places: readonly PlaceRecord[];
+  readonly vehicles: readonly VehicleRecord[];
+  readonly format: Format;
+  readonly carry: Carry;
+  readonly onLock: (block: Block) => void;
+  readonly onStart: (block: Block) => void;
+  readonly onRemove: (block: Block) => void;
+  readonly onMove: (to: PricedOption) => void;
+  readonly onClose: () => void;
+}
+
+function Alternatives({ block, places, format, onMove }: WashPanelProps) {
+  if (block.alternatives.length === 0) return null;
+  return (
+    <>
+      <h4>Next best</h4>
+      <ul className={classes.options}>
+        {block.alternatives.map((option) => (
+          <li key={`${option.window.placeId} ${option.window.methodId} ${option.window.startMs}`}>
+            <span>
+              <strong>{format.dayTime(option.window.startMs)}</strong>,{' '}
+              {nameOf(places, option.window.placeId)}, {methodName(option.window.methodId)}
+              <br />
+              <span className="muted">
+                costs the plan <span className="figure">{format.money(option.costMinor)}</span>
+                {option.pushesOut.length > 0 && ', and another car gives way'}
+              </span>
+            </span>
+            {block.wash && option.pushesOut.length === 0 && (
+              <Button size="compact-sm" variant="default" onClick={() => onMove(option)}>
+                Move
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function Acts({ block, carry, onLock, onStart, onRemove }: WashPanelProps) {
+  if (!block.wash) return null;
+  const { isLocked, startedMs } = block.wash;
+  return (
+    <div className={`${classes.acts} no-print`}>
+      <Button
+        variant="default"
+        leftSection={isLocked ? <IconLockOpen size={16} /> : <IconLock size={16} />}
+        onClick={() => onLock(block)}
+      >
+        {isLocked ? 'Unlock' : 'Lock'}
+      </Button>
+      <Button variant="default" leftSection={<IconPlayerPlay size={16} />} onClick={() => onStart(block)}>
+        {startedMs === null ? 'Begun' : 'Not begun'}
+      </Button>
+      <Button variant="default" leftSection={<IconTrash size={16} />} onClick={() => onRemove(block)}>
+        Take out
+      </Button>
+      {carry.isLoading && <span className="muted">Looking where else it goes …</span>}
+    </div>
+  );
+}
+
+/** All about one wash: what the weather says, what it is worth, what else could be. */
+export function WashPanel(props: WashPanelProps) {
+  const { block, view, places, vehicles, format, onClose } = props;
+  const { window, worthMinor, fallback } = block;
+  return (
+    <aside className={classes.panel} aria-label="The chosen wash">
+      <header>
+        <h2>{nameOf(vehicles, block.vehicleId)}</h2>
+        <Button size="compact-sm" variant="default" onClick={onClose}>
+          Close
+        </Button>
+      </header>
+      <p>
+        <strong>
+          {format.dayTime(block.startMs)} to {format.time(block.endMs)}
+        </strong>
+        <br />
+        {nameOf(places, block.placeId)}, {methodName(block.methodId)}, {nameOf(view.hands, block.handsId)}
+        {block.kind === 'proposed' && <span className="muted"> · proposed</span>}
+      </p>
+      {window ? (
+        <>
+          <p className={classes.verdict}>
+            <Glyph glyph={ruleOf(window.limiting.ruleId).glyph} size={18} />
+            <span>
+              {verdictText(window.verdict, window.limiting, format)}
+              {window.failures && <span className="muted"> · forecast, {chanceText(window.failures)}</span>}
+            </span>
+          </p>
+          {worthMinor !== null && (
+            <p className="muted">
+              Worth <span className="figure">{format.money(worthMinor)}</span> to the plan; saves{' '}
+              <span className="figure">{window.activeHoursSaved.toFixed(1)}</span> active salt hours
+              (estimated).
+            </p>
+          )}
+        </>
+      ) : (
+        <p className={classes.against}>It does not go there now, or the forecast does not reach so far.</p>
+      )}
+      {fallback && <p>{fallbackText(fallback, places, format)}</p>}
+      <Acts {...props} />
+      <Alternatives {...props} />
+      <p className={classes.more}>
+        <Link to={`/windows/${block.vehicleId}`}>All windows of this car</Link>
+      </p>
+    </aside>
+  );
+}

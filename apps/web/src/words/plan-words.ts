@@ -1,0 +1,61 @@
+import {
+  countBits,
+  type Fallback,
+  FAILURE_CAUSES,
+  type MemberFailures,
+  type UnplannedReason,
+} from '@keen/core';
+import type { Format } from '../format/format.js';
+import { findingText } from './finding-words.js';
+import { methodName, nameOf } from './names.js';
+
+type Named = readonly { readonly id: string; readonly name: string }[] | undefined;
+
+const CAUSE_VERBS = {
+  freezes: 'freezes',
+  spots: 'spots',
+  falls: 'is rained or snowed on',
+  cold: 'is too cold to work',
+} as const;
+
+/** "holds in all 20 members", or "freezes in 2 and spots in 1 of 20 members". */
+export function chanceText(failures: MemberFailures): string {
+  const parts = FAILURE_CAUSES.flatMap((cause) => {
+    const count = countBits(failures[cause]);
+    return count > 0 ? [`${CAUSE_VERBS[cause]} in ${count}`] : [];
+  });
+  if (parts.length === 0) return `holds in all ${failures.memberCount} members`;
+  return `${new Intl.ListFormat('en').format(parts)} of ${failures.memberCount} members`;
+}
+
+/** What to turn to if the window closes. */
+export function fallbackText({ window, savesShare }: Fallback, places: Named, format: Format): string {
+  const where = `${format.dayTime(window.startMs)}, ${nameOf(places, window.placeId)}, ${methodName(window.methodId)}`;
+  return savesShare === 1
+    ? `If it closes: ${where}.`
+    : `If it closes: ${where}; holds in ${format.share(savesShare)} of the cases in which this fails.`;
+}
+
+/** Why a wash that is wanted stands in no plan. */
+export function unplannedText(reason: UnplannedReason, format: Format): string {
+  switch (reason.kind) {
+    case 'no-window':
+      return reason.limiting ? `nothing goes: ${findingText(reason.limiting, format)}` : 'nothing goes';
+    case 'members':
+      return `every start fails in at least ${format.share(reason.failingShare)} of the forecast's members`;
+    case 'hands':
+      return 'nobody has time while it goes';
+    case 'not-worth':
+      return `not worth it yet: the best start would lose ${format.money(-reason.bestMinor)}`;
+    case 'pushed-out':
+      return `other cars need the hours more: fitting it in would cost ${format.money(reason.costMinor)}`;
+  }
+}
+
+/** "costs 1.20 more", "gains 0.40", "costs the same". */
+export function moveCostText(costMinor: number | null, format: Format): string {
+  if (costMinor === null) return 'it does not go where it stands now';
+  const cents = Math.round(costMinor);
+  if (cents === 0) return 'worth the same';
+  return cents > 0 ? `costs ${format.money(cents)}` : `gains ${format.money(-cents)}`;
+}
