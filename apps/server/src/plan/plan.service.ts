@@ -184,7 +184,11 @@ export class PlanService implements OnModuleDestroy {
           signal: run.stop.signal,
           onBetter: ({ value, bound }) => {
             if (this.run === run && (value > run.schedule.value || bound < run.schedule.bound))
-              this.news.next({ ...standingOf(run), valueMinor: value, boundMinor: bound });
+              this.news.next({
+                ...standingOf(run),
+                valueMinor: value - run.answer.steadyMinor,
+                boundMinor: bound - run.answer.steadyMinor,
+              });
           },
         }),
       );
@@ -218,9 +222,9 @@ export class PlanService implements OnModuleDestroy {
   }
 }
 
-const standingOf = ({ schedule, state }: Run): PlanStanding => ({
-  valueMinor: schedule.value,
-  boundMinor: schedule.bound,
+const standingOf = ({ schedule, state, answer }: Run): PlanStanding => ({
+  valueMinor: schedule.value - answer.steadyMinor,
+  boundMinor: schedule.bound - answer.steadyMinor,
   status: schedule.status,
   state,
 });

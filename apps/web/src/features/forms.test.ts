@@ -5,11 +5,9 @@ import { shownUnit } from './desk/desk-units.js';
 import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk/desk-view.js';
 import { workingOf } from './desk/working.js';
 import {
-  clockOf,
   DEFAULT_TARIFF,
   draftOf as placeDraft,
   methodsAt,
-  minutesOf,
   newPlace,
   type PlaceDraft,
   placeErrors,
@@ -17,6 +15,7 @@ import {
   queueHours,
   queueRows,
 } from './places/place-form.js';
+import { clockOf, minutesOf } from '../parts/wall-clock.js';
 import { dayAt, saltLayer, washDays } from './salt/salt-view.js';
 import {
   draftOf as vehicleDraft,

@@ -69,6 +69,8 @@ export interface PlanAnswer {
   readonly choices: readonly PlanChoice[];
   readonly fixed: readonly FixedState[];
   readonly unplanned: readonly Unplanned[];
+  /** What the schedule counts for leaving planned washes where they are, minor units; no part of what they are worth. */
+  readonly steadyMinor: number;
 }
 
 /** What the choices of a plan are weighed against: options in the way, and room. */
@@ -234,5 +236,6 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
     const worthMinor = car && window && worthInPlan(window, worthBase(car, period), request);
     return { slot, window, worthMinor: worthMinor ?? null };
   });
-  return { choices, fixed, unplanned };
+  const kept = around.options.filter(({ isPlanned }) => isPlanned).length;
+  return { choices, fixed, unplanned, steadyMinor: kept * request.prices.moveMinor };
 }

@@ -18,7 +18,8 @@ import {
   placeFrom,
 } from './place-form.js';
 import { OfferFields, TariffFields } from './offer-fields.js';
-import { HorizonFields, HoursFields, OpeningFields, QueueFields, WaterFields } from './place-parts.js';
+import { HoursFields } from '../../parts/hours-fields.js';
+import { HorizonFields, OpeningFields, QueueFields, WaterFields } from './place-parts.js';
 
 interface PlaceDrawerProps {
   /** null: a new one. */

@@ -1,9 +1,8 @@
 import { Button, Checkbox, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
-import type { HorizonPoint, Opening, OpenSpan } from '@keen/core';
+import type { HorizonPoint, Opening } from '@keen/core';
 import { NumberField } from '../../parts/number-field.js';
-import { clockOf, minutesOf, type PlaceErrors, type QueueRow, type WaterDraft } from './place-form.js';
+import { type PlaceErrors, type QueueRow, type WaterDraft } from './place-form.js';
 
-const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const ORIGINS = [
   { value: 'measured', label: 'Measured' },
   { value: 'estimated', label: 'Estimated' },
@@ -63,66 +62,6 @@ export function WaterFields({ legend, prefix, water, errors, onChange }: WaterFi
             error={errors[`${prefix}.tempC`]}
           />
         </Group>
-      </Stack>
-    </Fieldset>
-  );
-}
-
-interface HoursFieldsProps {
-  readonly openHours: readonly (OpenSpan | null)[];
-  readonly errors: PlaceErrors;
-  readonly onChange: (openHours: readonly (OpenSpan | null)[]) => void;
-}
-
-/** Opening by weekday. */
-export function HoursFields({ openHours, errors, onChange }: HoursFieldsProps) {
-  const setDay = (weekday: number, span: OpenSpan | null): void =>
-    onChange(openHours.map((old, i) => (i === weekday ? span : old)));
-  return (
-    <Fieldset legend="Open">
-      <Stack gap={6}>
-        {WEEKDAYS.map((name, weekday) => {
-          const span = openHours[weekday] ?? null;
-          const setTime = (field: keyof OpenSpan, text: string): void => {
-            const minutes = minutesOf(text);
-            if (span && minutes !== null)
-              setDay(weekday, {
-                ...span,
-                [field]: minutes === 0 && field === 'closeMinute' ? 1440 : minutes,
-              });
-          };
-          return (
-            <Group key={name} wrap="nowrap" align="center">
-              <Checkbox
-                w={130}
-                label={name}
-                checked={span !== null}
-                onChange={(event) =>
-                  setDay(weekday, event.currentTarget.checked ? { openMinute: 420, closeMinute: 1260 } : null)
-                }
-              />
-              {span ? (
-                <>
-                  <TextInput
-                    type="time"
-                    aria-label={`${name}, opens`}
-                    value={clockOf(span.openMinute)}
-                    onChange={(event) => setTime('openMinute', event.currentTarget.value)}
-                  />
-                  <TextInput
-                    type="time"
-                    aria-label={`${name}, closes`}
-                    value={clockOf(span.closeMinute)}
-                    onChange={(event) => setTime('closeMinute', event.currentTarget.value)}
-                    error={errors[`openHours.${weekday}`]}
-                  />
-                </>
-              ) : (
-                <span className="muted">closed</span>
-              )}
-            </Group>
-          );
-        })}
       </Stack>
     </Fieldset>
   );

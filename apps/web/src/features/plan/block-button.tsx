@@ -5,6 +5,9 @@ import { Glyph } from '../../parts/glyph.js';
 import classes from './plan.module.css';
 import { type Block, type DayStrip, shareOf } from './plan-view.js';
 
+/** A wash this short has no room for its name. */
+const SHORT_MS = 50 * 60_000;
+
 interface BlockButtonProps {
   readonly block: Block;
   readonly strip: DayStrip;
@@ -34,6 +37,7 @@ export function BlockButton(props: BlockButtonProps) {
       data-verdict={block.window?.verdict ?? 'unknown'}
       data-against={doesNotGo || undefined}
       data-carried={isCarried || undefined}
+      data-short={block.endMs - block.startMs < SHORT_MS || undefined}
       aria-pressed={isChosen}
       aria-label={label}
       title={label}

@@ -1,4 +1,11 @@
-import type { Fallback, Hands, PlanOption, PricedOption, Window } from '@keen/core';
+import {
+  type Fallback,
+  type Hands,
+  type PlanOption,
+  type PricedOption,
+  startOfHourMs,
+  type Window,
+} from '@keen/core';
 import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
@@ -101,7 +108,7 @@ export function dayStrips(view: PlanView, format: Format): DayStrip[] {
   const { first, last } = shownHours(view.hands);
   const byDay = new Map<string, number[]>();
   for (
-    let atMs = view.fromMs - 24 * MS_PER_HOUR;
+    let atMs = startOfHourMs(view.fromMs) - 24 * MS_PER_HOUR;
     atMs < view.horizonMs + 24 * MS_PER_HOUR;
     atMs += MS_PER_HOUR
   ) {

@@ -72,6 +72,8 @@ function LaneRow({
       candidate.startMs >= strip.fromMs &&
       candidate.startMs < strip.toMs,
   );
+  const blocks = blocksOn(lane);
+  const isUsed = Array.isArray(blocks) && blocks.length > 0;
   const night = [
     { from: 0, to: strip.sunriseMs === null ? 0 : shareOf(strip, strip.sunriseMs) },
     { from: strip.sunsetMs === null ? 1 : shareOf(strip, strip.sunsetMs), to: 1 },
@@ -82,6 +84,7 @@ function LaneRow({
       <div
         className={classes.track}
         data-lane={lane.id}
+        data-used={isUsed || undefined}
         data-from={strip.fromMs}
         data-to={strip.toMs}
         style={{ ['--hours' as string]: strip.hoursMs.length }}
@@ -110,7 +113,7 @@ function LaneRow({
             onPointerEnter={() => onAim(candidate)}
           />
         ))}
-        {blocksOn(lane)}
+        {blocks}
       </div>
     </div>
   );

@@ -25,7 +25,7 @@ export function UnplannedList({ view, vehicles, format, takenId, onTake }: Unpla
           <li key={`${vehicleId} ${period.index}`}>
             <span>
               <strong>{nameOf(vehicles, vehicleId)}</strong>
-              {period.index > 0 && <span className="muted"> · its next wash but {period.index}</span>}
+              {period.index > 0 && <span className="muted"> · the wash after next</span>}
               <br />
               {unplannedText(reason, format)};{' '}
               {hurtsMs <= view.nowMs ? 'late already' : `late from ${format.dayShort(hurtsMs)}`}

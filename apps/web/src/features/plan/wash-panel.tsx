@@ -7,7 +7,7 @@ import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { methodName, nameOf } from '../../words/names.js';
-import { chanceText, fallbackText } from '../../words/plan-words.js';
+import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
 import type { Block } from './plan-view.js';
@@ -56,7 +56,7 @@ function Alternatives({ block, places, format, onMove }: WashPanelProps) {
   );
 }
 
-function Acts({ block, carry, onLock, onStart, onRemove }: WashPanelProps) {
+function Acts({ block, onLock, onStart, onRemove }: WashPanelProps) {
   if (!block.wash) return null;
   const { isLocked, startedMs } = block.wash;
   return (
@@ -74,8 +74,31 @@ function Acts({ block, carry, onLock, onStart, onRemove }: WashPanelProps) {
       <Button variant="default" leftSection={<IconTrash size={16} />} onClick={() => onRemove(block)}>
         Take out
       </Button>
-      {carry.isLoading && <span className="muted">Looking where else it goes …</span>}
     </div>
+  );
+}
+
+/** Where what is in hand would fall, before it is let go. */
+function Aim({ block, carry, places, format }: WashPanelProps) {
+  if (!block.wash) return null;
+  if (carry.isLoading) return <p className="muted">Looking where else it goes …</p>;
+  if (!carry.target)
+    return (
+      <p className={`${classes.keys} muted`}>
+        Drag it, or carry it with the arrow keys, to where it goes; Enter puts it down, Escape leaves it.
+      </p>
+    );
+  const { option, costMinor } = carry.target;
+  const { window } = option;
+  return (
+    <p className={classes.aim}>
+      <strong>{format.dayTime(window.startMs)}</strong>, {nameOf(places, window.placeId)},{' '}
+      {methodName(window.methodId)}: <strong>{moveCostText(costMinor, format)}</strong>
+      <span className="muted">
+        {' '}
+        · {window.failures ? chanceText(window.failures) : 'members not asked'}. Enter puts it there.
+      </span>
+    </p>
   );
 }
 
@@ -120,6 +143,7 @@ export function WashPanel(props: WashPanelProps) {
         <p className={classes.against}>It does not go there now, or the forecast does not reach so far.</p>
       )}
       {fallback && <p>{fallbackText(fallback, places, format)}</p>}
+      <Aim {...props} />
       <Acts {...props} />
       <Alternatives {...props} />
       <p className={classes.more}>

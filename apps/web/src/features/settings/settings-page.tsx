@@ -16,6 +16,7 @@ import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { optionsOf } from '../../words/names.js';
+import { HandsSection } from './hands.js';
 import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
 import classes from './settings.module.css';
@@ -48,6 +49,7 @@ export function SettingsPage() {
     <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
+      <HandsSection hands={settings.hands} onSave={(hands) => save.mutateAsync({ hands })} />
       <section className={classes.box}>
         <h2>House rules</h2>
         <p className="muted" style={{ marginTop: 0 }}>

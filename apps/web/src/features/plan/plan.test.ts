@@ -1,0 +1,315 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_DISPLAY, DEFAULT_HANDS, type PlanChoice, type PlanOption, type Window } from '@keen/core';
+import { inverseOf, type PlanView } from '../../api/plan-queries.js';
+import type { WashRecord } from '../../api/types.js';
+import { makeFormat } from '../../format/format.js';
+import { chanceText, fallbackText, moveCostText, unplannedText } from '../../words/plan-words.js';
+import { handsErrors, newHands } from '../settings/hands-form.js';
+import {
+  blocksOf,
+  changesText,
+  dayStrips,
+  dropTargets,
+  isOn,
+  nearestTarget,
+  shareOf,
+  shownHours,
+  steppedTarget,
+  targetGrade,
+} from './plan-view.js';
+
+const ZONE = 'America/Toronto';
+const format = makeFormat(DEFAULT_DISPLAY, ZONE, 'en-CA');
+const HOUR_MS = 3_600_000;
+const local = (text: string): number => Date.parse(`${text}:00-05:00`);
+const NOW = local('2026-01-14T06:40');
+
+const wash = (change: Partial<WashRecord>): WashRecord => ({
+  id: 'w',
+  vehicleId: 'a',
+  placeId: 'home',
+  methodId: 'garage-rinseless',
+  status: 'planned',
+  startMs: local('2026-01-14T10:00'),
+  minutes: 75,
+  handsId: 'owner',
+  isLocked: false,
+  startedMs: null,
+  costMinor: null,
+  predicted: null,
+  found: null,
+  ...change,
+});
+
+const window = (at: string, change: Partial<Window> = {}): Window =>
+  ({
+    placeId: 'home',
+    methodId: 'garage-rinseless',
+    startMs: local(at),
+    endMs: local(at) + 75 * 60_000,
+    verdict: 'go',
+    ...change,
+  }) as unknown as Window;
+
+const choice = (vehicleId: string, at: string, worthMinor: number): PlanChoice => ({
+  vehicleId,
+  period: { index: 0, dueMs: NOW, fromMs: NOW, toMs: NOW },
+  window: window(at),
+  handsId: 'owner',
+  worthMinor,
+  fallback: null,
+  alternatives: [],
+});
+
+const view = (change: Partial<PlanView> = {}): PlanView => ({
+  id: 'x',
+  nowMs: NOW,
+  fromMs: NOW,
+  horizonMs: NOW + 72 * HOUR_MS,
+  source: 's',
+  issuedMs: NOW,
+  memberCount: 20,
+  hands: DEFAULT_HANDS,
+  days: [{ sunriseMs: local('2026-01-14T08:15'), sunsetMs: local('2026-01-14T17:10') }],
+  planned: [],
+  fixed: [],
+  choices: [],
+  unplanned: [],
+  changes: [],
+  standing: { valueMinor: 0, boundMinor: 0, status: 'proven', state: 'ended' },
+  ...change,
+});
+
+describe('the blocks of the board', () => {
+  it('are what stands with what the weather says of it now, and what is proposed', () => {
+    const after = {
+      vehicleId: 'b',
+      placeId: 'home',
+      methodId: 'garage-rinseless',
+      handsId: 'owner',
+      startMs: local('2026-01-14T08:00'),
+      endMs: local('2026-01-14T09:15'),
+    };
+    const blocks = blocksOf(
+      view({
+        planned: [
+          wash({}),
+          wash({ id: 'l', vehicleId: 'c', startMs: local('2026-01-15T10:00'), isLocked: true }),
+        ],
+        choices: [choice('a', '2026-01-14T10:00', 900), choice('b', '2026-01-14T08:00', 500)],
+        fixed: [
+          {
+            slot: { ...after, vehicleId: 'c', startMs: local('2026-01-15T10:00') },
+            window: null,
+            worthMinor: null,
+          },
+        ],
+        changes: [{ kind: 'add', after, id: 'add.b', washId: null, against: null }],
+      }),
+    );
+    expect(blocks.map(({ key, kind, worthMinor }) => [key, kind, worthMinor])).toEqual([
+      ['add.b', 'proposed', 500],
+      ['w', 'planned', 900],
+      ['l', 'planned', null],
+    ]);
+    expect(blocks[2]?.window).toBeNull();
+  });
+});
+
+describe('the days of the board', () => {
+  it('show an hour more than anybody works', () => {
+    expect(shownHours(DEFAULT_HANDS)).toEqual({ first: 7, last: 19 });
+    expect(shownHours([{ ...DEFAULT_HANDS[0]!, hours: Array<null>(7).fill(null) }])).toEqual({
+      first: 7,
+      last: 19,
+    });
+  });
+
+  it('run from today to the horizon, with the light of each', () => {
+    const strips = dayStrips(view(), format);
+    expect(strips.map(({ key }) => key)).toEqual(['2026-01-14', '2026-01-15', '2026-01-16', '2026-01-17']);
+    expect(strips[0]).toMatchObject({ fromMs: local('2026-01-14T07:00'), toMs: local('2026-01-14T19:00') });
+    expect(strips[0]?.sunriseMs).toBe(local('2026-01-14T08:15'));
+    expect(strips[1]?.sunriseMs).toBeNull();
+  });
+
+  it('keep their hours when the clock is changed', () => {
+    const nowMs = Date.parse('2026-03-07T12:00:00-05:00');
+    const strips = dayStrips(view({ nowMs, fromMs: nowMs, horizonMs: nowMs + 48 * HOUR_MS }), format);
+    expect(strips.map(({ hoursMs }) => hoursMs.map(format.hourOfDay))).toEqual(
+      strips.map(() => [7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18]),
+    );
+    expect((strips[1]?.fromMs ?? 0) - (strips[0]?.fromMs ?? 0)).toBe(23 * HOUR_MS);
+  });
+
+  it('place an instant within them, and keep to their ends', () => {
+    const strip = dayStrips(view(), format)[0]!;
+    expect(shareOf(strip, local('2026-01-14T13:00'))).toBe(0.5);
+    expect(shareOf(strip, local('2026-01-14T05:00'))).toBe(0);
+    expect(isOn(strip, { startMs: local('2026-01-14T18:30'), endMs: local('2026-01-14T20:00') })).toBe(true);
+    expect(isOn(strip, { startMs: local('2026-01-15T08:00'), endMs: local('2026-01-15T09:00') })).toBe(false);
+  });
+});
+
+const option = (
+  at: string,
+  worthMinor: number,
+  change: Partial<Window> & { handsId?: string } = {},
+): PlanOption => {
+  const { handsId = 'owner', ...rest } = change;
+  return {
+    vehicleId: 'a',
+    period: { index: 0, dueMs: NOW, fromMs: NOW, toMs: NOW },
+    window: window(at, rest),
+    handsId,
+    worthMinor,
+    isPlanned: false,
+  };
+};
+const FROM = {
+  placeId: 'home',
+  methodId: 'garage-rinseless',
+  handsId: 'owner',
+  startMs: local('2026-01-14T10:00'),
+  worthMinor: 1000,
+};
+
+describe('where a wash may be dropped', () => {
+  const moves = [
+    option('2026-01-14T10:00', 1000),
+    option('2026-01-14T11:00', 900),
+    option('2026-01-14T11:00', 950, { methodId: 'garage-hose' }),
+    option('2026-01-14T12:00', 800, { placeId: 'bay', methodId: 'bay-contact' }),
+    option('2026-01-14T12:00', 850, { placeId: 'bay', methodId: 'bay-touch-free' }),
+    option('2026-01-14T11:00', 990, { handsId: 'helper' }),
+  ];
+  const targets = dropTargets(moves, FROM, 'place');
+
+  it('is one start a lane: the same method and hands before what is worth more, and not where it stands', () => {
+    expect(
+      targets.map(({ placeId, option: { window: w, handsId }, costMinor }) => [
+        placeId,
+        w.methodId,
+        handsId,
+        costMinor,
+      ]),
+    ).toEqual([
+      ['home', 'garage-rinseless', 'owner', 100],
+      ['bay', 'bay-touch-free', 'owner', 150],
+    ]);
+  });
+
+  it('has a lane for each pair of hands within a day', () => {
+    expect(dropTargets(moves, FROM, 'hands').map(({ handsId, placeId }) => [handsId, placeId])).toEqual([
+      ['owner', 'home'],
+      ['helper', 'home'],
+      ['owner', 'bay'],
+    ]);
+  });
+
+  it('has no cost for a car that stands nowhere', () => {
+    expect(dropTargets(moves, null, 'place').map(({ costMinor }) => costMinor)).toEqual([null, null, null]);
+  });
+
+  it('is found under the pointer, within the hour', () => {
+    const at = (text: string, lane: string) =>
+      nearestTarget(targets, { kind: 'place', lane, atMs: local(text) })?.startMs ?? null;
+    expect(at('2026-01-14T11:40', 'home')).toBe(local('2026-01-14T11:00'));
+    expect(at('2026-01-14T12:40', 'home')).toBeNull();
+    expect(at('2026-01-14T11:40', 'bay')).toBe(local('2026-01-14T12:00'));
+    expect(at('2026-01-14T11:40', 'drive')).toBeNull();
+  });
+
+  it.each([
+    { key: 'ArrowRight', lane: 'home', to: '2026-01-14T11:00' },
+    { key: 'ArrowLeft', lane: 'home', to: null },
+    { key: 'ArrowDown', lane: 'home', to: '2026-01-14T12:00' },
+    { key: 'ArrowUp', lane: 'home', to: null },
+  ])('is found by $key', ({ key, lane, to }) => {
+    const step = { kind: 'place', lanes: ['home', 'drive', 'bay'], key } as const;
+    const found = steppedTarget(targets, { lane, startMs: FROM.startMs }, step);
+    expect(found?.startMs ?? null).toBe(to && local(to));
+  });
+
+  it('is shaded by what it is worth among all', () => {
+    const graded = dropTargets(
+      [option('2026-01-14T11:00', 900), option('2026-01-14T12:00', 500), option('2026-01-14T13:00', 100)],
+      FROM,
+      'place',
+    );
+    expect(graded.map(({ costMinor }) => targetGrade(costMinor, graded))).toEqual(['good', 'fair', 'poor']);
+    expect(targetGrade(null, graded)).toBe('good');
+  });
+});
+
+describe('words about the plan', () => {
+  const failures = { memberCount: 20, freezes: 0b11, spots: 0b100, falls: 0, cold: 0 };
+
+  it('tell the chance by what happens', () => {
+    expect(chanceText(failures)).toBe('freezes in 2 and spots in 1 of 20 members');
+    expect(chanceText({ ...failures, freezes: 0, spots: 0 })).toBe('holds in all 20 members');
+  });
+
+  it.each([
+    { costMinor: 120, text: 'costs $1.20' },
+    { costMinor: -40, text: 'gains $0.40' },
+    { costMinor: 0.2, text: 'worth the same' },
+    { costMinor: null, text: 'it does not go where it stands now' },
+  ])('tell a move of $costMinor', ({ costMinor, text }) => {
+    expect(moveCostText(costMinor, format)).toBe(text);
+  });
+
+  it('tell what to fall back on, and how surely', () => {
+    const places = [{ id: 'home', name: 'Home garage' }];
+    const fallback = { window: window('2026-01-15T09:00'), handsId: 'owner', savesShare: 0.5 };
+    expect(fallbackText(fallback, places, format)).toMatch(/Home garage.*holds in 50 % of the cases/);
+    expect(fallbackText({ ...fallback, savesShare: 1 }, places, format)).toMatch(/^If it closes: .*\.$/);
+  });
+
+  it.each([
+    { reason: { kind: 'hands' }, says: /nobody has time/ },
+    { reason: { kind: 'members', failingShare: 0.25 }, says: /25 %/ },
+    { reason: { kind: 'not-worth', bestMinor: -310 }, says: /lose \$3\.10/ },
+    { reason: { kind: 'pushed-out', costMinor: 450 }, says: /cost \$4\.50/ },
+    { reason: { kind: 'no-window', limiting: null }, says: /nothing goes/ },
+  ] as const)('tell why: $reason.kind', ({ reason, says }) => {
+    expect(unplannedText(reason, format)).toMatch(says);
+  });
+
+  it.each([
+    { kinds: ['add', 'add', 'move'], text: '2 to add, 1 to move' },
+    { kinds: ['drop'], text: '1 to drop' },
+    { kinds: [], text: 'Nothing to change' },
+  ] as const)('count changes: $text', ({ kinds, text }) => {
+    expect(changesText(kinds.map((kind) => ({ kind })))).toBe(text);
+  });
+});
+
+describe('taking changes back', () => {
+  it('removes what was added, restores what was removed, and moves back with the lock as it was', () => {
+    const before = wash({});
+    const after = wash({ startMs: before.startMs + HOUR_MS, isLocked: true });
+    const { id, placeId, methodId, startMs, handsId, isLocked } = before;
+    expect(
+      inverseOf({ added: [wash({ id: 'n' })], moved: [{ before, after }], removed: [wash({ id: 'r' })] }),
+    ).toEqual({
+      remove: ['n'],
+      move: [{ id, placeId, methodId, startMs, handsId, isLocked }],
+      restore: ['r'],
+    });
+  });
+});
+
+describe('the form of hands', () => {
+  it('finds an id that is free', () => {
+    const second = newHands(DEFAULT_HANDS);
+    expect(second.id).toBe('hands-2');
+    expect(newHands([second, DEFAULT_HANDS[0]!, { ...second, id: 'hands-3' }]).id).toBe('hands-4');
+  });
+
+  it('names what is wrong', () => {
+    const hands = { ...newHands([]), id: 'h', name: ' ', hours: [{ openMinute: 600, closeMinute: 600 }] };
+    expect(Object.keys(handsErrors([hands]))).toEqual(['h.name', 'h.0']);
+    expect(handsErrors(DEFAULT_HANDS)).toEqual({});
+  });
+});

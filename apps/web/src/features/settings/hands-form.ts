@@ -1,0 +1,26 @@
+import type { Hands } from '@keen/core';
+
+/** Another pair of hands, under an id that is free; five days a week to begin with. */
+export function newHands(known: readonly Hands[]): Hands {
+  const taken = new Set(known.map(({ id }) => id));
+  let number = known.length + 1;
+  while (taken.has(`hands-${number}`)) number += 1;
+  const day = { openMinute: 540, closeMinute: 1020 };
+  return {
+    id: `hands-${number}`,
+    name: `Helper ${number - 1}`,
+    hours: [day, day, day, day, day, null, null],
+  };
+}
+
+/** Faults by hands and field: `id.name`, or `id.weekday`. */
+export function handsErrors(hands: readonly Hands[]): Record<string, string> {
+  return Object.fromEntries(
+    hands.flatMap(({ id, name, hours }) => [
+      ...(name.trim() === '' ? [[`${id}.name`, 'Give a name.']] : []),
+      ...hours.flatMap((span, day) =>
+        span && span.closeMinute <= span.openMinute ? [[`${id}.${day}`, 'It ends before it begins.']] : [],
+      ),
+    ]),
+  ) as Record<string, string>;
+}

@@ -1,0 +1,87 @@
+import { Button, Group, TextInput } from '@mantine/core';
+import type { Hands } from '@keen/core';
+import { useState } from 'react';
+import type { Settings } from '../../api/types.js';
+import { ApiError } from '../../api/client.js';
+import { noticeOfFailure } from '../../parts/notices.js';
+import { HoursFields } from '../../parts/hours-fields.js';
+import { handsErrors, newHands } from './hands-form.js';
+import classes from './settings.module.css';
+
+interface HandsSectionProps {
+  readonly hands: Settings['hands'];
+  readonly onSave: (hands: readonly Hands[]) => Promise<unknown>;
+}
+
+/** Who washes, and when: the plan uses these hands in these hours. */
+export function HandsSection({ hands, onSave }: HandsSectionProps) {
+  const [draft, setDraft] = useState<readonly Hands[] | null>(null);
+  const [isSaving, setSaving] = useState(false);
+  const shown = draft ?? hands;
+  const errors = handsErrors(shown);
+  const change = (id: string, part: Partial<Hands>): void =>
+    setDraft(shown.map((row) => (row.id === id ? { ...row, ...part } : row)));
+  const save = (): void => {
+    setSaving(true);
+    onSave(shown)
+      .then(() => setDraft(null))
+      .catch((error: unknown) => noticeOfFailure(error instanceof Error ? error : new ApiError(0, [])))
+      .finally(() => setSaving(false));
+  };
+  return (
+    <section className={classes.box}>
+      <h2>Hands</h2>
+      <p className="muted" style={{ marginTop: 0 }}>
+        Who washes, and when. The plan gives each pair of hands one wash at a time, ways there and back
+        included.
+      </p>
+      <div className={classes.hands}>
+        {shown.map((row) => (
+          <div key={row.id}>
+            <TextInput
+              label="Name"
+              value={row.name}
+              maxLength={60}
+              onChange={(event) => change(row.id, { name: event.currentTarget.value })}
+              error={errors[`${row.id}.name`]}
+            />
+            <HoursFields
+              legend={`Hours of ${row.name.trim() || 'these hands'}`}
+              without="not working"
+              openHours={row.hours}
+              errors={Object.fromEntries(
+                row.hours.map((_, day) => [`openHours.${day}`, errors[`${row.id}.${day}`] ?? '']),
+              )}
+              onChange={(hours) => change(row.id, { hours })}
+            />
+            {shown.length > 1 && (
+              <Button
+                mt="xs"
+                size="compact-md"
+                variant="default"
+                onClick={() => setDraft(shown.filter(({ id }) => id !== row.id))}
+              >
+                Take out {row.name}
+              </Button>
+            )}
+          </div>
+        ))}
+      </div>
+      <Group mt="sm">
+        <Button variant="default" onClick={() => setDraft([...shown, newHands(shown)])}>
+          Add a pair of hands
+        </Button>
+        {draft && (
+          <>
+            <Button onClick={save} loading={isSaving} disabled={Object.keys(errors).length > 0}>
+              Save hands
+            </Button>
+            <Button variant="default" onClick={() => setDraft(null)}>
+              Leave as it was
+            </Button>
+          </>
+        )}
+      </Group>
+    </section>
+  );
+}
