@@ -67,6 +67,7 @@ test('nothing of the page is wider than a phone', async ({ page }) => {
   await page.setViewportSize(PHONE);
   for (const path of [
     '/',
+    '/plan',
     '/windows/black-saloon',
     '/balance/black-saloon',
     '/washes',

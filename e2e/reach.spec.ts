@@ -3,6 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 
 const VIEWS = [
   '/',
+  '/plan',
   '/windows/blue-hatch',
   '/balance/blue-hatch',
   '/washes',

@@ -11,6 +11,7 @@ const LAB =
 /** The pictures of the README, made from the demo data: npm run screenshots. */
 const VIEWS = [
   { name: 'morning', path: '/', ready: 'Silver estate', open: 'Why' },
+  { name: 'plan', path: '/plan', ready: 'no plan is worth more', choose: '[data-kind=planned]' },
   { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
   { name: 'balance', path: '/balance/black-saloon', ready: 'Pier Road bay' },
   { name: 'lab', path: LAB, ready: 'Wet edge' },
@@ -27,6 +28,7 @@ async function shoot(page: Page, view: (typeof VIEWS)[number], file: string): Pr
   await page.goto(view.path);
   await expect(page.getByText(view.ready).first()).toBeVisible({ timeout: 40_000 });
   if ('open' in view) await page.getByRole('button', { name: view.open }).first().click();
+  if ('choose' in view) await page.locator(view.choose).first().click();
   await page.waitForTimeout(600);
   await page.screenshot({ path: `${FOLDER}/${file}.png` });
 }
@@ -38,7 +40,7 @@ for (const view of VIEWS) {
   });
 }
 
-for (const name of ['morning', 'windows', 'condition'] as const) {
+for (const name of ['morning', 'plan', 'windows', 'condition'] as const) {
   test(`${name} on a phone at night`, async ({ page }) => {
     await page.setViewportSize(PHONE);
     await page.emulateMedia({ colorScheme: 'dark' });

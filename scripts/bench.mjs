@@ -6,11 +6,13 @@ import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import {
   carLife,
+  checkSchedule,
   CLEAN,
   COLD_LAKE_PORT,
   compileLife,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
+  DEFAULT_PRICES,
   EVEN_WEEK,
   everyHour,
   filmLife,
@@ -24,9 +26,11 @@ import {
   roadHours,
   runLedger,
   simulateWeather,
+  solveSchedule,
   surroundings,
   verdictGrid,
 } from '@keen/core';
+import { chromium } from '@playwright/test';
 import { Bench } from 'tinybench';
 import { SERVER_COMMAND } from './server-command.mjs';
 
@@ -191,6 +195,173 @@ async function grid() {
   add('the same, every start asked of 20 members', `${asked.toFixed(0)} ms`, '≤ 2000 ms', asked <= 2000);
 }
 
+/** A plan of 60 cars made anew from what is known of each. */
+async function replan() {
+  const { Engine, PLAN_HOURS } = await import('../apps/server/dist/verdicts/engine.js');
+  const { enginePlace, engineVehicle } = await import('../apps/server/dist/verdicts/engine-facts.js');
+  const { DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES } = await import('../apps/server/dist/demo/scenario.js');
+  const nowMs = Date.UTC(2026, 0, 14, 12);
+  const seasonMs = nowMs - 60 * 86_400_000;
+  const climate = { climate: COLD_LAKE_PORT, seed: 3 };
+  const observed = simulateWeather({ ...climate, fromMs: seasonMs, hourCount: 60 * 24 });
+  const course = (index) =>
+    simulateWeather({ ...climate, fromMs: nowMs, hourCount: PLAN_HOURS, member: { issuedMs: nowMs, index } });
+  const cars = Array.from({ length: 60 }, (_, i) => {
+    const vehicle = DEMO_VEHICLES[i % DEMO_VEHICLES.length];
+    const id = `${vehicle.id}-${i}`;
+    const washedMs = nowMs - (2 + ((i * 7) % 20)) * 86_400_000;
+    const washes = [
+      {
+        id: `w-${i}`,
+        vehicleId: id,
+        methodId: 'bay-contact',
+        status: 'done',
+        startMs: washedMs,
+        minutes: 50,
+        found: null,
+      },
+    ];
+    return engineVehicle(
+      { ...vehicle, id, knownSinceMs: seasonMs },
+      { washes, drives: [], swabs: [], looks: [] },
+    );
+  });
+  const setting = {
+    places: DEMO_PLACES.slice(0, 4).map(enginePlace),
+    limits: DEFAULT_LIMITS,
+    prices: DEFAULT_PRICES,
+    house: DEFAULT_HOUSE,
+    drivesOn: 'right',
+    timeZone: 'America/Toronto',
+    weather: {
+      stamp: 'bench',
+      observed,
+      control: course(0),
+      members: Array.from({ length: 20 }, (_, i) => course(i + 1)),
+    },
+    treatments: [],
+    nowMs,
+  };
+  const engine = new Engine();
+  const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [] };
+  let made;
+  const cold = await timed(() => (made = engine.plan({ ...setting, kind: 'plan', cars, facts }, () => {})));
+  add(
+    'plan of 60 cars, 10 days, 4 places, 20 members, cold',
+    `${(cold / 1000).toFixed(1)} s`,
+    'no figure asked',
+    true,
+  );
+  const times = [];
+  for (let run = 0; run < 5; run += 1) {
+    const { vehicleId, window, handsId } = made.answer.choices[run];
+    const fixed = [{ vehicleId, handsId, ...window }];
+    times.push(
+      await timed(() =>
+        engine.plan({ ...setting, kind: 'plan', cars, facts: { ...facts, fixed } }, () => {}),
+      ),
+    );
+  }
+  add(
+    'the same made anew, one wash locked, warm',
+    `${median(times).toFixed(0)} ms`,
+    '≤ 2000 ms',
+    median(times) <= 2000,
+  );
+  await solver(made.problem);
+}
+
+/** The planner in 2 s against the best that is known after a minute, on the plan above and on made-up schedules. */
+async function solver(planned) {
+  const solved = (problem, timeLimitSeconds) =>
+    solveSchedule(problem, { clockSeconds: () => performance.now() / 1000, timeLimitSeconds });
+  const problems = { 'that plan': planned, 'made-up 60 × 240 × 4': madeUpSchedule(5) };
+  for (const [name, problem] of Object.entries(problems)) {
+    const quick = await solved(problem, 2);
+    let best;
+    const seconds = (await timed(async () => (best = await solved(problem, 60)))) / 1000;
+    const share = (100 * quick.value) / best.bound;
+    const size = `${problem.options.length} options`;
+    add(`schedule, ${name}, ${size}: 2 s against the bound`, `${share.toFixed(2)} %`, '≥ 99 %', share >= 99);
+    add(
+      `the same, until proven`,
+      `${seconds.toFixed(1)} s, ${best.status}`,
+      '≤ 60 s',
+      best.status === 'proven',
+    );
+    const faults = checkSchedule(problem, quick.chosen).length + checkSchedule(problem, best.chosen).length;
+    add(`the same, faults found by the checker`, `${faults}`, '0', faults === 0);
+  }
+}
+
+function madeUpSchedule(seed) {
+  let state = seed;
+  const next = () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
+  const home = [0, 12, 20, 9];
+  const slots = Array.from({ length: 240 }, (_, slot) => slot);
+  const options = Array.from({ length: 60 }, (_, job) => {
+    const worth = 10 + 40 * next();
+    return home.flatMap((_way, place) => {
+      const durationMinutes = Math.round(30 + 120 * next());
+      return slots
+        .filter((slot) => slot % 24 >= 7 && slot % 24 < 20 && next() < 0.3)
+        .map((startSlot) => ({
+          job,
+          place,
+          startSlot,
+          durationMinutes,
+          crew: 0,
+          value: Math.round(100 * (worth + 12 * next() - 0.05 * startSlot)) / 100,
+        }));
+    });
+  }).flat();
+  const open = slots.map((slot) => (slot % 24 >= 7 && slot % 24 < 21 ? 1 : 0));
+  return {
+    slotMinutes: 60,
+    slotCount: 240,
+    jobCount: 60,
+    crewCount: 1,
+    capacity: home.map(() => open),
+    travelMinutes: home.map((a) => home.map((b) => a + b)),
+    stock: [],
+    options,
+  };
+}
+
+/** Frames drawn while a wash is dragged over the board. */
+async function dragging() {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`http://127.0.0.1:${PORT}/plan`);
+  await page.getByRole('button', { name: 'Accept all' }).click({ timeout: 60_000 });
+  const wash = page.locator('[data-kind="planned"]').first();
+  await wash.click({ timeout: 60_000 });
+  await page.locator('[class*="target"]').first().waitFor({ timeout: 30_000 });
+  const box = await wash.boundingBox();
+  await page.evaluate(() => {
+    globalThis.frames_ = 0;
+    const count = () => {
+      globalThis.frames_ += 1;
+      globalThis.requestAnimationFrame(count);
+    };
+    count();
+  });
+  await page.mouse.move(box.x + 20, box.y + 10);
+  await page.mouse.down();
+  const before = await page.evaluate(() => globalThis.frames_);
+  const began = performance.now();
+  for (let step = 0; performance.now() - began < 3000; step += 1)
+    await page.mouse.move(300 + ((step * 17) % 500), 260 + ((step * 7) % 400));
+  const seconds = (performance.now() - began) / 1000;
+  const perSecond = ((await page.evaluate(() => globalThis.frames_)) - before) / seconds;
+  await page.mouse.up();
+  await browser.close();
+  add('frames a second while a wash is dragged over the board', perSecond.toFixed(0), '> 50', perSecond > 50);
+}
+
 function initialScript() {
   const folder = join(root, 'apps', 'web', 'dist');
   const page = readFileSync(join(folder, 'index.html'), 'utf8');
@@ -268,13 +439,16 @@ async function served() {
   for (let run = 0; run < 9; run += 1) cached.push(await timed(() => get('verdicts/windows/grey-suv')));
   add('the same, cached', `${median(cached).toFixed(0)} ms`, '≤ 100 ms', median(cached) <= 100);
   await get('verdicts/salt/grey-suv');
+  await get('plan');
   const mb = residentMb(child.pid);
   add('server memory after all that', `${mb.toFixed(0)} MB`, '< 250 MB', mb < 250);
+  await dragging();
   await stop(child);
   rmSync(folder, { recursive: true, force: true });
 }
 
 await core();
+await replan();
 initialScript();
 await served();
 console.table(Object.fromEntries(rows.map(({ what, ...figures }) => [what, figures])));

@@ -37,9 +37,9 @@ export function HoursFields({
               });
           };
           return (
-            <Group key={name} wrap="nowrap" align="center">
+            <Group key={name} gap="xs" align="center">
               <Checkbox
-                w={130}
+                w={120}
                 label={name}
                 checked={span !== null}
                 onChange={(event) =>

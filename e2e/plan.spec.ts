@@ -1,0 +1,152 @@
+import { expect, type Locator, type Page, test } from '@playwright/test';
+import { DESK, PHONE } from './browser.js';
+
+async function openPlan(page: Page, path = '/plan'): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByText('no plan is worth more')).toBeVisible({ timeout: 60_000 });
+}
+
+const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Proposed changes' });
+const planned = (page: Page, name: string): Locator =>
+  page.locator('[data-kind="planned"]').filter({ hasText: name });
+
+/** Accepts one proposed wash and leaves the rest. */
+async function acceptOnly(page: Page, name: string): Promise<void> {
+  const boxes = proposed(page).getByRole('checkbox');
+  for (const box of await boxes.all()) {
+    const label = await box.evaluate((input: HTMLInputElement) => input.labels?.[0]?.textContent ?? '');
+    if (!label.startsWith(name)) await box.uncheck();
+  }
+  await proposed(page).getByRole('button', { name: 'Accept 1' }).click();
+  await expect(page.getByText('Accepted: 1 to add.')).toBeVisible();
+  await expect(planned(page, name)).toBeVisible();
+}
+
+test('a plan is accepted in part, carried by keys, locked, and taken back', async ({ page }) => {
+  await page.setViewportSize(DESK);
+  await openPlan(page);
+  await acceptOnly(page, 'Green estate');
+  const wash = planned(page, 'Green estate');
+  const before = await wash.getAttribute('aria-label');
+  await wash.focus();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('complementary', { name: 'The chosen wash' });
+  await expect(panel).toContainText('Green estate');
+  await expect(panel).toContainText(/holds in all 20|of 20 members/);
+  await expect(panel.getByText('carry it with the arrow keys')).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await expect(panel).toContainText(/costs \$|gains \$|worth the same/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Green estate planned for .* and locked there/)).toBeVisible();
+  await expect(wash).not.toHaveAttribute('aria-label', before ?? '');
+  await expect(wash).toHaveAttribute('aria-label', /planned and locked/);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(wash).toHaveAttribute('aria-label', before ?? '');
+
+  await wash.focus();
+  await page.keyboard.press('l');
+  await expect(wash).toHaveAttribute('aria-label', /planned and locked/);
+  await page.keyboard.press('l');
+  await expect(wash).not.toHaveAttribute('aria-label', /locked/);
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('Green estate taken out of the plan.')).toBeVisible();
+  await expect(planned(page, 'Green estate')).toHaveCount(0);
+});
+
+test('a wash is dragged to where it goes, its cost told before it is let go, and nowhere else', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 1400 });
+  await openPlan(page);
+  await acceptOnly(page, 'White van');
+  const wash = planned(page, 'White van');
+  const before = await wash.getAttribute('aria-label');
+  await wash.click();
+  const target = page.getByRole('button', { name: /^Put it here/, includeHidden: true }).first();
+  await expect(target).toBeVisible();
+  const from = await wash.boundingBox();
+  const to = await target.boundingBox();
+  if (!from || !to) throw new Error('nothing to drag');
+  const start = { x: from.x + from.width / 2, y: from.y + from.height / 2 };
+  const ghost = page.locator('[class*="ghost"]');
+
+  // A night in the open: nothing goes there.
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move(start.x + 20, start.y - 60, { steps: 4 });
+  await page.mouse.move(20, start.y, { steps: 4 });
+  await expect(ghost).toHaveText('Not here');
+  await page.mouse.up();
+  await expect(wash).toHaveAttribute('aria-label', before ?? '');
+
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 3, to.y + to.height / 2, { steps: 8 });
+  await expect(ghost).toContainText(/costs \$|gains \$|worth the same/);
+  await page.mouse.up();
+  await expect(page.getByText(/White van planned for .* and locked there/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(wash).toHaveAttribute('aria-label', before ?? '');
+  await wash.focus();
+  await page.keyboard.press('Delete');
+  await expect(planned(page, 'White van')).toHaveCount(0);
+});
+
+test('a change of the house is told as a difference, and what is locked stays', async ({ page, request }) => {
+  await page.setViewportSize(DESK);
+  const view = (await (await request.get('/api/plan')).json()) as {
+    id: string;
+    changes: { id: string; kind: string; after: { placeId: string; vehicleId: string } }[];
+  };
+  const bay = view.changes.find(({ after }) => after.placeId === 'pier-road-bay');
+  const home = view.changes.find(({ after }) => after.placeId === 'home-garage');
+  const changeIds = [bay?.id, home?.id];
+  const accepted = await request.post('/api/plan/accept', { data: { planId: view.id, changeIds } });
+  const { added } = (await accepted.json()) as { added: { id: string; placeId: string }[] };
+  const atHome = added.find(({ placeId }) => placeId === 'home-garage');
+  await request.patch(`/api/washes/${atHome?.id}`, { data: { isLocked: true } });
+  const place = (await (await request.get('/api/places/pier-road-bay')).json()) as { openHours: unknown };
+  await request.patch('/api/places/pier-road-bay', { data: { openHours: Array(7).fill(null) } });
+
+  await openPlan(page);
+  await expect(proposed(page)).toContainText(/move from .*Pier Road bay|drop .*Pier Road bay/);
+  await expect(proposed(page)).toContainText('closed');
+  await expect(page.locator('[data-against]')).toHaveCount(1);
+  await request.patch('/api/places/pier-road-bay', { data: { openHours: place.openHours } });
+  await request.post('/api/washes/changes', { data: { remove: added.map(({ id }) => id) } });
+});
+
+test('a day has a lane for each pair of hands', async ({ page }) => {
+  await page.setViewportSize(DESK);
+  await openPlan(page);
+  const days = page.getByRole('radiogroup', { name: 'Days' });
+  await days.getByText('Sat, Jan 17').click();
+  await expect(page).toHaveURL(/day=2026-01-17/);
+  await expect(page.getByText('Saturday helper', { exact: true })).toBeVisible();
+  await days.getByText('Ten days').click();
+  await expect(page.getByText('Rented heated unit').first()).toBeVisible();
+});
+
+test('a car that stands in no plan is placed by hand', async ({ page }) => {
+  await page.setViewportSize(DESK);
+  await openPlan(page);
+  const row = page.getByRole('listitem').filter({ hasText: 'Place by hand' }).last();
+  await row.getByRole('button', { name: 'Place by hand' }).click();
+  await page
+    .getByRole('button', { name: /^Put it here/, includeHidden: true })
+    .last()
+    .click();
+  await expect(page.getByText(/planned for .* and locked there/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.locator('[data-kind="planned"]').filter({ hasNotText: 'Orange' })).toHaveCount(0);
+});
+
+test('on a phone the plan is a list', async ({ page }) => {
+  await page.setViewportSize(PHONE);
+  await openPlan(page);
+  const entry = page.getByRole('button', { name: /Orange hatch/ }).first();
+  const box = await entry.boundingBox();
+  expect(box?.height).toBeGreaterThanOrEqual(56);
+  await entry.click();
+  await expect(page.getByRole('complementary', { name: 'The chosen wash' })).toContainText('Orange hatch');
+});
