@@ -290,7 +290,7 @@ async function solver(planned) {
       best.status === 'proven',
     );
     const faults = checkSchedule(problem, quick.chosen).length + checkSchedule(problem, best.chosen).length;
-    add(`the same, faults found by the checker`, `${faults}`, '0', faults === 0);
+    add(`schedule, ${name}: faults found by the checker`, `${faults}`, '0', faults === 0);
   }
 }
 

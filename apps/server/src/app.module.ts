@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { CalcModule } from './calc/calc.module.js';
+import { CalendarModule } from './calendar/calendar.module.js';
 import { ClockModule } from './clock/clock.module.js';
 import { ConfigModule } from './config/config.module.js';
 import { DatabaseModule } from './db/database.module.js';
@@ -33,6 +34,7 @@ import { WeatherModule } from './weather/weather.module.js';
     SoilModule,
     WashesModule,
     PlanModule,
+    CalendarModule,
     CalcModule,
   ],
 })

@@ -41,6 +41,8 @@ export async function createApp(): Promise<NestExpressApplication> {
     abortOnError: false,
     logger: ['error', 'warn'],
   });
+  // Files come as text in JSON; what may be in them is checked where they are read.
+  app.useBodyParser('json', { limit: '12mb' });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ErrorFilter());

@@ -103,6 +103,8 @@ export const washes = sqliteTable(
     handsId: text('hands_id').notNull().default('owner'),
     isLocked: integer('is_locked', { mode: 'boolean' }).notNull().default(false),
     startedMs: integer('started_ms'),
+    /** Goes up whenever it is moved, so that other calendars follow. */
+    revision: integer('revision').notNull().default(0),
     costMinor: integer('cost_minor'),
     predicted: text('predicted', { mode: 'json' }).$type<Predicted | null>(),
     found: text('found', { mode: 'json' }).$type<WashFound | null>(),
@@ -193,6 +195,22 @@ export const soilLooks = sqliteTable(
     estimatedThen: real('estimated_then').notNull(),
   },
   (table) => [index('soil_look_by_vehicle').on(table.vehicleId, table.atMs)],
+);
+
+/** When hands are otherwise engaged, as another calendar says; one row for each occurrence. */
+export const busyTimes = sqliteTable(
+  'busy_time',
+  {
+    id: text('id').primaryKey(),
+    /** The calendar that it came from; an import replaces what came from it before. */
+    calendar: text('calendar').notNull(),
+    /** null: everybody. */
+    handsId: text('hands_id'),
+    fromMs: integer('from_ms').notNull(),
+    toMs: integer('to_ms').notNull(),
+    summary: text('summary').notNull(),
+  },
+  (table) => [index('busy_by_calendar').on(table.calendar, table.fromMs)],
 );
 
 export const settings = sqliteTable('setting', {

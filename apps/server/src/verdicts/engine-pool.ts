@@ -42,8 +42,8 @@ function workerFile(): string {
 /** Long work, whose bands are worth keeping: one thread, so that they stay at hand. */
 const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'plan', 'plan-tell', 'moves', 'balance']);
 /** Without a bound a thread would rather grow than tidy up. */
-const LONG_MEMORY = { maxOldGenerationSizeMb: 120, maxYoungGenerationSizeMb: 12 };
-const QUICK_MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 6 };
+const LONG_MEMORY = { maxOldGenerationSizeMb: 84, maxYoungGenerationSizeMb: 8 };
+const QUICK_MEMORY = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 4 };
 
 /** The engine in two threads: one for grids, and one that answers quick questions meanwhile. */
 @Injectable()

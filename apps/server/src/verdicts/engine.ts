@@ -72,7 +72,7 @@ import { saltAnswer, type SaltAnswer } from './salt-answer.js';
 export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
-const KEPT_BANDS = 700;
+const KEPT_BANDS = 250;
 const KEPT_CARS = 16;
 /** What a plan looks ahead. */
 export const PLAN_HOURS = 240;
@@ -127,6 +127,10 @@ class Kept<V> {
     if (this.values.size > this.most && oldest !== undefined) this.values.delete(oldest);
   }
 
+  clear(): void {
+    this.values.clear();
+  }
+
   once(key: string, make: () => V): V {
     const known = this.values.get(key);
     if (known !== undefined) return known;
@@ -146,6 +150,7 @@ export class Engine {
   private readonly sites = new Kept<PlaceSite>(10);
   private readonly arounds = new Kept<Surroundings>(1);
   private readonly mornings = new Kept<VehicleMorning>(KEPT_MORNINGS);
+  private morningsUnder = '';
 
   /** A week for one car, every start asked of every member. */
   grid(job: Pick<GridJob, keyof OfCar>, onProgress?: (share: number) => void): GridAnswer {
@@ -226,12 +231,16 @@ export class Engine {
     const hour = Math.floor(job.nowMs / MS_PER_HOUR);
     const startsMs = workingHours(job);
     const { timeZone, drivesOn } = job;
-    const key = hash(car, house, limits, prices, places, weather.stamp, timeZone, drivesOn, hour, startsMs);
+    const setting = hash(house, limits, prices, places, weather.stamp, timeZone, drivesOn, hour, startsMs);
+    // What was made under another setting will hardly be asked for again, and it is large.
+    if (setting !== this.morningsUnder) this.mornings.clear();
+    this.morningsUnder = setting;
+    const key = hash(car);
     return this.mornings.once(key, () => {
       const request = { ...this.request(job, false), startsMs };
       const bands = verdictGrid(request, { onProgress });
       const state = this.stateOf(job);
-      return vehicleMorning({
+      const morning = vehicleMorning({
         ...job,
         vehicle: car.vehicle,
         bands,
@@ -246,6 +255,7 @@ export class Engine {
           knownSinceMs: car.knownSinceMs,
         },
       });
+      return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };
     });
   }
 

@@ -26,11 +26,15 @@ export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =
   isLocked || startedMs !== null || startMs % SLOT_MS !== 0;
 
 /** The washes that stand in the plan, as the planner takes them. */
-export function planFacts(planned: readonly WashRecord[], hands: readonly Hands[]): PlanFacts {
+export function planFacts(
+  planned: readonly WashRecord[],
+  hands: readonly Hands[],
+  busy: PlanFacts['busy'],
+): PlanFacts {
   return {
     hands,
     fixed: planned.filter(isFixed).map(slotOf),
     movable: planned.filter((wash) => !isFixed(wash)).map(slotOf),
-    busy: [],
+    busy,
   };
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { PlacesModule } from '../places/places.module.js';
+import { BusyModule } from '../calendar/busy.module.js';
 import { DrivesModule } from '../drives/drives.module.js';
 import { RoadsModule } from '../roads/roads.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
@@ -20,6 +21,7 @@ import { VerdictsService } from './verdicts.service.js';
     RoadsModule,
     SettingsModule,
     WashLogModule,
+    BusyModule,
     DrivesModule,
     SwabsModule,
     SoilLogModule,

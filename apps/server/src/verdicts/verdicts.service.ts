@@ -14,6 +14,7 @@ import {
   startOfHourMs,
   type WashRecord,
 } from '@keen/core';
+import { CalendarRepository } from '../calendar/calendar.repository.js';
 import { ClockService } from '../clock/clock.service.js';
 import { DrivesRepository } from '../drives/drives.repository.js';
 import { badField, notFound } from '../errors/api-error.js';
@@ -94,6 +95,7 @@ export class VerdictsService {
     private readonly swabs: SwabsRepository,
     private readonly looks: SoilLooksRepository,
     private readonly settings: SettingsService,
+    private readonly busy: CalendarRepository,
     private readonly clock: ClockService,
   ) {}
 
@@ -140,7 +142,12 @@ export class VerdictsService {
     ]);
     const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
     const planned = notes.washes.filter((wash) => isAhead(wash, setting.nowMs));
-    return { setting, cars, planned, facts: planFacts(planned, hands) };
+    const engaged = (await this.busy.busy(setting.nowMs)).map(({ handsId, fromMs, toMs }) => ({
+      handsId,
+      fromMs,
+      toMs,
+    }));
+    return { setting, cars, planned, facts: planFacts(planned, hands, engaged) };
   }
 
   /** The ribbon of one vehicle over a week. */

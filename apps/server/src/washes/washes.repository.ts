@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { WashRecord, WashStatus } from '@keen/core';
-import { and, desc, eq, isNull, type SQL } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { washes } from '../db/schema.js';
@@ -19,7 +19,7 @@ export interface WashRows {
 
 type Row = typeof washes.$inferSelect;
 
-const toRecord = ({ removedMs: _, ...record }: Row): WashRecord => record;
+const toRecord = ({ removedMs: _, revision: _revision, ...record }: Row): WashRecord => record;
 
 @Injectable()
 export class WashesRepository {
@@ -36,6 +36,16 @@ export class WashesRepository {
       .where(and(...wanted))
       .orderBy(desc(washes.startMs));
     return rows.map(toRecord);
+  }
+
+  /** Planned from an instant on, with how often each was moved. */
+  async forCalendar(fromMs: number): Promise<(WashRecord & { readonly revision: number })[]> {
+    const rows = await this.db
+      .select()
+      .from(washes)
+      .where(and(isNull(washes.removedMs), eq(washes.status, 'planned'), gte(washes.startMs, fromMs)))
+      .orderBy(asc(washes.startMs));
+    return rows.map(({ revision, ...row }) => ({ ...toRecord({ revision, ...row }), revision }));
   }
 
   async find(id: string): Promise<WashRecord | null> {
@@ -56,7 +66,12 @@ export class WashesRepository {
   async change({ insert, update, setRemoved }: WashRows): Promise<void> {
     const writes = [
       ...insert.map((record) => this.db.insert(washes).values(record)),
-      ...update.map(({ id, ...record }) => this.db.update(washes).set(record).where(eq(washes.id, id))),
+      ...update.map(({ id, ...record }) =>
+        this.db
+          .update(washes)
+          .set({ ...record, revision: sql`${washes.revision} + 1` })
+          .where(eq(washes.id, id)),
+      ),
       ...setRemoved.map(({ id, removedMs }) =>
         this.db.update(washes).set({ removedMs }).where(eq(washes.id, id)),
       ),

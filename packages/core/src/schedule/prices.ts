@@ -20,8 +20,11 @@ export class Prices {
   private readonly paths: CrewPath[];
   private readonly alone: number[];
   private readonly tight: number[];
+  /** Prices of a place's slots added up, and what was taken too often: written anew in every step, made once. */
+  private readonly paid: Float64Array;
+  private readonly excess: { jobs: Float64Array; cells: Float64Array; stocks: Float64Array };
   bestBound = Infinity;
-  private kept: { jobs: Float64Array; cells: Float64Array; stocks: Float64Array };
+  private readonly kept: { jobs: Float64Array; cells: Float64Array; stocks: Float64Array };
 
   /** @param from prices to begin with, of the same problem laid out with other options */
   constructor(
@@ -33,6 +36,12 @@ export class Prices {
     this.cells = new Float64Array(capacity.length);
     this.stocks = new Float64Array(stockLeft.length);
     this.price = new Float64Array(count);
+    this.paid = new Float64Array(capacity.length + 1);
+    this.excess = {
+      jobs: new Float64Array(jobCount),
+      cells: new Float64Array(capacity.length),
+      stocks: new Float64Array(stockLeft.length),
+    };
     this.paths = Array.from({ length: crewCount }, (_, crew) => new CrewPath(compiled, crew));
     this.alone = Array.from({ length: count }, (_, i) => i).filter((i) => compiled.crew[i]! < 0);
     this.tight = Array.from(compiled.isTight.keys()).filter((cell) => compiled.isTight[cell] === 1);
@@ -53,7 +62,7 @@ export class Prices {
 
   private reprice(forbidden?: Uint8Array): void {
     const { count, job, place, start, endSlot, value, stock, slotCount } = this.compiled;
-    const paid = new Float64Array(this.cells.length + 1);
+    const { paid } = this;
     for (let cell = 0; cell < this.cells.length; cell += 1) paid[cell + 1] = paid[cell]! + this.cells[cell]!;
     for (let i = 0; i < count; i += 1) {
       const at = place[i]! * slotCount;
@@ -96,7 +105,9 @@ export class Prices {
     }
     if (!forbidden && bound < this.bestBound) {
       this.bestBound = bound;
-      this.kept = { jobs: this.jobs.slice(), cells: this.cells.slice(), stocks: this.stocks.slice() };
+      this.kept.jobs.set(this.jobs);
+      this.kept.cells.set(this.cells);
+      this.kept.stocks.set(this.stocks);
     }
     return { bound, takes };
   }
@@ -113,9 +124,10 @@ export class Prices {
    */
   step({ bound, takes }: Priced, target: number, share: number): void {
     const { job, place, start, endSlot, stock, slotCount, capacity, stockLeft } = this.compiled;
-    const jobs = new Float64Array(this.jobs.length).fill(-1);
-    const cells = new Float64Array(this.cells.length);
-    const stocks = Float64Array.from(stockLeft, (left) => -left);
+    const { jobs, cells, stocks } = this.excess;
+    jobs.fill(-1);
+    cells.fill(0);
+    stocks.set(stockLeft.map((left) => -left));
     for (const cell of this.tight) cells[cell] = -capacity[cell]!;
     for (const i of takes) {
       jobs[job[i]!]! += 1;

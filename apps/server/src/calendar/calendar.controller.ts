@@ -1,0 +1,45 @@
+import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { ImportReport } from '../imports/import-report.js';
+import { ImportBusyDto } from './calendar.dto.js';
+import { CalendarService, type CalendarView } from './calendar.service.js';
+import type { BusySpan } from './read-calendar.js';
+
+@ApiTags('calendar')
+@Controller('calendar')
+export class CalendarController {
+  constructor(private readonly calendar: CalendarService) {}
+
+  /** Where to subscribe to the plan, and which calendars are read for busy times. */
+  @Get()
+  view(): Promise<CalendarView> {
+    return this.calendar.view();
+  }
+
+  /** A new address for the feed; the old one stops answering. */
+  @Post('renew')
+  @HttpCode(200)
+  async renew(): Promise<CalendarView> {
+    await this.calendar.renew();
+    return this.calendar.view();
+  }
+
+  @Get(':secret/washes.ics')
+  @Header('content-type', 'text/calendar; charset=utf-8')
+  @Header('cache-control', 'private, max-age=300')
+  feed(@Param('secret') secret: string): Promise<string> {
+    return this.calendar.feed(secret);
+  }
+
+  @Post('busy/import')
+  @HttpCode(200)
+  importBusy(@Body() dto: ImportBusyDto): Promise<ImportReport<BusySpan>> {
+    return this.calendar.importBusy(dto);
+  }
+
+  @Delete('busy/:calendar')
+  @HttpCode(204)
+  forget(@Param('calendar') calendar: string): Promise<void> {
+    return this.calendar.forget(calendar);
+  }
+}

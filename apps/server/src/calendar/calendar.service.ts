@@ -1,0 +1,100 @@
+import { randomBytes, timingSafeEqual } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, notFound } from '../errors/api-error.js';
+import { type ImportReport, keeps } from '../imports/import-report.js';
+import { PlacesService } from '../places/places.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { WashesRepository } from '../washes/washes.repository.js';
+import type { ImportBusyDto } from './calendar.dto.js';
+import { CalendarRepository } from './calendar.repository.js';
+import { planCalendar } from './plan-calendar.js';
+import { type BusySpan, readCalendar } from './read-calendar.js';
+
+const MS_PER_DAY = 86_400_000;
+/** Washes of the last weeks stay in the feed, so that a calendar does not lose them at once. */
+const PAST_DAYS = 14;
+/** Repeats are written out this far ahead. */
+const AHEAD_DAYS = 90;
+const SECRET_BYTES = 24;
+
+export interface CalendarView {
+  /** Where to subscribe; whoever has it can read the plan. */
+  readonly path: string;
+  readonly calendars: readonly {
+    readonly calendar: string;
+    readonly handsId: string | null;
+    readonly count: number;
+    readonly nextMs: number;
+  }[];
+}
+
+@Injectable()
+export class CalendarService {
+  constructor(
+    private readonly repository: CalendarRepository,
+    private readonly washes: WashesRepository,
+    private readonly vehicles: VehiclesService,
+    private readonly places: PlacesService,
+    private readonly settings: SettingsService,
+    private readonly clock: ClockService,
+  ) {}
+
+  async view(): Promise<CalendarView> {
+    const secret = (await this.repository.secret()) ?? (await this.renew());
+    const rows = await this.repository.busy(this.clock.now());
+    const names = [...new Set(rows.map(({ calendar }) => calendar))];
+    const calendars = names.map((calendar) => {
+      const own = rows.filter((row) => row.calendar === calendar);
+      return {
+        calendar,
+        handsId: own[0]?.handsId ?? null,
+        count: own.length,
+        nextMs: own[0]?.fromMs ?? 0,
+      };
+    });
+    return { path: `/api/calendar/${secret}/washes.ics`, calendars };
+  }
+
+  /** A new address; the old one stops answering. */
+  async renew(): Promise<string> {
+    const secret = randomBytes(SECRET_BYTES).toString('base64url');
+    await this.repository.setSecret(secret);
+    return secret;
+  }
+
+  /** The planned washes as an iCalendar file. @throws 404 for an address that is not, or no longer, good */
+  async feed(given: string): Promise<string> {
+    const secret = await this.repository.secret();
+    const isGood =
+      secret !== null &&
+      given.length === secret.length &&
+      timingSafeEqual(Buffer.from(given), Buffer.from(secret));
+    if (!isGood) throw notFound('calendar', 'at this address');
+    const nowMs = this.clock.now();
+    const [washes, vehicles, places] = await Promise.all([
+      this.washes.forCalendar(nowMs - PAST_DAYS * MS_PER_DAY),
+      this.vehicles.list(),
+      this.places.list(),
+    ]);
+    return planCalendar(washes, { washes, vehicles, places, nowMs });
+  }
+
+  /** Reads busy times; what is kept replaces what came from that calendar before. */
+  async importBusy({ text, mode, calendar, handsId }: ImportBusyDto): Promise<ImportReport<BusySpan>> {
+    const { timeZone, hands } = await this.settings.read();
+    if (handsId !== undefined && !hands.some(({ id }) => id === handsId))
+      throw badField('handsId', `handsId: nobody here is called ${handsId}.`);
+    const nowMs = this.clock.now();
+    const window = { fromMs: nowMs - MS_PER_DAY, toMs: nowMs + AHEAD_DAYS * MS_PER_DAY, timeZone };
+    const found = readCalendar(text, window);
+    const kept = keeps(mode, found);
+    if (kept) await this.repository.replace(calendar, handsId ?? null, found.good);
+    return { ...found, kept };
+  }
+
+  async forget(calendar: string): Promise<void> {
+    if (!(await this.repository.forget(calendar))) throw notFound('calendar', calendar);
+  }
+}

@@ -1,0 +1,148 @@
+import ICAL from 'ical.js';
+import type { ImportReport, LineFault } from '../imports/import-report.js';
+import { unreadable } from '../imports/import-report.js';
+
+/** A stretch of time that a calendar says is taken. */
+export interface BusySpan {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly summary: string;
+}
+
+export interface ReadWindow {
+  readonly fromMs: number;
+  readonly toMs: number;
+  /** Zone of times without one, and of whole days. */
+  readonly timeZone: string;
+}
+
+/** A rule that takes more steps than this to come into the window is not followed. */
+const MOST_STEPS = 20_000;
+const MOST_SPANS = 2000;
+
+/** The instant of a wall clock in a zone; in the skipped hour the one after the change. */
+function instantOf(wall: number, timeZone: string): number {
+  const format = new Intl.DateTimeFormat('en-US', {
+    timeZone,
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: 'numeric',
+    second: 'numeric',
+  });
+  const shownAt = (atMs: number): number => {
+    const part = new Map(format.formatToParts(atMs).map(({ type, value }) => [type, Number(value)]));
+    const of = (type: Intl.DateTimeFormatPartTypes): number => part.get(type) ?? 0;
+    return Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'), of('second'));
+  };
+  const first = wall - (shownAt(wall) - wall);
+  const second = first - (shownAt(first) - wall);
+  return shownAt(second) === wall ? second : Math.max(first, second);
+}
+
+function isZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The instant of a time in a calendar. @throws Error that says which zone is not known */
+function msOf(time: ICAL.Time, tzid: string | null, zones: ReadonlySet<string>, around: ReadWindow): number {
+  if (time.zone === ICAL.Timezone.utcTimezone) return time.toUnixTime() * 1000;
+  if (tzid !== null && zones.has(tzid)) return time.toUnixTime() * 1000;
+  if (tzid !== null && !isZone(tzid)) throw new Error(`the zone ${tzid} is not known`);
+  const { year, month, day, hour, minute, second } = time;
+  return instantOf(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? around.timeZone);
+}
+
+const tzidOf = (event: ICAL.Event): string | null => {
+  const value: unknown = event.component.getFirstProperty('dtstart')?.getParameter('tzid');
+  return typeof value === 'string' ? value : null;
+};
+
+interface Around {
+  readonly window: ReadWindow;
+  readonly zones: ReadonlySet<string>;
+}
+
+/** Every occurrence of an event in the window. @throws Error with what is wrong */
+function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
+  const tzid = tzidOf(event);
+  const lengthMs = event.duration.toSeconds() * 1000;
+  if (lengthMs <= 0) throw new Error('it ends before it begins');
+  const spans: BusySpan[] = [];
+  const summary = (event.summary ?? '').slice(0, 200);
+  const add = (start: ICAL.Time, toLastMs: number): void => {
+    const fromMs = msOf(start, tzid, zones, window);
+    if (fromMs < window.toMs && fromMs + toLastMs > window.fromMs)
+      spans.push({ fromMs, toMs: fromMs + toLastMs, summary });
+  };
+  if (!event.isRecurring()) {
+    add(event.startDate, lengthMs);
+    return spans;
+  }
+  const occurrences = event.iterator();
+  for (let step = 0; ; step += 1) {
+    if (step > MOST_STEPS)
+      throw new Error(`it repeats more than ${MOST_STEPS} times before it comes to an end`);
+    const next = occurrences.next() as ICAL.Time | undefined;
+    if (!next || msOf(next, tzid, zones, window) >= window.toMs || spans.length > MOST_SPANS) return spans;
+    // An occurrence that was moved or called off has a row of its own.
+    const { startDate, item } = event.getOccurrenceDetails(next);
+    if (takesTime(item.component)) add(startDate, item.duration.toSeconds() * 1000);
+  }
+}
+
+/** One that is free, cancelled, or replaces an occurrence is told apart by its own row. */
+const takesTime = (component: ICAL.Component): boolean =>
+  component.getFirstPropertyValue('transp') !== 'TRANSPARENT' &&
+  component.getFirstPropertyValue('status') !== 'CANCELLED';
+
+/**
+ * The busy times of an iCalendar file within a window, repeats written out.
+ *
+ * @returns spans in order of time, and what is wrong with single events, by their place in the file
+ * @throws 400 where the file as a whole cannot be read
+ */
+export function readCalendar(text: string, window: ReadWindow): Omit<ImportReport<BusySpan>, 'kept'> {
+  let root: ICAL.Component;
+  try {
+    root = new ICAL.Component(ICAL.parse(text) as unknown as unknown[]);
+  } catch (error) {
+    throw unreadable(
+      `This is not a whole iCalendar file: ${error instanceof Error ? error.message : 'not understood'}.`,
+    );
+  }
+  if (root.name !== 'vcalendar') throw unreadable('This is not an iCalendar file: it has no VCALENDAR.');
+  const zones = new Set<string>();
+  for (const zone of root.getAllSubcomponents('vtimezone')) {
+    const made = new ICAL.Timezone(zone);
+    zones.add(made.tzid);
+    ICAL.TimezoneService.register(made);
+  }
+  const components = root.getAllSubcomponents('vevent');
+  const faults: LineFault[] = [];
+  const masters = components.filter((component) => !component.hasProperty('recurrence-id'));
+  const good = masters.flatMap((component, i): BusySpan[] => {
+    try {
+      const exceptions = components.filter(
+        (other) =>
+          other.hasProperty('recurrence-id') &&
+          other.getFirstPropertyValue('uid') === component.getFirstPropertyValue('uid'),
+      );
+      const event = new ICAL.Event(component, { exceptions });
+      return takesTime(component) ? spansOf(event, { window, zones }) : [];
+    } catch (error) {
+      const what = error instanceof Error ? error.message : 'not understood';
+      faults.push({ line: i + 1, field: 'VEVENT', message: `Event ${i + 1}: ${what}.` });
+      return [];
+    }
+  });
+  ICAL.TimezoneService.reset();
+  return { good: [...good].sort((a, b) => a.fromMs - b.fromMs), faults };
+}
