@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, type MessageEvent, Post, Query, Req, Sse } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { PlanOption } from '@keen/core';
+import type { PlanOption, WorthOfRelief } from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { whenGone } from '../verdicts/when-gone.js';
@@ -29,6 +29,12 @@ export class PlanController {
   @Get('moves')
   moves(@Query() { vehicleId, washId }: MovesQueryDto, @Req() request: Request): Promise<PlanOption[]> {
     return this.plan.moves(vehicleId, washId ?? null, whenGone(request));
+  }
+
+  /** What another pair of hands on a day, or more room at a place, would be worth to the plan. */
+  @Get('reliefs')
+  reliefs(@Req() request: Request): Promise<WorthOfRelief[]> {
+    return this.plan.reliefs(whenGone(request));
   }
 
   /** Carries out some of the proposed changes, all that are named or none. */

@@ -16,6 +16,7 @@ import {
   type VehicleAnswer,
   type VerdictKind,
   type WashRecord,
+  type WorthOfRelief,
 } from '@keen/core';
 import { Subject } from 'rxjs';
 import { conflict } from '../errors/api-error.js';
@@ -128,6 +129,11 @@ export class PlanService implements OnModuleDestroy {
   /** Where else a wash could stand. */
   moves(vehicleId: string, washId: string | null, caller?: AbortSignal): Promise<PlanOption[]> {
     return this.verdicts.moves(vehicleId, washId, caller);
+  }
+
+  /** What a little more of each limit would be worth to the plan, most first. */
+  reliefs(caller?: AbortSignal): Promise<WorthOfRelief[]> {
+    return this.verdicts.reliefs(caller);
   }
 
   /** Ends the search; the best so far is kept. */

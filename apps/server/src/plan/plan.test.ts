@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, PlanOption, VehicleRecord, WashRecord } from '@keen/core';
+import type { PlaceRecord, PlanOption, VehicleRecord, WashRecord, WorthOfRelief } from '@keen/core';
 import request from 'supertest';
 import type { ErrorBody } from '../errors/api-error.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
@@ -113,6 +113,27 @@ describe('the plan', () => {
     expect(starts).not.toContain(stands.startMs);
     await api().get('/api/plan/moves').query({ vehicleId: 'nobody' }).expect(404);
     await sent('washes/changes', { remove: [stands.id] }, 200);
+  }, 60_000);
+});
+
+describe('what holds the plan back', () => {
+  it('is told in money, most first', async () => {
+    const setHours = (hours: unknown) =>
+      api()
+        .patch('/api/settings')
+        .send({ hands: [{ id: 'owner', name: 'Owner', hours }] })
+        .expect(200);
+    const thursday = PLACE.openHours.map((_, day) =>
+      day === 3 ? { openMinute: 540, closeMinute: 680 } : null,
+    );
+    await setHours(thursday);
+    const reliefs = (await api().get('/api/plan/reliefs').expect(200)).body as WorthOfRelief[];
+    await setHours(PLACE.openHours);
+    expect(reliefs[0]?.relief.kind).toBe('hands');
+    const worths = reliefs.map(({ worthMinor }) => worthMinor);
+    expect(worths.length).toBeGreaterThan(0);
+    expect(worths).toEqual([...worths].sort((a, b) => b - a));
+    expect(worths.every((worth) => worth >= 1)).toBe(true);
   }, 60_000);
 });
 

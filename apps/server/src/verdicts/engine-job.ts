@@ -77,6 +77,11 @@ export interface PlanJob extends EngineSetting {
   readonly facts: PlanFacts;
 }
 
+/** What a little more of each limit would be worth. */
+export interface ReliefsJob extends Omit<PlanJob, 'kind'> {
+  readonly kind: 'reliefs';
+}
+
 /** Where else the wash of one vehicle could stand. */
 export interface MovesJob extends OfVehicle {
   readonly kind: 'moves';
@@ -128,6 +133,7 @@ export type EngineJob =
   | PlanJob
   | PlanTellJob
   | MovesJob
+  | ReliefsJob
   | SaltJob
   | ConditionJob
   | CellJob

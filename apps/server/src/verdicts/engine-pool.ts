@@ -8,6 +8,7 @@ import {
   type Flip,
   type PlanAnswer,
   type PlanOption,
+  type WorthOfRelief,
 } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
@@ -23,6 +24,7 @@ interface Results {
   plan: MadePlan;
   'plan-tell': PlanAnswer;
   moves: PlanOption[];
+  reliefs: WorthOfRelief[];
   salt: SaltAnswer;
   condition: ConditionAnswer;
   cell: CellAnswer;
@@ -40,7 +42,14 @@ function workerFile(): string {
 }
 
 /** Long work, whose bands are worth keeping: one thread, so that they stay at hand. */
-const LONG: ReadonlySet<EngineJob['kind']> = new Set(['grid', 'plan', 'plan-tell', 'moves', 'balance']);
+const LONG: ReadonlySet<EngineJob['kind']> = new Set([
+  'grid',
+  'plan',
+  'plan-tell',
+  'moves',
+  'reliefs',
+  'balance',
+]);
 /** Without a bound a thread would rather grow than tidy up. */
 const LONG_MEMORY = { maxOldGenerationSizeMb: 84, maxYoungGenerationSizeMb: 8 };
 const QUICK_MEMORY = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 4 };

@@ -28,6 +28,7 @@ import {
   planAnswer,
   type PlanAnswer,
   planCase,
+  type PlanCase,
   type PlanOption,
   type PlanRequest,
   PlaceWeather,
@@ -49,6 +50,8 @@ import {
   type WeatherHour,
   type WeatherSpan,
   windChill,
+  type WorthOfRelief,
+  worthOfReliefs,
 } from '@keen/core';
 import { carState, type CarState } from './car-state.js';
 import { conditionAnswer, type ConditionAnswer } from './condition-answer.js';
@@ -64,6 +67,7 @@ import type {
   MovesJob,
   PlanJob,
   PlanTellJob,
+  ReliefsJob,
   SaltJob,
 } from './engine-job.js';
 import { saltAnswer, type SaltAnswer } from './salt-answer.js';
@@ -284,8 +288,7 @@ export class Engine {
   plan(job: PlanJob, report: Report): MadePlan {
     const request = this.planRequest(job, report);
     const made = planCase(request);
-    const began = performance.now();
-    const schedule = goodSchedule(made.problem, () => (performance.now() - began) / GOOD_PLAN_MS);
+    const schedule = goodPlan(made.problem);
     return {
       problem: made.problem,
       schedule,
@@ -299,6 +302,13 @@ export class Engine {
   tell(job: PlanTellJob, report: Report): PlanAnswer {
     const request = this.planRequest(job, report);
     return planAnswer(request, planCase(request), job.chosen);
+  }
+
+  /** What a little more of each limit would be worth to the plan. */
+  reliefs(job: ReliefsJob, report: Report): WorthOfRelief[] {
+    const request = this.planRequest(job, () => undefined);
+    const valueOf = ({ problem }: PlanCase): number => goodPlan(problem).value;
+    return worthOfReliefs(request, valueOf, (share) => report({ label: 'plan', share }));
   }
 
   /** Where else the wash of one vehicle could stand, all others left where they are. */
@@ -392,6 +402,11 @@ export class Engine {
       return surroundings(hours, roads, timeZone);
     });
   }
+}
+
+function goodPlan(problem: ScheduleProblem): Schedule {
+  const began = performance.now();
+  return goodSchedule(problem, () => (performance.now() - began) / GOOD_PLAN_MS);
 }
 
 /** Hours of the coming days in which somebody works; no other start can be planned. */

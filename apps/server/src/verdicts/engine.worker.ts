@@ -46,6 +46,8 @@ function work({ job, port, stop }: Order): unknown {
       return engine.plan(job, report);
     case 'plan-tell':
       return engine.tell(job, report);
+    case 'reliefs':
+      return engine.reliefs(job, report);
     case 'moves':
       return engine.moves(job, (share) => report({ label: job.car.vehicle.id, share }));
     case 'salt':

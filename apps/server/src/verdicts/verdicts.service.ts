@@ -13,6 +13,7 @@ import {
   type PlanOption,
   startOfHourMs,
   type WashRecord,
+  type WorthOfRelief,
 } from '@keen/core';
 import { CalendarRepository } from '../calendar/calendar.repository.js';
 import { ClockService } from '../clock/clock.service.js';
@@ -130,6 +131,15 @@ export class VerdictsService {
         { ...setting, kind: 'moves', car, facts: { ...facts, fixed: others, movable: [] } },
         signal,
       ),
+    );
+  }
+
+  /** What a little more of each limit would be worth to the plan. */
+  async reliefs(caller?: AbortSignal): Promise<WorthOfRelief[]> {
+    const { setting, cars, facts } = await this.planInputs();
+    const tenMinutes = Math.floor(setting.nowMs / 600_000);
+    return this.ask(['reliefs', tenMinutes, cars, facts], setting, caller, (signal) =>
+      this.pool.run({ ...setting, kind: 'reliefs', cars, facts }, signal),
     );
   }
 

@@ -7,6 +7,7 @@ import type {
   PlanOption,
   Unplanned,
   VerdictKind,
+  WorthOfRelief,
 } from '@keen/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -78,6 +79,13 @@ export const useMoves = (of: { vehicleId: string; washId: string | null } | null
     },
     enabled: of !== null,
     staleTime: MINUTE_MS,
+  });
+
+export const useReliefs = (isWanted: boolean) =>
+  useQuery({
+    queryKey: ['plan', 'reliefs'],
+    queryFn: ({ signal }) => ask<WorthOfRelief[]>('plan/reliefs', { signal }),
+    enabled: isWanted,
   });
 
 export const useChangeWashes = () =>

@@ -3,6 +3,7 @@ import {
   type Fallback,
   FAILURE_CAUSES,
   type MemberFailures,
+  type PlanRelief,
   type UnplannedReason,
 } from '@keen/core';
 import type { Format } from '../format/format.js';
@@ -50,6 +51,13 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
     case 'pushed-out':
       return `other cars need the hours more: fitting it in would cost ${format.money(reason.costMinor)}`;
   }
+}
+
+/** What there could be more of. */
+export function reliefText(relief: PlanRelief, places: Named, format: Format): string {
+  return relief.kind === 'hands'
+    ? `Another pair of hands on ${format.dayShort(relief.dayMs)}, 8 to 18`
+    : `Room for another car at ${nameOf(places, relief.placeId)}`;
 }
 
 /** "costs 1.20 more", "gains 0.40", "costs the same". */

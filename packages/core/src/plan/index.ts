@@ -11,3 +11,4 @@ export * from './balance.js';
 export * from './season-cadence.js';
 export * from './plan-answer.js';
 export * from './plan-difference.js';
+export * from './plan-limits.js';

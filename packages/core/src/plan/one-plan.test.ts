@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Place } from '../place/index.js';
 import { CLEAN } from '../soil/index.js';
-import { checkSchedule, solveSchedule } from '../schedule/index.js';
+import { checkSchedule, goodSchedule, solveSchedule } from '../schedule/index.js';
 import {
   busyOf,
   DEFAULT_PRICES,
@@ -20,6 +20,7 @@ import {
   windowAt,
   worksThrough,
   worthInPlan,
+  worthOfReliefs,
 } from './index.js';
 
 const HOUR_MS = 3_600_000;
@@ -346,6 +347,26 @@ describe('where else a wash could stand', () => {
 
   it('is nowhere for a car that is not there', () => {
     expect(moveOptions(whole, 'z')).toEqual([]);
+  });
+});
+
+describe('what holds the plan back', () => {
+  const valueOf = (made: ReturnType<typeof planCase>): number => {
+    let share = 0;
+    return goodSchedule(made.problem, () => (share += 0.002)).value;
+  };
+  const worths = (whole: PlanRequest) => worthOfReliefs(whole, valueOf);
+
+  it('is the day on which hands are short, and a place where there is no room for them', () => {
+    const both = [car('a', [window(10)]), car('b', [window(10)])];
+    expect(worths(request(both))).toEqual([]);
+    const bay = { placeId: 'bay' };
+    const [most, ...rest] = worths(request([car('a', [window(34, bay)]), car('b', [window(34, bay)])]));
+    expect(most?.relief).toEqual({ kind: 'hands', dayMs: at(36) });
+    expect(most?.worthMinor).toBeGreaterThan(500);
+    expect(rest).toEqual([]);
+    const hands = [weekdays('owner'), weekdays('helper')];
+    expect(worths(request(both, { hands }))).toMatchObject([{ relief: { kind: 'room', placeId: 'home' } }]);
   });
 });
 

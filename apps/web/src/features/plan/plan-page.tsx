@@ -26,6 +26,7 @@ import { Board } from './board.js';
 import classes from './plan.module.css';
 import { type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
 import { Proposal } from './proposal.js';
+import { Reliefs } from './reliefs.js';
 import { Standing } from './standing.js';
 import { UnplannedList } from './unplanned.js';
 import { useCarry } from './use-carry.js';
@@ -222,6 +223,9 @@ function PlanOf({ view, places, vehicles }: PlanOfProps) {
           carry.take({ vehicleId, block: null });
         }}
       />
+      {vehicles.length > 0 && (
+        <Reliefs key={`${view.id} ${view.planned.length}`} places={places} format={format} />
+      )}
     </Page>
   );
 }

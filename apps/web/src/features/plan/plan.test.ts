@@ -3,7 +3,7 @@ import { DEFAULT_DISPLAY, DEFAULT_HANDS, type PlanChoice, type PlanOption, type 
 import { inverseOf, type PlanView } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
-import { chanceText, fallbackText, moveCostText, unplannedText } from '../../words/plan-words.js';
+import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
 import { handsErrors, newHands } from '../settings/hands-form.js';
 import {
   blocksOf,
@@ -274,6 +274,14 @@ describe('words about the plan', () => {
     { reason: { kind: 'no-window', limiting: null }, says: /nothing goes/ },
   ] as const)('tell why: $reason.kind', ({ reason, says }) => {
     expect(unplannedText(reason, format)).toMatch(says);
+  });
+
+  it('tell what there could be more of', () => {
+    const places = [{ id: 'home', name: 'Home garage' }];
+    expect(reliefText({ kind: 'hands', dayMs: NOW }, places, format)).toMatch(/hands on Wed.* 14/);
+    expect(reliefText({ kind: 'room', placeId: 'home' }, places, format)).toBe(
+      'Room for another car at Home garage',
+    );
   });
 
   it.each([

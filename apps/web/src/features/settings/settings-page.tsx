@@ -16,6 +16,7 @@ import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { optionsOf } from '../../words/names.js';
+import { Calendars } from './calendars.js';
 import { HandsSection } from './hands.js';
 import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
@@ -50,6 +51,7 @@ export function SettingsPage() {
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
       <HandsSection hands={settings.hands} onSave={(hands) => save.mutateAsync({ hands })} />
+      <Calendars hands={settings.hands} />
       <section className={classes.box}>
         <h2>House rules</h2>
         <p className="muted" style={{ marginTop: 0 }}>

@@ -1,0 +1,79 @@
+import { localTime } from '../place/index.js';
+import { MS_PER_HOUR } from '../weather/index.js';
+import type { Hands } from './hands.js';
+import { planCase, type PlanCase, type PlanRequest } from './plan-case.js';
+
+/** Something there could be more of. */
+export type PlanRelief =
+  { readonly kind: 'hands'; readonly dayMs: number } | { readonly kind: 'room'; readonly placeId: string };
+
+export interface WorthOfRelief {
+  readonly relief: PlanRelief;
+  /** What the plan would gain by it, minor units. */
+  readonly worthMinor: number;
+}
+
+const WORKDAY = { openMinute: 8 * 60, closeMinute: 18 * 60 };
+const NOON_HOUR = 12;
+
+/** Noon of each day from now to the horizon, by the shop's clock. */
+function noons({ nowMs, horizonMs, timeZone }: PlanRequest): number[] {
+  const firstMs = Math.ceil(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
+  const hours = Math.max(0, Math.floor((horizonMs - firstMs) / MS_PER_HOUR));
+  return Array.from({ length: hours }, (_, i) => firstMs + i * MS_PER_HOUR).filter(
+    (atMs) => Math.floor(localTime(atMs, timeZone).minuteOfDay / 60) === NOON_HOUR,
+  );
+}
+
+/** Helping hands for one day only: the same weekday a week later is taken. */
+function withHelper(request: PlanRequest, dayMs: number): PlanRequest {
+  const { weekday } = localTime(dayMs, request.timeZone);
+  const helper: Hands = {
+    id: 'another',
+    name: 'another',
+    hours: Array.from({ length: 7 }, (_, day) => (day === weekday ? WORKDAY : null)),
+  };
+  const rest = [
+    { handsId: helper.id, fromMs: request.nowMs, toMs: dayMs - NOON_HOUR * MS_PER_HOUR },
+    { handsId: helper.id, fromMs: dayMs + NOON_HOUR * MS_PER_HOUR, toMs: request.horizonMs },
+  ];
+  return { ...request, hands: [...request.hands, helper], busy: [...request.busy, ...rest] };
+}
+
+const relieved = (request: PlanRequest, relief: PlanRelief): PlanRequest =>
+  relief.kind === 'hands'
+    ? withHelper(request, relief.dayMs)
+    : {
+        ...request,
+        places: request.places.map((place) =>
+          place.id === relief.placeId ? { ...place, carsAtOnce: place.carsAtOnce + 1 } : place,
+        ),
+      };
+
+/**
+ * Which limit costs the plan most? The plan is made anew with a little more of each: another pair of hands on a day, room for another car at
+ * a place.
+ *
+ * @param valueOf makes a plan and says what it is worth
+ * @param onDone told how many of all have been tried, 0–1; may throw to stop
+ * @returns what gains, most first
+ */
+export function worthOfReliefs(
+  request: PlanRequest,
+  valueOf: (made: PlanCase) => number,
+  onDone: (share: number) => void = () => undefined,
+): WorthOfRelief[] {
+  const reliefs: PlanRelief[] = [
+    ...noons(request).map((dayMs): PlanRelief => ({ kind: 'hands', dayMs })),
+    ...request.places.map(({ id }): PlanRelief => ({ kind: 'room', placeId: id })),
+  ];
+  const before = valueOf(planCase(request));
+  return reliefs
+    .map((relief, i): WorthOfRelief => {
+      const worthMinor = valueOf(planCase(relieved(request, relief))) - before;
+      onDone((i + 1) / reliefs.length);
+      return { relief, worthMinor };
+    })
+    .filter(({ worthMinor }) => worthMinor >= 1)
+    .sort((a, b) => b.worthMinor - a.worthMinor);
+}
