@@ -170,7 +170,7 @@ describe('the washes as a calendar', () => {
   };
 
   it('comes back as it went out, with its alarm before the way there', () => {
-    const parsed = new ICAL.Component(ICAL.parse(planCalendar([wash], facts)) as unknown as unknown[]);
+    const parsed = new ICAL.Component(ICAL.parse(planCalendar([wash], facts)) as unknown[]);
     const back = new ICAL.Event(parsed.getFirstSubcomponent('vevent')!);
     expect(back.uid).toBe(uidOf('w1'));
     expect(back.summary).toBe('Wash Black saloon, old');
@@ -220,7 +220,7 @@ describe('calendars over HTTP', () => {
     const feed = async () => {
       const { text, headers } = await api().get(path).expect(200);
       expect(headers['content-type']).toMatch(/text\/calendar/);
-      const root = new ICAL.Component(ICAL.parse(text) as unknown as unknown[]);
+      const root = new ICAL.Component(ICAL.parse(text) as unknown[]);
       const [only] = root.getAllSubcomponents('vevent').map((component) => new ICAL.Event(component));
       return { uid: only?.uid, atMs: (only?.startDate.toUnixTime() ?? 0) * 1000, sequence: only?.sequence };
     };

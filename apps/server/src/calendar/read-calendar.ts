@@ -65,6 +65,12 @@ const tzidOf = (event: ICAL.Event): string | null => {
   return typeof value === 'string' ? value : null;
 };
 
+/** What the library tells of one occurrence; its own type for it cannot be resolved. */
+interface Occurrence {
+  readonly startDate: ICAL.Time;
+  readonly item: ICAL.Event;
+}
+
 interface Around {
   readonly window: ReadWindow;
   readonly zones: ReadonlySet<string>;
@@ -93,12 +99,12 @@ function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
     const next = occurrences.next() as ICAL.Time | undefined;
     if (!next || msOf(next, tzid, zones, window) >= window.toMs || spans.length > MOST_SPANS) return spans;
     // An occurrence that was moved or called off has a row of its own.
-    const { startDate, item } = event.getOccurrenceDetails(next);
+    const { startDate, item } = event.getOccurrenceDetails(next) as Occurrence;
     if (takesTime(item.component)) add(startDate, item.duration.toSeconds() * 1000);
   }
 }
 
-/** One that is free, cancelled, or replaces an occurrence is told apart by its own row. */
+/** One that is free, or called off, takes none. */
 const takesTime = (component: ICAL.Component): boolean =>
   component.getFirstPropertyValue('transp') !== 'TRANSPARENT' &&
   component.getFirstPropertyValue('status') !== 'CANCELLED';
@@ -112,7 +118,7 @@ const takesTime = (component: ICAL.Component): boolean =>
 export function readCalendar(text: string, window: ReadWindow): Omit<ImportReport<BusySpan>, 'kept'> {
   let root: ICAL.Component;
   try {
-    root = new ICAL.Component(ICAL.parse(text) as unknown as unknown[]);
+    root = new ICAL.Component(ICAL.parse(text) as unknown[]);
   } catch (error) {
     throw unreadable(
       `This is not a whole iCalendar file: ${error instanceof Error ? error.message : 'not understood'}.`,

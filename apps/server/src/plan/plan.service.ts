@@ -248,7 +248,7 @@ function changesOf({ found, answer }: Run): NamedChange[] {
   const before = found.planned.map((wash) => ({ ...slotOf(wash), washId: wash.id }));
   const movable = before.filter((slot) => !isKept(slot, answer.fixed));
   return planDifference(movable, answer.choices.map(choiceSlot)).map((change): NamedChange => {
-    const washId = change.kind === 'add' ? null : (change.before as (typeof before)[number]).washId;
+    const washId = change.kind === 'add' ? null : change.before.washId;
     const after = change.kind === 'drop' ? null : change.after;
     const to = after ? `${after.placeId}.${after.methodId}.${after.startMs}.${after.handsId}` : 'none';
     return { ...change, washId, id: `${change.kind}.${washId ?? after?.vehicleId}.${to}` };

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
+import { Button, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
 import type { HorizonPoint, Opening } from '@keen/core';
 import { NumberField } from '../../parts/number-field.js';
 import { type PlaceErrors, type QueueRow, type WaterDraft } from './place-form.js';
