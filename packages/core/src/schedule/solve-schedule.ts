@@ -75,8 +75,10 @@ async function prove(
  * @param problem jobs, places, hands, stock, and the ways to do each job
  * @param watch time, and who is told of every better schedule
  * @returns options chosen, their value, and a bound that no schedule passes; `proven` where the two meet
+ * @throws what the solver's library throws; nothing of the problem is at fault then
  * Model: a bound by priced paths (Lagrangian relaxation) and a good schedule by diving along them and local search; then integer
- * programmes over flows of the crews, solved by HiGHS, of ever more options. Same problem, same answer, unless time runs out.
+ * programmes, solved by HiGHS, of ever more options. Same problem, same answer, unless time runs out.
+ * @example await solveSchedule(problem, { clockSeconds: () => performance.now() / 1000, timeLimitSeconds: 10 })
  */
 export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch): Promise<Schedule> {
   const startSeconds = watch.clockSeconds();

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
 import { type PricedOption, ruleOf } from '@keen/core';
 import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
+import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { PlanView } from '../../api/plan-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
@@ -106,8 +107,11 @@ function Aim({ block, carry, places, format }: WashPanelProps) {
 export function WashPanel(props: WashPanelProps) {
   const { block, view, places, vehicles, format, onClose } = props;
   const { window, worthMinor, fallback } = block;
+  const panel = useRef<HTMLElement>(null);
+  // On a phone it stands above the list, out of sight of the entry that was touched.
+  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), [block.key]);
   return (
-    <aside className={classes.panel} aria-label="The chosen wash">
+    <aside ref={panel} className={classes.panel} aria-label="The chosen wash">
       <header>
         <h2>{nameOf(vehicles, block.vehicleId)}</h2>
         <Button size="compact-sm" variant="default" onClick={onClose}>
