@@ -41,10 +41,10 @@ test("a place of one's own, with its water and hours", async ({ page }) => {
   const form = page.getByRole('dialog', { name: 'Add a place' });
   await form.getByLabel('Name').first().fill("Cousin's barn");
   await form.getByRole('checkbox', { name: 'Sunday' }).uncheck();
-  await form.getByLabel('Monday, opens').fill('22:00');
+  await form.getByLabel('Open Monday, from').fill('22:00');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(form.getByText('It closes before it opens.')).toBeVisible();
-  await form.getByLabel('Monday, opens').fill('09:00');
+  await form.getByLabel('Open Monday, from').fill('09:00');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toBeVisible();
   await page.goto('/windows/cream-van');
