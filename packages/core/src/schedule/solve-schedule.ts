@@ -78,7 +78,7 @@ async function prove(
  * @throws what the solver's library throws; nothing of the problem is at fault then
  * Model: a bound by priced paths (Lagrangian relaxation) and a good schedule by diving along them and local search; then integer
  * programmes, solved by HiGHS, of ever more options. Same problem, same answer, unless time runs out.
- * @example await solveSchedule(problem, { clockSeconds: () => performance.now() / 1000, timeLimitSeconds: 10 })
+ * @example await solveSchedule(problem, { clockSeconds, timeLimitSeconds: 10 })
  */
 export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch): Promise<Schedule> {
   const startSeconds = watch.clockSeconds();
