@@ -10,9 +10,10 @@ export function Standing({ standing, format }: { readonly standing: PlanStanding
   const isSearching = standing.state === 'searching';
   return (
     <p className={classes.standing} aria-live="polite">
-      Worth <strong className="figure">{format.money(standing.valueMinor)}</strong>;{' '}
+      Worth <strong className="figure">{format.money(standing.valueMinor)}</strong> (estimated; prices are
+      judgement);{' '}
       {standing.status === 'proven' ? (
-        <>proven: no plan is worth more.</>
+        <>proven: no plan is worth more, with starts on the hour as they are offered.</>
       ) : (
         <>
           no plan is worth more than <span className="figure">{format.money(standing.boundMinor)}</span>, so{' '}
