@@ -109,7 +109,10 @@ export function WashPanel(props: WashPanelProps) {
   const { window, worthMinor, fallback } = block;
   const panel = useRef<HTMLElement>(null);
   // On a phone it stands above the list, out of sight of the entry that was touched.
-  useEffect(() => panel.current?.scrollIntoView({ block: 'nearest' }), [block.key]);
+  useEffect(() => {
+    const box = panel.current?.getBoundingClientRect();
+    if (box && (box.bottom < 0 || box.top > globalThis.innerHeight)) panel.current?.scrollIntoView();
+  }, [block.key]);
   return (
     <aside ref={panel} className={classes.panel} aria-label="The chosen wash">
       <header>
