@@ -17,22 +17,24 @@ export const CHROMIUM = {
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844 };
 
-interface Suite {
+/** Files that share a server, one test after the other. */
+interface Group {
+  readonly name: string;
   readonly port: number;
-  readonly match: string;
+  readonly match: string | readonly string[];
 }
 
-/** One browser, one worker, one server of its own. */
-export const suite = ({ port, match }: Suite): ReturnType<typeof defineConfig> =>
+const addressOf = (port: number): string => `http://127.0.0.1:${port}`;
+
+/** One browser; each group has a server and a worker of its own, so that groups run side by side. */
+export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig> =>
   defineConfig({
     testDir: '.',
-    testMatch: match,
-    workers: 1,
+    workers: groups.length,
     timeout: 120_000,
     expect: { timeout: 30_000 },
     reporter: [['list']],
     use: {
-      baseURL: `http://127.0.0.1:${port}`,
       launchOptions: CHROMIUM,
       viewport: DESK,
       locale: 'en-CA',
@@ -40,12 +42,18 @@ export const suite = ({ port, match }: Suite): ReturnType<typeof defineConfig> =
       reducedMotion: 'reduce',
       trace: 'retain-on-failure',
     },
-    webServer: {
+    projects: groups.map(({ name, port, match }) => ({
+      name,
+      workers: 1,
+      testMatch: [...[match].flat()],
+      use: { baseURL: addressOf(port) },
+    })),
+    webServer: groups.map(({ port }) => ({
       command: 'node serve.mjs',
-      url: `http://127.0.0.1:${port}/api/health`,
+      url: `${addressOf(port)}/api/health`,
       env: { PORT: String(port) },
       reuseExistingServer: false,
       timeout: 120_000,
-      gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
-    },
+      gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
+    })),
   });

@@ -1,3 +1,12 @@
 import { suite } from './browser.js';
 
-export default suite({ port: 4391, match: '**/*.spec.ts' });
+/** What reads the demo's plan and records, and what looks at every view; about equally long. */
+const LOOKS = ['**/reach.spec.ts', '**/records.spec.ts', '**/commands.spec.ts', '**/weather.spec.ts'];
+const WORKS = ['calendar', 'customers', 'judgement', 'morning', 'plan', 'run', 'windows'].map(
+  (name) => `**/${name}.spec.ts`,
+);
+
+export default suite([
+  { name: 'works', port: 4391, match: WORKS },
+  { name: 'looks', port: 4393, match: LOOKS },
+]);

@@ -5,10 +5,14 @@ const VIEWS = [
   '/',
   '/plan',
   '/windows/blue-hatch',
+  '/weather',
+  '/run/orange-hatch-planned',
   '/balance/blue-hatch',
   '/washes',
   '/salt/grey-suv',
   '/condition/white-van',
+  '/customers',
+  '/customers?show=messages',
   '/vehicles',
   '/places',
   '/lab',
@@ -44,6 +48,8 @@ test('axe finds nothing in the forms', async ({ page }) => {
     ['/vehicles', 'Add a vehicle'],
     ['/places', 'Add a place'],
     ['/washes', 'Log a wash'],
+    ['/customers', 'Add a customer'],
+    ['/customers?show=promises', 'Promise a wash'],
   ] as const) {
     await settled(page, path);
     await page.getByRole('button', { name: button }).click();

@@ -12,12 +12,15 @@ const LAB =
 const VIEWS = [
   { name: 'morning', path: '/', ready: 'Silver estate', open: 'Why' },
   { name: 'plan', path: '/plan', ready: 'no plan is worth more', choose: '[data-kind=planned]' },
+  { name: 'run', path: '/run/orange-hatch-planned', ready: 'In this order' },
   { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
+  { name: 'weather', path: '/weather', ready: 'simulated station leads' },
   { name: 'balance', path: '/balance/black-saloon', ready: 'Pier Road bay' },
   { name: 'lab', path: LAB, ready: 'Wet edge' },
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
   { name: 'salt', path: '/salt/red-pickup', ready: 'What it says' },
   { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
+  { name: 'customers', path: '/customers?show=promises', ready: 'Back before five.' },
   { name: 'vehicles', path: '/vehicles', ready: 'White van' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
   { name: 'desk', path: '/desk/dilution', ready: 'The working' },
@@ -40,7 +43,7 @@ for (const view of VIEWS) {
   });
 }
 
-for (const name of ['morning', 'plan', 'windows', 'condition'] as const) {
+for (const name of ['morning', 'plan', 'run', 'windows'] as const) {
   test(`${name} on a phone at night`, async ({ page }) => {
     await page.setViewportSize(PHONE);
     await page.emulateMedia({ colorScheme: 'dark' });

@@ -3,12 +3,15 @@ import { CalcModule } from './calc/calc.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { ClockModule } from './clock/clock.module.js';
 import { ConfigModule } from './config/config.module.js';
+import { CustomersModule } from './customers/customers.module.js';
 import { DatabaseModule } from './db/database.module.js';
 import { DrivesModule } from './drives/drives.module.js';
 import { HealthModule } from './health/health.module.js';
+import { MessagesModule } from './messages/messages.module.js';
 import { PlanModule } from './plan/plan.module.js';
 import { PlacesModule } from './places/places.module.js';
 import { RoadsModule } from './roads/roads.module.js';
+import { RunsModule } from './runs/runs.module.js';
 import { SettingsModule } from './settings/settings.module.js';
 import { SoilModule } from './soil/soil.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
@@ -35,6 +38,9 @@ import { WeatherModule } from './weather/weather.module.js';
     WashesModule,
     PlanModule,
     CalendarModule,
+    CustomersModule,
+    MessagesModule,
+    RunsModule,
     CalcModule,
   ],
 })

@@ -1,13 +1,18 @@
 import {
   BODY_CLASSES,
   BODY_MATERIALS,
+  type CadenceTarget,
   type CarZone,
   type DailyDriving,
   DRIVE_ORIGINS,
+  MESSAGE_KINDS,
   PAINT_TONES,
+  PHOTO_CONSENTS,
   PLACE_KINDS,
   PROTECTIONS,
   ROAD_CLASSES,
+  SEASON_JOB_IDS,
+  type SeasonJobId,
   SOIL_KINDS,
   TAPS,
   WASH_STATUSES,
@@ -17,20 +22,22 @@ import type {
   OpenSpan,
   Place,
   PlaceClimate,
+  PrecipKind,
   Predicted,
   Queue,
+  RoadState,
   SaltAgent,
   Shelter,
   SiteRule,
   Tariff,
   WashFound,
   Water,
-  WeatherHour,
+  WeatherReading,
   WeekShares,
   ZoneProtection,
 } from '@keen/core';
 import { sql } from 'drizzle-orm';
-import { index, integer, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Set when a row was taken away; it can be brought back. */
 const removedMs = integer('removed_ms');
@@ -56,6 +63,12 @@ export const vehicles = sqliteTable('vehicle', {
     .default([1, 1, 1, 1, 1, 1, 1]),
   standsAtPlaceId: text('stands_at_place_id').references(() => places.id),
   cadenceDays: real('cadence_days').notNull(),
+  target: text('target', { mode: 'json' }).$type<CadenceTarget>().notNull().default({ kind: 'days' }),
+  seasonJobs: text('season_jobs', { mode: 'json' })
+    .$type<readonly SeasonJobId[]>()
+    .notNull()
+    .default([...SEASON_JOB_IDS]),
+  customerId: text('customer_id').references(() => customers.id),
   knownSinceMs: integer('known_since_ms').notNull(),
   removedMs,
 });
@@ -105,6 +118,8 @@ export const washes = sqliteTable(
     startedMs: integer('started_ms'),
     /** Goes up whenever it is moved, so that other calendars follow. */
     revision: integer('revision').notNull().default(0),
+    /** Work of the season in the same visit. */
+    extras: text('extras', { mode: 'json' }).$type<readonly SeasonJobId[]>().notNull().default([]),
     costMinor: integer('cost_minor'),
     predicted: text('predicted', { mode: 'json' }).$type<Predicted | null>(),
     found: text('found', { mode: 'json' }).$type<WashFound | null>(),
@@ -116,17 +131,39 @@ export const washes = sqliteTable(
   ],
 );
 
-export const weatherHours = sqliteTable('weather_hour', {
-  atMs: integer('at_ms').primaryKey(),
-  source: text('source').notNull(),
-  hour: text('hour', { mode: 'json' }).$type<WeatherHour>().notNull(),
-});
+/** What each source measured, hour by hour. */
+export const weatherHours = sqliteTable(
+  'weather_hour',
+  {
+    source: text('source').notNull(),
+    atMs: integer('at_ms').notNull(),
+    hour: text('hour', { mode: 'json' }).$type<WeatherReading>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.source, table.atMs] })],
+);
 
-export const forecastRuns = sqliteTable('forecast_run', {
-  issuedMs: integer('issued_ms').primaryKey(),
-  source: text('source').notNull(),
-  /** Control first, then the members. */
-  members: text('members', { mode: 'json' }).$type<readonly (readonly WeatherHour[])[]>().notNull(),
+export const forecastRuns = sqliteTable(
+  'forecast_run',
+  {
+    source: text('source').notNull(),
+    issuedMs: integer('issued_ms').notNull(),
+    /** Control first, then the members. */
+    members: text('members', { mode: 'json' }).$type<readonly (readonly WeatherReading[])[]>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.source, table.issuedMs] })],
+);
+
+/** What somebody saw of air, sky and road; null: not looked at. */
+export const sights = sqliteTable('sight', {
+  id: text('id').primaryKey(),
+  atMs: integer('at_ms').notNull(),
+  airTempC: real('air_temp_c'),
+  windMetresPerSecond: real('wind_metres_per_second'),
+  cloudFraction: real('cloud_fraction'),
+  falling: text('falling').$type<PrecipKind>(),
+  roadClass: text('road_class', { enum: ROAD_CLASSES }),
+  roadState: text('road_state').$type<RoadState>(),
+  removedMs,
 });
 
 /** What was spread on the roads, as told; one row for an hour, a class of road and an agent. */
@@ -211,6 +248,63 @@ export const busyTimes = sqliteTable(
     summary: text('summary').notNull(),
   },
   (table) => [index('busy_by_calendar').on(table.calendar, table.fromMs)],
+);
+
+export const customers = sqliteTable('customer', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** How they are reached, as they said it. */
+  contact: text('contact').notNull(),
+  notes: text('notes').notNull(),
+  /** What their photographs may be used for. */
+  photoConsent: text('photo_consent', { enum: PHOTO_CONSENTS }).notNull(),
+  /** When they said so; null: they have not been asked. */
+  consentMs: integer('consent_ms'),
+  /** When their cars can be had, Monday first; null: at any time. */
+  availability: text('availability', { mode: 'json' }).$type<readonly (OpenSpan | null)[] | null>(),
+  removedMs,
+});
+
+/** Washes that were promised. */
+export const bookings = sqliteTable(
+  'booking',
+  {
+    ...ofVehicle,
+    fromMs: integer('from_ms').notNull(),
+    readyByMs: integer('ready_by_ms').notNull(),
+    /** null: any method that washes it. */
+    methodId: text('method_id'),
+    extras: text('extras', { mode: 'json' }).$type<readonly SeasonJobId[]>().notNull(),
+    /** What was agreed on; null: not yet. */
+    agreedMinor: integer('agreed_minor'),
+    note: text('note').notNull(),
+  },
+  (table) => [index('booking_by_vehicle').on(table.vehicleId, table.readyByMs)],
+);
+
+/** The outbox: what customers are to be told. Nothing is sent anywhere. */
+export const messages = sqliteTable(
+  'message',
+  {
+    id: text('id').primaryKey(),
+    customerId: text('customer_id')
+      .notNull()
+      .references(() => customers.id),
+    vehicleId: text('vehicle_id')
+      .notNull()
+      .references(() => vehicles.id),
+    washId: text('wash_id'),
+    kind: text('kind', { enum: MESSAGE_KINDS }).notNull(),
+    body: text('body').notNull(),
+    createdMs: integer('created_ms').notNull(),
+    /** Start and place that it tells of; null where it tells of none. */
+    toldStartMs: integer('told_start_ms'),
+    toldPlaceId: text('told_place_id'),
+    /** When it was taken out of the outbox. */
+    exportedMs: integer('exported_ms'),
+    removedMs,
+  },
+  (table) => [index('message_by_wash').on(table.washId, table.createdMs)],
 );
 
 export const settings = sqliteTable('setting', {

@@ -8,6 +8,7 @@ import {
   MS_PER_HOUR,
   NightAir,
   type PanelId,
+  type SeasonJobId,
   SPOTS_SHOW_MG_PER_M2,
   startOfHourMs,
   washCost,
@@ -134,10 +135,19 @@ function washAt(
     handsId: 'owner',
     isLocked: false,
     startedMs: null,
+    extras: extrasOn(vehicle, placeId, day),
     costMinor: washCost(place, methodOf(offer.methodId)).totalMinor,
     predicted: null,
     found: { ...foundFor(vehicle, place, startMs, hours), ...mistake?.found },
   };
+}
+
+/** Before winter undersides were done in the bay; a few got their foam then, so that it is not due yet. */
+function extrasOn(vehicle: NamedVehicle, placeId: string, day: string): readonly SeasonJobId[] {
+  if (placeId !== 'pier-road-bay') return [];
+  const isFoamed = vehicle.keeper === 'The shop' || vehicle.protection === 'coating';
+  if (day < '2025-12-01') return isFoamed ? ['underbody', 'anti-corrosion'] : ['underbody'];
+  return day >= '2026-01-05' && isFoamed ? ['underbody'] : [];
 }
 
 function startsOf(
@@ -172,6 +182,7 @@ function automaticRun(): WashRecord[] {
     handsId: 'owner',
     isLocked: false,
     startedMs: null,
+    extras: [],
     costMinor: 1300,
     predicted: null,
     found: { icePanels: [], spots: 'none', leftovers: 'Film on the lower rear.', note: '' },
@@ -209,6 +220,7 @@ export function demoPlans(nowMs: number): WashRecord[] {
       handsId: 'owner',
       isLocked: true,
       startedMs: null,
+      extras: [],
       costMinor: null,
       predicted: null,
       found: null,

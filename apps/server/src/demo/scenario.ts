@@ -1,8 +1,10 @@
 import {
+  type CadenceTarget,
   EVEN_WEEK,
   type Hands,
   type Place,
   type Queue,
+  type SeasonJobId,
   type Vehicle,
   type WeekShares,
   type ZoneProtection,
@@ -237,11 +239,16 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
 ];
 
 /** What is the same for most of them is left out. */
-type VehicleRow = Omit<NamedVehicle, 'driving' | 'protections' | 'delicateWheels' | 'weekShares'> & {
+type VehicleRow = Omit<
+  NamedVehicle,
+  'driving' | 'protections' | 'delicateWheels' | 'weekShares' | 'target' | 'seasonJobs'
+> & {
   readonly km: readonly [main: number, town: number, bridge: number];
   readonly protections?: readonly ZoneProtection[];
   readonly delicateWheels?: boolean;
   readonly weekShares?: WeekShares;
+  readonly target?: CadenceTarget;
+  readonly seasonJobs?: readonly SeasonJobId[];
 };
 
 const COMMUTER: WeekShares = [1, 1, 1, 1, 1, 0.5, 0.3];
@@ -373,6 +380,7 @@ const ROWS: readonly VehicleRow[] = [
     cadenceDays: 10,
     weekShares: TRADE,
     protections: BODY_ZONES.map((zone) => on(zone, 'sealant', '2025-10-11', { lifeDays: 120 })),
+    target: { kind: 'salt-days', most: 12 },
     keeper: 'Jory Pell',
     notes: 'Crosses the bridge each day: magnesium brine underneath.',
   },
@@ -441,6 +449,7 @@ const ROWS: readonly VehicleRow[] = [
     km: [30, 8, 12],
     standsAtPlaceId: null,
     cadenceDays: 10,
+    target: { kind: 'active-hours', most: 40 },
     keeper: 'Ines Calder',
     notes: 'The roof froze on 6 December: the wind was missed.',
   },
@@ -491,11 +500,17 @@ const ROWS: readonly VehicleRow[] = [
   },
 ];
 
+/** What is done beyond the wash where nobody asked for more. */
+const USUAL_JOBS: readonly SeasonJobId[] = ['underbody', 'anti-corrosion'];
+const ALL_JOBS: readonly SeasonJobId[] = [...USUAL_JOBS, 'top-up', 'decontaminate', 'polish', 're-coat'];
+
 export const DEMO_VEHICLES: readonly NamedVehicle[] = ROWS.map(
   ({ km: [mainRoadKm, townKm, bridgeKm], ...row }) => ({
     protections: [],
     delicateWheels: false,
     weekShares: EVEN_WEEK,
+    target: { kind: 'days' },
+    seasonJobs: row.keeper === 'The shop' ? ALL_JOBS : USUAL_JOBS,
     ...row,
     driving: { mainRoadKm, townKm, bridgeKm },
   }),

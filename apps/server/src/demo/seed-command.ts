@@ -4,6 +4,7 @@ import {
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
+  DEFAULT_SEASON,
   MS_PER_HOUR,
   startOfHourMs,
   type VehicleRecord,
@@ -11,6 +12,8 @@ import {
 import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
 import {
+  bookings,
+  customers,
   drives,
   places,
   settings,
@@ -27,6 +30,7 @@ import { enginePlace, engineVehicle, type Notes } from '../verdicts/engine-facts
 import type { EngineSetting } from '../verdicts/engine-job.js';
 import { SimulatedStation } from '../weather/simulated-station.js';
 import { seasonStartMs } from '../weather/season.js';
+import { DEMO_PRICE_LIST, demoBookings, demoCustomerOf, demoCustomers } from './customers.js';
 import { demoHistory, demoPlans } from './history.js';
 import { demoDrives, demoLooks, demoSwabs } from './notes.js';
 import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
@@ -48,14 +52,21 @@ async function seed(): Promise<void> {
   const startMs = seasonStartMs(nowMs);
   const station = new SimulatedStation(DEMO_SEED, startMs);
   const hours = await station.observed(startMs, nowMs - (nowMs % 3_600_000));
-  const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({ ...vehicle, knownSinceMs: startMs }));
+  const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({
+    ...vehicle,
+    customerId: demoCustomerOf(vehicle),
+    knownSinceMs: startMs,
+  }));
   await db.insert(places).values([...DEMO_PLACES]);
+  await db.insert(customers).values(demoCustomers(startMs));
   await db.insert(vehicles).values(cars);
+  await db.insert(bookings).values(demoBookings(nowMs));
   const notes: Notes = {
     washes: demoHistory(hours, nowMs),
     drives: demoDrives(),
     swabs: demoSwabs(),
     looks: [],
+    customers: [],
   };
   await db.insert(washes).values([...notes.washes, ...demoPlans(nowMs)]);
   for (let i = 0; i < hours.length; i += ROWS_PER_INSERT) {
@@ -82,12 +93,16 @@ async function seed(): Promise<void> {
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
     drivesOn: 'right',
+    season: DEFAULT_SEASON,
     timeZone: DEMO_ZONE,
     weather: {
       stamp: 'evening',
+      seasonMs: startMs,
+      fromMs: eveningMs,
       observed: hours.filter(({ atMs }) => atMs < eveningMs),
       control: control.filter(({ atMs }) => atMs >= eveningMs),
       members: [],
+      roadSights: [],
     },
     treatments: bulletins.filter(({ atMs }) => atMs < eveningMs),
     nowMs: eveningMs,
@@ -101,6 +116,7 @@ async function seed(): Promise<void> {
   await db.insert(settings).values([
     { key: 'timeZone', value: DEMO_ZONE },
     { key: 'hands', value: DEMO_HANDS },
+    { key: 'priceList', value: DEMO_PRICE_LIST },
   ]);
   close();
   renameSync(part, file);

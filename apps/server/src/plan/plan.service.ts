@@ -19,14 +19,17 @@ import {
   type WorthOfRelief,
 } from '@keen/core';
 import { Subject } from 'rxjs';
+import type { BookingRecord } from '../customers/bookings.repository.js';
 import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
-import { slotOf } from '../verdicts/plan-facts.js';
+import { endOf, freeFrom, slotOf } from '../verdicts/plan-facts.js';
 import { type DayLight, type PlanFound, VerdictsService } from '../verdicts/verdicts.service.js';
 import { type ChangedWashes, WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
 
 /** A search that has not ended by then has found what it will find. */
 const PROOF_SECONDS = 60;
+/** What runs late is in the way of starts so soon after it, ways included. */
+const LATE_REACH_MS = 3_600_000;
 
 export type SearchState = 'searching' | 'ended' | 'stopped' | 'failed';
 
@@ -51,6 +54,8 @@ export type ExplainedChange = PlanChange & {
   readonly id: string;
   readonly washId: string | null;
   readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+  /** The car whose wash runs late and takes the hands or the place; null: none does. */
+  readonly heldUpBy: string | null;
 };
 
 export interface PlanView {
@@ -67,6 +72,7 @@ export interface PlanView {
   readonly fixed: readonly FixedState[];
   readonly choices: readonly PlanChoice[];
   readonly unplanned: readonly Unplanned[];
+  readonly bookings: readonly BookingRecord[];
   readonly changes: readonly ExplainedChange[];
   readonly standing: PlanStanding;
 }
@@ -86,6 +92,7 @@ const choiceSlot = ({ vehicleId, window, handsId }: PlanChoice): PlannedSlot => 
   handsId,
   startMs: window.startMs,
   endMs: window.endMs,
+  extras: window.extras.jobIds,
 });
 
 /** The plan of all vehicles: a good one at once, bettered and proven while nobody waits. */
@@ -212,12 +219,12 @@ export class PlanService implements OnModuleDestroy {
   private explained(run: Run): Promise<ExplainedChange[]> {
     return Promise.all(
       changesOf(run).map(async (change): Promise<ExplainedChange> => {
-        if (change.kind === 'add') return { ...change, against: null };
+        if (change.kind === 'add') return { ...change, against: null, heldUpBy: null };
         const { vehicleId, placeId, methodId, startMs } = change.before;
         const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
         const judgement = detail?.judgement;
         const against = judgement ? { verdict: judgement.standing, limiting: judgement.limiting } : null;
-        return { ...change, against };
+        return { ...change, against, heldUpBy: lateBefore(change.before, run.found) };
       }),
     );
   }
@@ -241,16 +248,31 @@ const idOf = (run: Run): string =>
     .update(JSON.stringify(changesOf(run).map(({ id }) => id)))
     .digest('base64url');
 
+/** The wash that was begun, runs beyond its time and is in the way of a start. */
+function lateBefore(slot: PlannedSlot, { planned, nowMs }: PlanFound): string | null {
+  const late = planned.find(
+    (wash) =>
+      wash.vehicleId !== slot.vehicleId &&
+      freeFrom(wash, nowMs) > endOf(wash) &&
+      (wash.handsId === slot.handsId || wash.placeId === slot.placeId) &&
+      wash.startMs <= slot.startMs &&
+      freeFrom(wash, nowMs) > slot.startMs - LATE_REACH_MS,
+  );
+  return late?.vehicleId ?? null;
+}
+
 type NamedChange = PlanChange & Pick<ExplainedChange, 'id' | 'washId'>;
 
 /** From the washes that stand to those that the plan would have, each change under a name of its own. */
 function changesOf({ found, answer }: Run): NamedChange[] {
-  const before = found.planned.map((wash) => ({ ...slotOf(wash), washId: wash.id }));
+  const before = found.planned.map((wash) => ({ ...slotOf(wash, found.nowMs), washId: wash.id }));
   const movable = before.filter((slot) => !isKept(slot, answer.fixed));
   return planDifference(movable, answer.choices.map(choiceSlot)).map((change): NamedChange => {
     const washId = change.kind === 'add' ? null : change.before.washId;
     const after = change.kind === 'drop' ? null : change.after;
-    const to = after ? `${after.placeId}.${after.methodId}.${after.startMs}.${after.handsId}` : 'none';
+    const to = after
+      ? [after.placeId, after.methodId, after.startMs, after.handsId, ...after.extras].join('.')
+      : 'none';
     return { ...change, washId, id: `${change.kind}.${washId ?? after?.vehicleId}.${to}` };
   });
 }
@@ -260,11 +282,12 @@ const isKept = (slot: PlannedSlot, fixed: readonly FixedState[]): boolean =>
 
 /** What the planner chose is free to be moved again. */
 function asWashChanges(changes: readonly NamedChange[]): WashChanges {
-  const slot = ({ placeId, methodId, handsId, startMs }: PlannedSlot) => ({
+  const slot = ({ placeId, methodId, handsId, startMs, extras }: PlannedSlot) => ({
     placeId,
     methodId,
     handsId,
     startMs,
+    extras: [...extras],
   });
   return {
     add: changes.flatMap((change) =>

@@ -49,6 +49,14 @@ export class UpdateSettingsDto {
   @IsOptional() @IsObject() prices?: Record<string, unknown>;
   @IsOptional() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
   @IsOptional() @IsTimeZone() timeZone?: string;
+  /** Numbers of the season's jobs, by `job.number`. */
+  @IsOptional() @IsObject() season?: Record<string, unknown>;
+  /** What customers pay: the whole list. */
+  @IsOptional() @IsObject() priceList?: Record<string, unknown>;
+  /** Washes for which product is left, by method: the whole list. */
+  @IsOptional() @IsObject() stock?: Record<string, unknown>;
+  /** The shop's own words for messages, by kind: the whole list. */
+  @IsOptional() @IsObject() templates?: Record<string, unknown>;
   @IsOptional() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
   @IsOptional() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;
   @IsOptional()

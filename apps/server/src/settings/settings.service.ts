@@ -5,20 +5,26 @@ import {
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
+  DEFAULT_SEASON,
   type DisplaySettings,
   type DrivingSide,
+  EMPTY_PRICE_LIST,
   HOUSE_NUMBERS,
   HOUSE_RULES,
   type Hands,
   type HouseRules,
   LIMITS,
+  type MethodId,
+  type PriceList,
   PRICES,
+  SEASON_NUMBERS,
   type Settings,
 } from '@keen/core';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
+import { checkedPriceList, checkedStock, checkedTemplates } from './shop-lists.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {
@@ -96,6 +102,11 @@ export class SettingsService {
       hands: (stored.get('hands') as readonly Hands[] | undefined) ?? DEFAULT_HANDS,
       timeZone:
         (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+      weatherOrder: (stored.get('weatherOrder') as readonly string[] | undefined) ?? null,
+      season: { ...DEFAULT_SEASON, ...(stored.get('season') as object | undefined) },
+      priceList: (stored.get('priceList') as PriceList | undefined) ?? EMPTY_PRICE_LIST,
+      stock: (stored.get('stock') as Settings['stock'] | undefined) ?? {},
+      templates: (stored.get('templates') as Settings['templates'] | undefined) ?? {},
     };
   }
 
@@ -114,11 +125,39 @@ export class SettingsService {
       },
     };
     const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
-    await this.store({ limits, prices, display, timeZone, drivesOn, house, hands });
+    const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };
+    const priceList = dto.priceList ? checkedPriceList(dto.priceList) : before.priceList;
+    const stock = dto.stock ? checkedStock(dto.stock) : before.stock;
+    const templates = dto.templates ? checkedTemplates(dto.templates) : before.templates;
+    await this.store({
+      limits,
+      prices,
+      display,
+      timeZone,
+      drivesOn,
+      house,
+      hands,
+      season,
+      priceList,
+      stock,
+      templates,
+    });
     return this.read();
   }
 
-  private async store(values: Settings): Promise<void> {
+  /** One wash by this method was done: its product is used. */
+  async useProduct(methodId: string): Promise<void> {
+    const { stock } = await this.read();
+    const left = stock[methodId as MethodId];
+    if (left !== undefined) await this.store({ stock: { ...stock, [methodId]: Math.max(0, left - 1) } });
+  }
+
+  /** Weather sources in the order of trust. */
+  setWeatherOrder(weatherOrder: readonly string[]): Promise<void> {
+    return this.store({ weatherOrder });
+  }
+
+  private async store(values: Partial<Settings>): Promise<void> {
     const writes = Object.entries(values).map(([key, value]: [string, unknown]) =>
       this.db
         .insert(settings)

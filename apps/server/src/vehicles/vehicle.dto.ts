@@ -9,6 +9,9 @@ import {
   type PaintTone,
   type Protection,
   PROTECTIONS,
+  SEASON_JOB_IDS,
+  type SeasonJobId,
+  TARGET_KINDS,
   WATER_BEHAVIOURS,
   type WaterBehaviour,
 } from '@keen/core';
@@ -17,6 +20,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -65,6 +69,12 @@ export class ZoneProtectionDto {
   observed: ObservedDto | null;
 }
 
+/** By what its washes are wanted; `most` counts salt days or active hours, and days stand in cadenceDays. */
+export class TargetDto {
+  @ApiProperty({ enum: TARGET_KINDS }) @IsIn(TARGET_KINDS) kind: (typeof TARGET_KINDS)[number];
+  @ValidateIf(({ kind }: TargetDto) => kind !== 'days') @IsNumber() @Min(1) @Max(1000) most: number;
+}
+
 /** Defaults are filled in when a vehicle is made, not here: a change must touch only what it names. */
 export class CreateVehicleDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
@@ -96,6 +106,15 @@ export class CreateVehicleDto {
   weekShares?: number[];
   @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() standsAtPlaceId?: string | null;
   @IsNumber() @Min(1) @Max(365) cadenceDays: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TargetDto) target?: TargetDto;
+  @ApiProperty({ enum: SEASON_JOB_IDS, isArray: true, required: false })
+  @IsOptional()
+  @IsArray()
+  @ArrayUnique()
+  @IsIn(SEASON_JOB_IDS, { each: true })
+  seasonJobs?: SeasonJobId[];
+  /** Whose car it is; null: nobody's in the book. */
+  @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() customerId?: string | null;
 }
 
 export class UpdateVehicleDto extends PartialType(CreateVehicleDto, { skipNullProperties: false }) {}

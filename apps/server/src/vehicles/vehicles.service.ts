@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { EVEN_WEEK, type VehicleRecord, type ZoneProtection } from '@keen/core';
+import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { seasonStartMs } from '../weather/season.js';
+import { CustomersRepository } from '../customers/customers.repository.js';
 import { PlacesRepository } from '../places/places.repository.js';
 import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
 import { VehiclesRepository } from './vehicles.repository.js';
@@ -17,6 +18,9 @@ const BLANK = {
   protections: [],
   delicateWheels: false,
   weekShares: EVEN_WEEK,
+  target: { kind: 'days' },
+  seasonJobs: SEASON_JOB_IDS,
+  customerId: null,
 } as const;
 
 @Injectable()
@@ -24,6 +28,7 @@ export class VehiclesService {
   constructor(
     private readonly vehicles: VehiclesRepository,
     private readonly places: PlacesRepository,
+    private readonly customers: CustomersRepository,
     private readonly clock: ClockService,
   ) {}
 
@@ -39,6 +44,7 @@ export class VehiclesService {
 
   async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
     await this.requirePlace(dto.standsAtPlaceId ?? null);
+    await this.requireCustomer(dto.customerId ?? null);
     this.requireProtections(dto.protections ?? []);
     const record: VehicleRecord = {
       ...BLANK,
@@ -53,6 +59,7 @@ export class VehiclesService {
   async update(id: string, dto: UpdateVehicleDto): Promise<VehicleRecord> {
     const before = await this.read(id);
     await this.requirePlace(dto.standsAtPlaceId ?? null);
+    await this.requireCustomer(dto.customerId ?? null);
     this.requireProtections(dto.protections ?? []);
     await this.vehicles.update(id, dto);
     return { ...before, ...dto };
@@ -83,6 +90,12 @@ export class VehiclesService {
       if (rows.findIndex((other) => other.zone === zone) !== i)
         throw badField(`${field}.zone`, `${field}.zone: ${zone} is told twice.`);
     });
+  }
+
+  private async requireCustomer(customerId: string | null): Promise<void> {
+    if (customerId !== null && !(await this.customers.find(customerId))) {
+      throw badField('customerId', `customerId: there is no customer ${customerId}.`);
+    }
   }
 
   private async requirePlace(placeId: string | null): Promise<void> {

@@ -10,6 +10,7 @@ import {
   MS_PER_HOUR,
   PLAIN_PICK_UP,
   runLedger,
+  type SaltCourseDay,
   type SaltLedger,
   type SaltWash,
   shopMethods,
@@ -17,6 +18,8 @@ import {
   type SoilFacts,
   soilNow,
   type Surroundings,
+  targetState,
+  type TargetState,
   type ZoneSalt,
   type ZoneSoil,
 } from '@keen/core';
@@ -43,6 +46,8 @@ export interface CarState {
   readonly soilByGroup: ByGroup;
   readonly lastWashMs: number | null;
   readonly lastContactMs: number | null;
+  /** What its target has used up, and when it is reached. */
+  readonly target: TargetState;
 }
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
@@ -51,6 +56,8 @@ const MS_PER_MINUTE = 60_000;
 const DAY_HOUR = 5;
 /** Spots wash off with the months. */
 const SPOTS_LAST_DAYS = 60;
+/** Load from which a zone counts as under salt, g/m². */
+const SALTED_GRAMS_PER_M2 = 0.3;
 const NOTHING_LEARNT: LearntPickUp = { factor: 1, count: 0, checks: [] };
 
 const latest = (washes: readonly { readonly atMs: number }[]): number | null =>
@@ -69,7 +76,7 @@ function soilFacts(
   const { nowMs, lastWashMs, lastContactMs } = known;
   const sinceMs = lastWashMs ?? car.knownSinceMs;
   const hours = around.hours
-    .map((hour, i) => ({ hour, road: around.roads[i]?.main }))
+    .flatMap((hour, i) => (hour ? [{ hour, road: around.roads[i]?.main }] : []))
     .filter(({ hour }) => hour.atMs >= sinceMs && hour.atMs < nowMs);
   const wet = hours.filter(({ road }) => road && road.state !== 'dry' && road.state !== 'damp').length;
   const warmth = hours.reduce((sum, { hour }) => sum + hour.airTempC, 0);
@@ -84,6 +91,28 @@ function soilFacts(
       ({ isSpotted, atMs }) => isSpotted && atMs > nowMs - SPOTS_LAST_DAYS * MS_PER_DAY,
     ).length,
   };
+}
+
+const courseDay = ({ atMs, activeHours, zones }: SaltDay): SaltCourseDay => ({
+  atMs,
+  activeHours,
+  isSalted: zones.some(({ loadGramsPerM2 }) => loadGramsPerM2 >= SALTED_GRAMS_PER_M2),
+});
+
+/** The days to come, if nobody washes it. */
+function daysAhead(
+  now: SaltLedger,
+  hours: readonly CompiledHour[],
+  hourOfDay: readonly number[],
+): SaltCourseDay[] {
+  const ledger = now.copy();
+  const days: SaltCourseDay[] = [];
+  hours.forEach((hour, i) => {
+    ledger.step(hour);
+    if (hourOfDay[i] === DAY_HOUR)
+      days.push(courseDay({ atMs: hour.atMs, activeHours: ledger.activeHours, zones: ledger.zones() }));
+  });
+  return days;
 }
 
 /** Works a car's life through to the present. */
@@ -134,11 +163,19 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
     facts,
     car.looks.filter(({ atMs }) => atMs > (lastWashMs ?? 0)),
   );
+  const ahead = own.slice(seasonHours);
+  const sinceMs = lastWashMs ?? car.knownSinceMs;
+  const course = [
+    ...days.filter(({ atMs }) => atMs >= sinceMs).map(courseDay),
+    ...daysAhead(ledger, ahead, around.clock.hourOfDay.slice(seasonHours)),
+  ];
+  const { cadenceDays } = vehicle;
   return {
     methods,
     washes,
+    target: targetState(vehicle.target, { cadenceDays, course, sinceMs, nowMs: setting.nowMs }),
     past,
-    ahead: own.slice(seasonHours),
+    ahead,
     ledger,
     pickUp,
     days,
@@ -149,9 +186,6 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
     lastContactMs,
   };
 }
-
-/** Load from which a zone counts as under salt, g/m². */
-const SALTED_GRAMS_PER_M2 = 0.3;
 
 /** Days on which a zone carried salt, since an instant. */
 export const saltDaysOn =

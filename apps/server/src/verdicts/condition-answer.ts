@@ -4,18 +4,24 @@ import {
   protectionOn,
   protectionState,
   type ProtectionState,
+  type SeasonDue,
   shopMethods,
+  type TargetState,
   type ZoneProtection,
   type ZoneSoil,
 } from '@keen/core';
 import { type CarState, saltDaysOn } from './car-state.js';
 import type { EngineSetting, EngineVehicle } from './engine-job.js';
+import { seasonStandings } from './season-answer.js';
 
 export interface ConditionAnswer {
   readonly soil: readonly ZoneSoil[];
   /** The same without what somebody saw. */
   readonly estimated: readonly ZoneSoil[];
   readonly protections: readonly (ProtectionState & { readonly zone: CarZone })[];
+  /** Work of the season, and what its target has used up. */
+  readonly season: readonly SeasonDue[];
+  readonly target: TargetState;
 }
 
 const undated = (zone: CarZone, kind: ZoneProtection['kind']): ZoneProtection => ({
@@ -42,6 +48,8 @@ export function conditionAnswer(
   return {
     soil: state.soil,
     estimated: state.estimated,
+    season: seasonStandings(job),
+    target: state.target,
     protections: CAR_ZONE_IDS.map((zone) => {
       const row =
         vehicle.protections.find((entry) => entry.zone === zone) ??

@@ -1,4 +1,4 @@
-import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import type { Customer, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import type { DriveRecord } from '../drives/drives.repository.js';
 import type { SoilLookRecord } from '../soil/soil-looks.repository.js';
 import type { SwabRecord } from '../swabs/swabs.repository.js';
@@ -12,6 +12,7 @@ const engineFacts = ({
   keeper: _keeper,
   notes: _notes,
   knownSinceMs: _since,
+  customerId: _customer,
   ...vehicle
 }: VehicleRecord) => vehicle;
 
@@ -21,6 +22,7 @@ export interface Notes {
   readonly drives: readonly DriveRecord[];
   readonly swabs: readonly SwabRecord[];
   readonly looks: readonly SoilLookRecord[];
+  readonly customers: readonly Pick<Customer, 'id' | 'availability'>[];
 }
 
 /** A vehicle with what was noted about it, as the engine takes it. */
@@ -30,11 +32,13 @@ export function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicl
   return {
     vehicle: engineFacts(record),
     knownSinceMs: record.knownSinceMs,
+    availability: notes.customers.find(({ id }) => id === record.customerId)?.availability ?? null,
     washes: own(notes.washes)
       .filter(({ status }) => status === 'done')
-      .map(({ startMs, minutes, methodId, found }) => ({
+      .map(({ startMs, minutes, methodId, found, extras }) => ({
         atMs: startMs + minutes * 60_000,
         methodId,
+        extras,
         isSpotted: found !== null && found.spots !== 'none',
       })),
     drives: own(notes.drives).map(({ hourMs, roadClass, km, meanKmh }) => ({

@@ -5,9 +5,13 @@ import type {
   HouseRules,
   Limits,
   Place,
+  PlanCar,
   PlanRequest,
   Prices,
+  RoadSight,
   SaltReading,
+  SeasonJobId,
+  SeasonNumbers,
   SoilSeen,
   Treatment,
   Vehicle,
@@ -18,19 +22,29 @@ import type {
 export interface EngineWeather {
   /** Changes whenever the weather or what was spread on the roads does. */
   readonly stamp: string;
-  readonly observed: readonly WeatherHour[];
-  readonly control: readonly WeatherHour[];
-  readonly members: readonly (readonly WeatherHour[])[];
+  /** The first of the measured hours. */
+  readonly seasonMs: number;
+  /** The present hour: the first of those to come. */
+  readonly fromMs: number;
+  /** Consecutive from `seasonMs` to `fromMs`; null where not known. */
+  readonly observed: readonly (WeatherHour | null)[];
+  /** Consecutive from `fromMs`; null where not known. */
+  readonly control: readonly (WeatherHour | null)[];
+  readonly members: readonly (readonly (WeatherHour | null)[])[];
+  readonly roadSights: readonly RoadSight[];
 }
 
 /** A vehicle with all that is known to have happened to it. */
 export interface EngineVehicle {
   readonly vehicle: Vehicle;
   readonly knownSinceMs: number;
+  /** When it can be had; null: at any time. */
+  readonly availability: PlanCar['availability'];
   readonly washes: readonly {
     readonly atMs: number;
     readonly methodId: string;
     readonly isSpotted: boolean;
+    readonly extras: readonly SeasonJobId[];
   }[];
   readonly drives: readonly Drive[];
   readonly readings: readonly SaltReading[];
@@ -44,6 +58,7 @@ export interface EngineSetting {
   readonly prices: Prices;
   readonly house: HouseRules;
   readonly drivesOn: DrivingSide;
+  readonly season: SeasonNumbers;
   readonly timeZone: string;
   readonly weather: EngineWeather;
   /** What was spread on the roads, as told. */
@@ -68,7 +83,7 @@ export interface GridJob extends OfVehicle {
 }
 
 /** The washes that stand in the plan, and who does them. */
-export type PlanFacts = Pick<PlanRequest, 'hands' | 'fixed' | 'movable' | 'busy'>;
+export type PlanFacts = Pick<PlanRequest, 'hands' | 'fixed' | 'movable' | 'busy' | 'bookings' | 'stock'>;
 
 /** What each vehicle needs and when, and one good plan for all of them. */
 export interface PlanJob extends EngineSetting {
@@ -110,6 +125,12 @@ export interface CellJob extends OfVehicle {
   readonly start: StartQuestion;
 }
 
+/** How one wash is done. */
+export interface RunSheetJob extends OfVehicle {
+  readonly kind: 'run-sheet';
+  readonly start: StartQuestion;
+}
+
 /** What would change the answer to one start. */
 export interface FlipsJob extends OfVehicle {
   readonly kind: 'flips';
@@ -137,6 +158,7 @@ export type EngineJob =
   | SaltJob
   | ConditionJob
   | CellJob
+  | RunSheetJob
   | FlipsJob
   | BalanceJob
   | CadenceJob;

@@ -4,6 +4,7 @@ import {
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
+  DEFAULT_SEASON,
   MS_PER_HOUR,
   simulateWeather,
 } from '@keen/core';
@@ -30,18 +31,22 @@ function job(seed: number): GridJob {
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
     drivesOn: 'right',
+    season: DEFAULT_SEASON,
     timeZone: DEMO_ZONE,
     treatments: [],
     nowMs,
     weather: {
       stamp: `test ${seed}`,
+      seasonMs: hourMs - observedHours * MS_PER_HOUR,
+      fromMs: hourMs,
+      roadSights: [],
       observed: weather(hourMs - observedHours * MS_PER_HOUR, observedHours, seed),
       control: weather(hourMs, 24 * 11, seed),
       members: [2, 3].map((other) => weather(hourMs, 24 * 11, seed * 10 + other)),
     },
     car: engineVehicle(
-      { ...record, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
-      { washes: [], drives: [], swabs: [], looks: [] },
+      { ...record, customerId: null, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
+      { washes: [], drives: [], swabs: [], looks: [], customers: [] },
     ),
   };
 }

@@ -8,6 +8,7 @@ import {
   type Flip,
   type PlanAnswer,
   type PlanOption,
+  type RunSheet,
   type WorthOfRelief,
 } from '@keen/core';
 import { Piscina } from 'piscina';
@@ -28,6 +29,7 @@ interface Results {
   salt: SaltAnswer;
   condition: ConditionAnswer;
   cell: CellAnswer;
+  'run-sheet': RunSheet | null;
   flips: Flip[];
   balance: BalanceRow[];
   cadence: CadenceOutcome[];

@@ -40,7 +40,12 @@ import {
   type RoadState,
   type Schedule,
   type ScheduleProblem,
+  runSheet,
+  type RunSheet,
   seasonCadence,
+  type SeasonJobId,
+  type SeasonJobRow,
+  shopSeasonJobs,
   shopMethod,
   type Surroundings,
   surroundings,
@@ -68,14 +73,17 @@ import type {
   PlanJob,
   PlanTellJob,
   ReliefsJob,
+  RunSheetJob,
   SaltJob,
 } from './engine-job.js';
+import { seasonStandings } from './season-answer.js';
 import { saltAnswer, type SaltAnswer } from './salt-answer.js';
 
 /** A week of starts; the forecast reaches beyond it so that long washes and nights are covered. */
 export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
+const MS_PER_MINUTE = 60_000;
 const KEPT_BANDS = 250;
 const KEPT_CARS = 16;
 /** What a plan looks ahead. */
@@ -89,7 +97,8 @@ type OfCar = EngineSetting & { readonly car: EngineVehicle };
 
 /** The main road and the salt clock of a car, hour by hour, for the ribbon. */
 export interface RibbonHour {
-  readonly road: RoadState;
+  /** null: not known. */
+  readonly road: RoadState | null;
   /** Active hours that an hour counts on a caked underbody, in the street where it stands. */
   readonly pace: number;
 }
@@ -102,6 +111,8 @@ export interface GridAnswer {
 /** One start laid open, with the film of each panel, from which the lab begins. */
 export interface CellAnswer extends CellDetail {
   readonly films: readonly { readonly panel: Panel['id']; readonly input: FilmInput }[];
+  /** Coldest air where the car stands in the night after, °C; null: not known. */
+  readonly overnightC: number | null;
 }
 
 /** One plan for all vehicles as first found. */
@@ -164,7 +175,7 @@ export class Engine {
     const around = this.around(job);
     const from = job.weather.observed.length;
     const hours = Array.from({ length: GRID_HOURS }, (_, i): RibbonHour => ({
-      road: around.roads[from + i]?.main?.state ?? 'dry',
+      road: around.roads[from + i]?.main?.state ?? null,
       pace: Math.max(...(state.ahead[i]?.pace ?? [0])),
     }));
     return { bands, hours };
@@ -198,7 +209,7 @@ export class Engine {
       soil: this.stateOf(job).soilByGroup,
       night: new NightAir(standsAt, control),
       sites: this.sitesOf(job),
-      startsMs: everyHour(weather.control[0]?.atMs ?? 0, GRID_HOURS),
+      startsMs: everyHour(weather.fromMs, GRID_HOURS),
       withMembers,
     };
   }
@@ -219,10 +230,10 @@ export class Engine {
 
   private roadAhead(job: EngineSetting): RoadAhead {
     const from = job.weather.observed.length;
+    const roads = this.around(job).roads.slice(from);
     return new RoadAhead(
-      this.around(job)
-        .roads.slice(from)
-        .flatMap(({ main }) => main ?? []),
+      job.weather.fromMs,
+      roads.map(({ main }) => main ?? null),
     );
   }
 
@@ -235,11 +246,23 @@ export class Engine {
     const hour = Math.floor(job.nowMs / MS_PER_HOUR);
     const startsMs = workingHours(job);
     const { timeZone, drivesOn } = job;
-    const setting = hash(house, limits, prices, places, weather.stamp, timeZone, drivesOn, hour, startsMs);
+    const { season } = job;
+    const setting = hash(
+      house,
+      limits,
+      prices,
+      places,
+      weather.stamp,
+      timeZone,
+      drivesOn,
+      season,
+      hour,
+      startsMs,
+    );
     // What was made under another setting will hardly be asked for again, and it is large.
     if (setting !== this.morningsUnder) this.mornings.clear();
     this.morningsUnder = setting;
-    const key = hash(car);
+    const key = hash(car, fixedExtras(job), agreedExtras(job));
     return this.mornings.once(key, () => {
       const request = { ...this.request(job, false), startsMs };
       const bands = verdictGrid(request, { onProgress });
@@ -252,7 +275,12 @@ export class Engine {
         ledger: state.ledger,
         ahead: state.ahead,
         askMembers: weather.members.length > 0 ? memberAsker(request) : undefined,
-        windChillC: weather.control.map(outdoorWindChillC),
+        windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
+        target: state.target,
+        season: {
+          due: dueSeasonJobs(job),
+          at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
+        },
         history: {
           lastWashMs: state.lastWashMs,
           lastContactMs: state.lastContactMs,
@@ -270,7 +298,8 @@ export class Engine {
       const told = (share: number): void => report({ label, share: (i + share) / total });
       const morning = this.morningOf({ ...job, car }, told);
       told(1);
-      return { ...morning, cadenceDays: car.vehicle.cadenceDays };
+      const { everyDays } = morning.due.target;
+      return { ...morning, cadenceDays: everyDays, availability: car.availability };
     });
     return {
       ...job.facts,
@@ -346,7 +375,31 @@ export class Engine {
           input: filmInputFor(washCase, panel, site),
         }))
       : [];
-    return { ...cellDetail(request, startMs), films };
+    const overnightC = request.night.coldestAfterC(startMs + method.minutes * MS_PER_MINUTE);
+    return { ...cellDetail(request, startMs), films, overnightC };
+  }
+
+  /** How one wash is done there then; null where nobody knows that hour's weather. */
+  runSheet(job: RunSheetJob): RunSheet | null {
+    const { place, control, night } = this.cellRequest(job);
+    const { startMs, methodId } = job.start;
+    const calendar = new PlaceCalendar(place);
+    const site = new PlaceWeather(calendar, control).siteHour(startMs);
+    const outdoors = control.hours[Math.floor((startMs - control.fromMs) / MS_PER_HOUR)];
+    if (!site || !outdoors) return null;
+    const method = shopMethod(methodId, job.house, job.car.vehicle);
+    const endMs = startMs + method.minutes * MS_PER_MINUTE;
+    const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
+    return runSheet({
+      vehicle: job.car.vehicle,
+      place,
+      method,
+      limits: job.limits,
+      site,
+      outdoors,
+      isDark: !lightAtStart || (lightLeftMinutes ?? 0) < 0,
+      overnightC: night.coldestAfterC(endMs),
+    });
   }
 
   /** What would change the answer to one start. */
@@ -388,18 +441,18 @@ export class Engine {
     return this.arounds.once(key, () => {
       const hours = [...weather.observed, ...weather.control];
       const point = at ?? { latitudeDeg: 46.5, longitudeDeg: -84.3 };
-      const nowMs = weather.control[0]?.atMs ?? Infinity;
-      const road = (roadClass: RoadClass): RoadHour[] => {
+      const road = (roadClass: RoadClass): (RoadHour | null)[] => {
         const told = treatments.filter((treatment) => treatment.roadClass === roadClass);
         const likely = likelyTreatments(hours, roadClass);
         // Bulletins speak for the past, the estimate for what is to come; without bulletins it speaks for both.
-        const spread = told.length > 0 ? [...told, ...likely.filter(({ atMs }) => atMs >= nowMs)] : likely;
-        return roadHours(hours, { roadClass, at: point, treatments: spread });
+        const spread =
+          told.length > 0 ? [...told, ...likely.filter(({ atMs }) => atMs >= weather.fromMs)] : likely;
+        return roadHours(hours, { roadClass, at: point, treatments: spread, seen: weather.roadSights });
       };
       const roads = Object.fromEntries(
         ROAD_CLASSES.map((roadClass) => [roadClass, road(roadClass)]),
-      ) as Record<RoadClass, RoadHour[]>;
-      return surroundings(hours, roads, timeZone);
+      ) as Record<RoadClass, (RoadHour | null)[]>;
+      return surroundings({ fromMs: weather.seasonMs, hours }, roads, timeZone);
     });
   }
 }
@@ -409,9 +462,29 @@ function goodPlan(problem: ScheduleProblem): Schedule {
   return goodSchedule(problem, () => (performance.now() - began) / GOOD_PLAN_MS);
 }
 
+/** Work of the season that goes with washes of this car that stand fixed. */
+const fixedExtras = ({ car, facts }: OfCar & Pick<PlanJob, 'facts'>): readonly SeasonJobId[] =>
+  facts.fixed.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
+
+/** Work of the season that a customer agreed on. */
+const agreedExtras = ({ car, facts }: OfCar & Pick<PlanJob, 'facts'>): readonly SeasonJobId[] =>
+  facts.bookings.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
+
+/** Work of the season that is due for a car, or agreed on, and stands in no fixed wash of it. */
+function dueSeasonJobs(job: OfCar & Pick<PlanJob, 'facts'>): SeasonJobRow[] {
+  const planned = new Set(fixedExtras(job));
+  const due = new Set(
+    seasonStandings(job)
+      .filter(({ state }) => state === 'due')
+      .map(({ jobId }) => jobId),
+  );
+  for (const jobId of agreedExtras(job)) due.add(jobId);
+  return shopSeasonJobs(job.season).filter(({ id }) => due.has(id) && !planned.has(id));
+}
+
 /** Hours of the coming days in which somebody works; no other start can be planned. */
 function workingHours({ facts, weather, timeZone }: EngineSetting & Pick<PlanJob, 'facts'>): number[] {
-  return everyHour(weather.control[0]?.atMs ?? 0, planHours(weather)).filter((atMs) => {
+  return everyHour(weather.fromMs, planHours(weather)).filter((atMs) => {
     const { weekday, minuteOfDay } = localTime(atMs, timeZone);
     return facts.hands.some(({ hours }) => {
       const span = hours[weekday];
@@ -423,23 +496,15 @@ function workingHours({ facts, weather, timeZone }: EngineSetting & Pick<PlanJob
 /** Ten days, or as far as the forecast reaches. */
 const planHours = ({ control }: EngineSetting['weather']): number => Math.min(PLAN_HOURS, control.length);
 
-const horizonOf = ({ weather }: EngineSetting): number =>
-  (weather.control[0]?.atMs ?? 0) + planHours(weather) * MS_PER_HOUR;
+const horizonOf = ({ weather }: EngineSetting): number => weather.fromMs + planHours(weather) * MS_PER_HOUR;
 
-/** The recent past and one course of the future as one span; missing hours between are null. */
+/** The recent past and one course of the future as one span. */
 export function spanOf(
-  weather: { readonly observed: readonly WeatherHour[] },
-  ahead: readonly WeatherHour[],
+  { fromMs, observed }: Pick<EngineSetting['weather'], 'fromMs' | 'observed'>,
+  ahead: readonly (WeatherHour | null)[],
 ): WeatherSpan {
-  const known = [...weather.observed.slice(-LOOK_BACK_HOURS), ...ahead];
-  const fromMs = known[0]?.atMs ?? 0;
-  const lastMs = known.at(-1)?.atMs ?? fromMs - MS_PER_HOUR;
-  const byHour = new Map(known.map((hour) => [hour.atMs, hour]));
-  const hours = Array.from(
-    { length: (lastMs - fromMs) / MS_PER_HOUR + 1 },
-    (_, i) => byHour.get(fromMs + i * MS_PER_HOUR) ?? null,
-  );
-  return { fromMs, hours };
+  const past = observed.slice(-LOOK_BACK_HOURS);
+  return { fromMs: fromMs - past.length * MS_PER_HOUR, hours: [...past, ...ahead] };
 }
 
 const outdoorWindChillC = (hour: WeatherHour): number | null =>

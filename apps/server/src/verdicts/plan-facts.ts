@@ -1,4 +1,4 @@
-import { type Hands, PLAN_SLOT_MINUTES, type PlannedSlot, type WashRecord } from '@keen/core';
+import { PLAN_SLOT_MINUTES, type PlannedSlot, type WashRecord } from '@keen/core';
 import type { PlanFacts } from './engine-job.js';
 
 const MS_PER_MINUTE = 60_000;
@@ -7,18 +7,33 @@ const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
 export const endOf = ({ startMs, minutes }: Pick<WashRecord, 'startMs' | 'minutes'>): number =>
   startMs + minutes * MS_PER_MINUTE;
 
+/** A wash that was begun and is not marked done takes at least so much longer; told in steps, so that a plan holds for a while (judgement). */
+const STILL_AT_IT_MS = 10 * MS_PER_MINUTE;
+/** Whoever is at it for so much longer has forgotten to mark it (judgement). */
+const FORGOTTEN_MS = 4 * 60 * MS_PER_MINUTE;
+
+/** When its hands and its place are free again: a wash that was begun late ends late, and one that runs over goes on. */
+export function freeFrom(wash: WashRecord, nowMs: number): number {
+  const { startMs, startedMs, minutes } = wash;
+  if (wash.status !== 'planned' || startedMs === null) return endOf(wash);
+  const wantedMs = Math.max(startMs, startedMs) + minutes * MS_PER_MINUTE;
+  if (nowMs < wantedMs || nowMs > wantedMs + FORGOTTEN_MS) return wantedMs;
+  return (Math.floor(nowMs / STILL_AT_IT_MS) + 2) * STILL_AT_IT_MS;
+}
+
 /** Planned and not over: it still takes hands. */
 export const isAhead = (wash: WashRecord, nowMs: number): boolean =>
-  wash.status === 'planned' && endOf(wash) > nowMs;
+  wash.status === 'planned' && freeFrom(wash, nowMs) > nowMs;
 
-/** A wash as the planner sees it. */
-export const slotOf = (wash: WashRecord): PlannedSlot => ({
+/** A wash as the planner sees it now. */
+export const slotOf = (wash: WashRecord, nowMs: number): PlannedSlot => ({
   vehicleId: wash.vehicleId,
   placeId: wash.placeId,
   methodId: wash.methodId,
   handsId: wash.handsId,
   startMs: wash.startMs,
-  endMs: endOf(wash),
+  endMs: freeFrom(wash, nowMs),
+  extras: wash.extras,
 });
 
 /** Locked, begun, or begun at a minute that the planner does not use: it stays where it is. */
@@ -27,14 +42,12 @@ export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =
 
 /** The washes that stand in the plan, as the planner takes them. */
 export function planFacts(
-  planned: readonly WashRecord[],
-  hands: readonly Hands[],
-  busy: PlanFacts['busy'],
+  { planned, nowMs }: { readonly planned: readonly WashRecord[]; readonly nowMs: number },
+  shop: Pick<PlanFacts, 'hands' | 'busy' | 'bookings' | 'stock'>,
 ): PlanFacts {
   return {
-    hands,
-    fixed: planned.filter(isFixed).map(slotOf),
-    movable: planned.filter((wash) => !isFixed(wash)).map(slotOf),
-    busy,
+    ...shop,
+    fixed: planned.filter(isFixed).map((wash) => slotOf(wash, nowMs)),
+    movable: planned.filter((wash) => !isFixed(wash)).map((wash) => slotOf(wash, nowMs)),
   };
 }

@@ -22,6 +22,8 @@ export interface SaltAnswer {
   /** What the last wash has saved so far; null where there was none. */
   readonly savedByLast: { readonly atMs: number; readonly activeHours: number } | null;
   readonly forecastHours: number;
+  /** Hours of the season so far, and of those to come, of which nobody knows the weather: nothing counts in them. */
+  readonly unknownHours: { readonly past: number; readonly ahead: number };
   /** Active hours over the forecast where it stands now, in the street, and in a heated place at 14 °C. */
   readonly parked: { readonly here: number; readonly street: number; readonly heated: number };
   readonly washesMs: readonly number[];
@@ -32,6 +34,8 @@ export interface SaltAnswer {
 const HEATED_EXAMPLE = { climate: { kind: 'heated', setpointC: 14 } } as const;
 const ALL_OFF = byGroup(() => 1);
 const NOW_ONLY: ReadonlySet<number> = new Set([0]);
+
+const countOf = (hours: readonly unknown[]): number => hours.filter((hour) => hour === null).length;
 
 /** Active hours that pass over the hours without a wash. */
 function clockOver(now: SaltLedger, hours: readonly CompiledHour[]): number {
@@ -67,6 +71,7 @@ export function saltAnswer(job: SaltJob, state: CarState, around: Surroundings):
       })),
     savedByLast: savedByLast(),
     forecastHours: ahead.length,
+    unknownHours: { past: countOf(job.weather.observed), ahead: countOf(job.weather.control) },
     parked: { here: clockOver(ledger, ahead), street: parked(null), heated: parked(HEATED_EXAMPLE) },
     washesMs: washes.map(({ atMs }) => atMs),
     pickUp,

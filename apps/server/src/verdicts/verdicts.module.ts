@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { PlacesModule } from '../places/places.module.js';
 import { BusyModule } from '../calendar/busy.module.js';
+import { CustomerBookModule } from '../customers/customer-book.module.js';
 import { DrivesModule } from '../drives/drives.module.js';
 import { RoadsModule } from '../roads/roads.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
@@ -22,6 +23,7 @@ import { VerdictsService } from './verdicts.service.js';
     SettingsModule,
     WashLogModule,
     BusyModule,
+    CustomerBookModule,
     DrivesModule,
     SwabsModule,
     SoilLogModule,

@@ -11,12 +11,15 @@ import {
   MS_PER_HOUR,
   type PlanAnswer,
   type PlanOption,
+  type RunSheet,
   startOfHourMs,
   type WashRecord,
   type WorthOfRelief,
 } from '@keen/core';
 import { CalendarRepository } from '../calendar/calendar.repository.js';
 import { ClockService } from '../clock/clock.service.js';
+import { type BookingRecord, BookingsRepository } from '../customers/bookings.repository.js';
+import { CustomersRepository } from '../customers/customers.repository.js';
 import { DrivesRepository } from '../drives/drives.repository.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
@@ -45,6 +48,7 @@ export interface PlanFound {
   readonly made: MadePlan;
   readonly planned: readonly WashRecord[];
   readonly hands: readonly Hands[];
+  readonly bookings: readonly BookingRecord[];
   readonly nowMs: number;
   readonly fromMs: number;
   readonly days: readonly DayLight[];
@@ -97,19 +101,21 @@ export class VerdictsService {
     private readonly looks: SoilLooksRepository,
     private readonly settings: SettingsService,
     private readonly busy: CalendarRepository,
+    private readonly customers: CustomersRepository,
+    private readonly bookings: BookingsRepository,
     private readonly clock: ClockService,
   ) {}
 
   /** One good plan for all vehicles round the washes that stand in it already. */
   async plan(caller?: AbortSignal): Promise<PlanFound> {
-    const { setting, cars, planned, facts } = await this.planInputs();
+    const { setting, cars, planned, facts, booked } = await this.planInputs();
     const tenMinutes = Math.floor(setting.nowMs / 600_000);
     const inputs = ['plan', tenMinutes, cars, facts];
     const made = await this.ask(inputs, setting, caller, (signal) =>
       this.pool.run({ ...setting, kind: 'plan', cars, facts }, signal),
     );
     const { source, issuedMs, weather, places, nowMs } = setting;
-    const fromMs = weather.control[0]?.atMs ?? nowMs;
+    const { fromMs } = weather;
     const hours = (made.horizonMs - fromMs) / MS_PER_HOUR;
     const days = this.daysOf(places, fromMs, hours);
     const tell = (chosen: readonly number[]): Promise<PlanAnswer> =>
@@ -117,7 +123,8 @@ export class VerdictsService {
         this.pool.run({ ...setting, kind: 'plan-tell', cars, facts, chosen }, signal),
       );
     const memberCount = weather.members.length;
-    return { made, planned, nowMs, fromMs, days, source, issuedMs, memberCount, hands: facts.hands, tell };
+    const shown = { hands: facts.hands, bookings: booked };
+    return { made, planned, nowMs, fromMs, days, source, issuedMs, memberCount, ...shown, tell };
   }
 
   /** Where else a vehicle's wash could stand, every other planned wash left where it is. */
@@ -125,7 +132,7 @@ export class VerdictsService {
     const { setting, cars, facts, planned } = await this.planInputs();
     const car = cars.find(({ vehicle }) => vehicle.id === vehicleId);
     if (!car) throw notFound('vehicle', vehicleId);
-    const others = planned.filter(({ id }) => id !== washId).map(slotOf);
+    const others = planned.filter(({ id }) => id !== washId).map((wash) => slotOf(wash, setting.nowMs));
     return this.ask(['moves', car, others], setting, caller, (signal) =>
       this.pool.run(
         { ...setting, kind: 'moves', car, facts: { ...facts, fixed: others, movable: [] } },
@@ -144,11 +151,12 @@ export class VerdictsService {
   }
 
   private async planInputs() {
-    const [setting, vehicles, notes, { hands }] = await Promise.all([
+    const [setting, vehicles, notes, { hands, stock }, booked] = await Promise.all([
       this.setting(),
       this.vehicles.list(),
       this.notes(),
       this.settings.read(),
+      this.bookings.open(this.clock.now()),
     ]);
     const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
     const planned = notes.washes.filter((wash) => isAhead(wash, setting.nowMs));
@@ -157,7 +165,16 @@ export class VerdictsService {
       fromMs,
       toMs,
     }));
-    return { setting, cars, planned, facts: planFacts(planned, hands, engaged) };
+    const bookings = booked.map(({ id, vehicleId, fromMs, readyByMs, methodId, extras }) => ({
+      id,
+      vehicleId,
+      fromMs,
+      readyByMs,
+      methodId,
+      extras,
+    }));
+    const facts = planFacts({ planned, nowMs: setting.nowMs }, { hands, busy: engaged, bookings, stock });
+    return { setting, cars, planned, facts, booked };
   }
 
   /** The ribbon of one vehicle over a week. */
@@ -167,7 +184,7 @@ export class VerdictsService {
       this.pool.run({ ...setting, car, kind: 'grid' }, signal),
     );
     const { issuedMs, source, weather, places } = setting;
-    const fromMs = weather.control[0]?.atMs ?? 0;
+    const { fromMs } = weather;
     const days = this.daysOf(places, fromMs);
     return { vehicleId, fromMs, hourCount: GRID_HOURS, issuedMs, source, bands, hours, days };
   }
@@ -215,12 +232,24 @@ export class VerdictsService {
     );
   }
 
+  /** How a wash is done there then; null where the forecast does not reach, or nobody knows that hour. */
+  async runSheet(
+    query: CellQuery,
+  ): Promise<{ readonly sheet: RunSheet; readonly source: string; readonly issuedMs: number } | null> {
+    const asked = await this.start(query);
+    if (!asked) return null;
+    const { setting, car, start } = asked;
+    const sheet = await this.ask(['run-sheet', car, start], setting, undefined, () =>
+      this.pool.run({ ...setting, car, start, kind: 'run-sheet' }),
+    );
+    return sheet && { sheet, source: setting.source, issuedMs: setting.issuedMs };
+  }
+
   private async start({ vehicleId, placeId, methodId, startMs }: CellQuery) {
     await this.places.read(placeId);
     const { setting, car } = await this.ofCar(vehicleId);
-    const { control } = setting.weather;
-    const inside =
-      startMs >= (control[0]?.atMs ?? Infinity) && startMs <= (control.at(-1)?.atMs ?? -Infinity);
+    const { fromMs, control } = setting.weather;
+    const inside = startMs >= fromMs && startMs < fromMs + control.length * MS_PER_HOUR;
     return inside ? { setting, car, start: { placeId, methodId, startMs } } : null;
   }
 
@@ -244,7 +273,7 @@ export class VerdictsService {
   /** All ways to wash one vehicle in one hour. @throws 400 outside the forecast */
   async balance(vehicleId: string, atMs: number, caller?: AbortSignal): Promise<BalanceView> {
     const { setting, car } = await this.ofCar(vehicleId);
-    const fromMs = setting.weather.control[0]?.atMs ?? Infinity;
+    const { fromMs } = setting.weather;
     const hourMs = startOfHourMs(atMs);
     if (hourMs < fromMs || hourMs >= fromMs + GRID_HOURS * MS_PER_HOUR)
       throw badField('atMs', 'atMs is outside the week that is judged.');
@@ -269,20 +298,25 @@ export class VerdictsService {
   }
 
   private async notes(vehicleId?: string): Promise<Notes> {
-    const [washes, drives, swabs, looks] = await Promise.all([
+    const [washes, drives, swabs, looks, customers] = await Promise.all([
       this.washes.list({ vehicleId }),
       this.drives.list(vehicleId),
       this.swabs.list(vehicleId),
       this.looks.list(vehicleId),
+      this.customers.list(),
     ]);
-    return { washes, drives, swabs, looks };
+    return { washes, drives, swabs, looks, customers };
   }
 
   private async setting(): Promise<Setting> {
-    const [bundle, places, { limits, prices, house, drivesOn, timeZone }, { treatments }] = await Promise.all(
-      [this.weather.bundle(), this.places.list(), this.settings.read(), this.roads.bulletins()],
-    );
-    const { stamp, observed, control, members, source, issuedMs } = bundle;
+    const [bundle, places, { limits, prices, house, drivesOn, timeZone, season }, { treatments }] =
+      await Promise.all([
+        this.weather.bundle(),
+        this.places.list(),
+        this.settings.read(),
+        this.roads.bulletins(),
+      ]);
+    const { stamp, source, issuedMs, seasonMs, fromMs, observed, control, members, roadSights } = bundle;
     const spread = treatments.map(({ atMs, roadClass, agent, gramsPerM2 }) => ({
       atMs,
       roadClass,
@@ -297,8 +331,17 @@ export class VerdictsService {
       house,
       drivesOn,
       timeZone,
+      season,
       treatments: spread,
-      weather: { stamp: `${stamp} ${roads}`, observed, control, members },
+      weather: {
+        stamp: `${stamp} ${roads}`,
+        seasonMs,
+        fromMs,
+        observed,
+        control,
+        members,
+        roadSights,
+      },
       nowMs: Math.floor(this.clock.now() / 60_000) * 60_000,
       source,
       issuedMs,

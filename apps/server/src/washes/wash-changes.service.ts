@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   busyOf,
+  extrasOf,
   type Hands,
   type PlaceRecord,
   type Predicted,
   shopMethod,
+  shopSeasonJobs,
   spansMeet,
   type VehicleRecord,
   type WashRecord,
@@ -15,7 +17,7 @@ import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { endOf, isAhead, slotOf } from '../verdicts/plan-facts.js';
+import { endOf, freeFrom, isAhead, slotOf } from '../verdicts/plan-facts.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { WashesRepository } from './washes.repository.js';
@@ -39,7 +41,7 @@ interface Shop {
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
   readonly hands: readonly Hands[];
-  readonly minutesOf: (methodId: string, vehicle: VehicleRecord) => number;
+  readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord) => number;
   readonly nowMs: number;
 }
 
@@ -115,12 +117,14 @@ export class WashChangesService {
   }
 
   private async shop(): Promise<Shop> {
-    const [places, vehicles, { hands, house }] = await Promise.all([
+    const [places, vehicles, { hands, house, season }] = await Promise.all([
       this.places.list(),
       this.vehicles.list(),
       this.settings.read(),
     ]);
-    const minutesOf: Shop['minutesOf'] = (methodId, vehicle) => shopMethod(methodId, house, vehicle).minutes;
+    const jobs = shopSeasonJobs(season);
+    const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle) =>
+      shopMethod(methodId, house, vehicle).minutes + extrasOf(extras, jobs).minutes;
     return { places, vehicles, hands, minutesOf, nowMs: this.clock.now() };
   }
 
@@ -146,6 +150,7 @@ function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
     handsId: dto.handsId ?? shop.hands[0]?.id ?? 'owner',
     isLocked: dto.isLocked ?? true,
     startedMs: null,
+    extras: dto.extras ?? [],
     costMinor: null,
     predicted: null,
     found: null,
@@ -169,14 +174,14 @@ function place({ field, record, anyHands }: Wanted, standing: readonly WashRecor
   if (!there) throw notFound('place', record.placeId);
   if (!there.methods.some(({ methodId }) => methodId === record.methodId))
     throw badField(`${field}methodId`, `methodId: ${record.methodId} cannot be done at ${there.name}.`);
-  const wash = { ...record, minutes: shop.minutesOf(record.methodId, vehicle) };
+  const wash = { ...record, minutes: shop.minutesOf(record, vehicle) };
   if (endOf(wash) < shop.nowMs)
     throw badField(
       `${field}startMs`,
       'startMs is in the past; log a wash that was done instead of planning it.',
     );
   const others = standing.filter(({ id }) => id !== wash.id);
-  const asSpan = (other: WashRecord) => ({ fromMs: other.startMs, toMs: endOf(other) });
+  const asSpan = (other: WashRecord) => ({ fromMs: other.startMs, toMs: freeFrom(other, shop.nowMs) });
   const beside = others.filter((other) => spansMeet(asSpan(wash), asSpan(other)));
   if (beside.some(({ vehicleId }) => vehicleId === wash.vehicleId))
     throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
@@ -187,7 +192,10 @@ function place({ field, record, anyHands }: Wanted, standing: readonly WashRecor
     others.some(
       (other) =>
         other.handsId === handsId &&
-        spansMeet(busyOf(slotOf({ ...wash, handsId }), shop.places), busyOf(slotOf(other), shop.places)),
+        spansMeet(
+          busyOf(slotOf({ ...wash, handsId }, shop.nowMs), shop.places),
+          busyOf(slotOf(other, shop.nowMs), shop.places),
+        ),
     );
   const free = anyHands ? shop.hands.find(({ id }) => !busy(id)) : undefined;
   const handsId = free?.id ?? wash.handsId;

@@ -1,7 +1,15 @@
-import { METHOD_IDS, type PanelId, SPOTS_FOUND, type SpotsFound } from '@keen/core';
+import {
+  METHOD_IDS,
+  type PanelId,
+  SEASON_JOB_IDS,
+  type SeasonJobId,
+  SPOTS_FOUND,
+  type SpotsFound,
+} from '@keen/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -37,6 +45,8 @@ export class PlanWashDto {
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
   /** Absent: whoever is free. */
   @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
+  /** Work of the season in the same visit. */
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** What is planned by hand stays where it was put. */
   @IsOptional() @IsBoolean() isLocked?: boolean;
 }
@@ -47,6 +57,7 @@ export class MoveWashDto {
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
   @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
   @IsOptional() @IsBoolean() isLocked?: boolean;
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** null: not begun after all. */
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startedMs?: number | null;
 }
@@ -85,6 +96,8 @@ export class DoneWashDto {
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
   @IsNumber() @Min(1) @Max(1440) minutes: number;
   @IsIn(METHOD_IDS) methodId: string;
+  /** Work of the season that was done; absent: what was planned. */
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   @IsOptional() @IsInt() @Min(0) @Max(1_000_000) costMinor: number | null = null;
   @IsObject() @ValidateNested() @Type(() => FoundDto) found: FoundDto;
 }

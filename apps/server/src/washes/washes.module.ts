@@ -12,6 +12,6 @@ import { WashesService } from './washes.service.js';
   imports: [WashLogModule, VehiclesModule, PlacesModule, SettingsModule, VerdictsModule],
   controllers: [WashesController],
   providers: [WashesService, WashChangesService],
-  exports: [WashChangesService],
+  exports: [WashChangesService, WashesService],
 })
 export class WashesModule {}

@@ -4,6 +4,7 @@ import type { WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
@@ -19,6 +20,7 @@ export class WashesService {
     private readonly vehicles: VehiclesService,
     private readonly places: PlacesService,
     private readonly changes: WashChangesService,
+    private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}
 
@@ -56,8 +58,9 @@ export class WashesService {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
     this.requireDoable(dto, await this.vehicles.read(before.vehicleId));
-    const change = { ...dto, status: 'done' as const };
+    const change = { ...dto, extras: dto.extras ?? before.extras, status: 'done' as const };
     await this.washes.update(id, change);
+    await this.settings.useProduct(dto.methodId);
     return { ...before, ...change };
   }
 
@@ -65,8 +68,16 @@ export class WashesService {
   async log(dto: LogWashDto): Promise<WashRecord> {
     await this.places.read(dto.placeId);
     this.requireDoable(dto, await this.vehicles.read(dto.vehicleId));
-    const record: WashRecord = { ...dto, id: randomUUID(), status: 'done', predicted: null, ...ALONE };
+    const record: WashRecord = {
+      ...dto,
+      extras: dto.extras ?? [],
+      id: randomUUID(),
+      status: 'done',
+      predicted: null,
+      ...ALONE,
+    };
     await this.washes.insert(record);
+    await this.settings.useProduct(dto.methodId);
     return record;
   }
 

@@ -1,5 +1,5 @@
 import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, startOfHourMs, type WeatherHour } from '@keen/core';
-import type { ForecastRun, WeatherSource } from './weather-source.js';
+import type { WeatherSource, WholeRun } from './weather-source.js';
 
 const HOURS_BETWEEN_RUNS = 6;
 const FORECAST_HOURS = 240;
@@ -29,7 +29,7 @@ export class SimulatedStation implements WeatherSource {
     return Promise.resolve(season.filter(({ atMs }) => atMs >= fromMs));
   }
 
-  async newestForecast(atMs: number): Promise<ForecastRun> {
+  async newestForecast(atMs: number): Promise<WholeRun> {
     const issuedMs = Math.floor(atMs / (HOURS_BETWEEN_RUNS * MS_PER_HOUR)) * HOURS_BETWEEN_RUNS * MS_PER_HOUR;
     const before = (await this.observed(issuedMs - MS_PER_HOUR, startOfHourMs(issuedMs))).at(-1);
     const members = Array.from({ length: MEMBERS + 1 }, (_, index) =>

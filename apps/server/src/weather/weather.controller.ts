@@ -1,6 +1,9 @@
-import { Controller, Get } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { WeatherHour } from '@keen/core';
+import type { SightRecord } from './sights.repository.js';
+import { ToldWeatherService, type WeatherImport, type WeatherSourceView } from './told-weather.service.js';
+import { ImportWeatherDto, SightDto, WeatherHoursDto, WeatherOrderDto } from './weather.dto.js';
 import { type WeatherBundle, WeatherService } from './weather.service.js';
 
 const SPREAD = { low: 0.1, high: 0.9 };
@@ -16,8 +19,13 @@ export interface WeatherAnswer {
   readonly source: string;
   readonly issuedMs: number;
   readonly memberCount: number;
+  /** The first hour to come. */
+  readonly fromMs: number;
+  /** Hours that are known. */
   readonly past: readonly WeatherHour[];
   readonly ahead: readonly ForecastHour[];
+  /** Who told each hour, and what is missing where it is not known. */
+  readonly told: WeatherBundle['told'];
 }
 
 /** Value at a share of the sorted members. */
@@ -25,19 +33,23 @@ const quantile = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1)))] ?? NaN;
 
 export function withSpread({ control, members }: Pick<WeatherBundle, 'control' | 'members'>): ForecastHour[] {
-  return control.map((hour, i) => {
+  return control.flatMap((hour, i): ForecastHour[] => {
+    if (!hour) return [];
     const temps = members.flatMap((member) => member[i]?.airTempC ?? []).sort((a, b) => a - b);
-    if (temps.length === 0) return { ...hour, lowTempC: hour.airTempC, highTempC: hour.airTempC };
-    return { ...hour, lowTempC: quantile(temps, SPREAD.low), highTempC: quantile(temps, SPREAD.high) };
+    if (temps.length === 0) return [{ ...hour, lowTempC: hour.airTempC, highTempC: hour.airTempC }];
+    return [{ ...hour, lowTempC: quantile(temps, SPREAD.low), highTempC: quantile(temps, SPREAD.high) }];
   });
 }
 
 @ApiTags('weather')
 @Controller('weather')
 export class WeatherController {
-  constructor(private readonly weather: WeatherService) {}
+  constructor(
+    private readonly weather: WeatherService,
+    private readonly told: ToldWeatherService,
+  ) {}
 
-  /** The last day as measured, and the newest forecast with the 10–90 % span of its members. */
+  /** The last day as measured, and what is to come with the 10–90 % span of its members. */
   @Get()
   async read(): Promise<WeatherAnswer> {
     const bundle = await this.weather.bundle();
@@ -45,8 +57,64 @@ export class WeatherController {
       source: bundle.source,
       issuedMs: bundle.issuedMs,
       memberCount: bundle.members.length,
-      past: bundle.observed.slice(-PAST_HOURS),
+      fromMs: bundle.fromMs,
+      past: bundle.observed.slice(-PAST_HOURS).filter((hour) => hour !== null),
       ahead: withSpread(bundle),
+      told: bundle.told,
     };
+  }
+
+  @Get('sources')
+  sources(): Promise<WeatherSourceView[]> {
+    return this.told.sources();
+  }
+
+  /** Which source leads, which follow, and which do not count. */
+  @Put('sources')
+  setOrder(@Body() { order }: WeatherOrderDto): Promise<WeatherSourceView[]> {
+    return this.told.setOrder(order);
+  }
+
+  @Delete('sources/:source')
+  @HttpCode(204)
+  forget(@Param('source') source: string): Promise<void> {
+    return this.told.forget(source);
+  }
+
+  /** Hourly tables (CSV), lists (JSON) or aviation text: reported line by line, kept as the mode says. */
+  @Post('import')
+  @HttpCode(200)
+  importText(@Body() dto: ImportWeatherDto): Promise<WeatherImport> {
+    return this.told.importText(dto);
+  }
+
+  /** Hours from one's own station or service; one that cannot be read turns all of them down. */
+  @Post('hours')
+  @HttpCode(200)
+  addHours(@Body() dto: WeatherHoursDto): Promise<{ kept: number }> {
+    return this.told.addHours(dto);
+  }
+
+  @Get('sights')
+  sights(): Promise<SightRecord[]> {
+    return this.told.sights();
+  }
+
+  /** What somebody sees now; it corrects the next hours. */
+  @Post('sights')
+  see(@Body() dto: SightDto): Promise<SightRecord> {
+    return this.told.see(dto);
+  }
+
+  @Delete('sights/:id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.told.setSightRemoved(id, true);
+  }
+
+  @Post('sights/:id/restore')
+  @HttpCode(204)
+  restore(@Param('id') id: string): Promise<void> {
+    return this.told.setSightRemoved(id, false);
   }
 }

@@ -1,72 +1,193 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { MS_PER_HOUR, startOfHourMs, type WeatherHour } from '@keen/core';
+import {
+  correctedCourse,
+  membersAround,
+  mergedHours,
+  type MergedHour,
+  MS_PER_HOUR,
+  readingsOf,
+  type RoadSight,
+  SIGHT_LASTS_HOURS,
+  startOfHourMs,
+  type WeatherHour,
+} from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { SettingsService } from '../settings/settings.service.js';
 import { seasonStartMs } from './season.js';
+import { type SightRecord, SightsRepository } from './sights.repository.js';
 import { WeatherRepository } from './weather.repository.js';
-import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
+import { type ForecastRun, WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
+const STATION_RUNS_EVERY_MS = 6 * MS_PER_HOUR;
 
 /** All that is known of the weather at an instant. */
 export interface WeatherBundle {
   /** Changes whenever anything in it does. */
   readonly stamp: string;
+  /** Who leads the forecast. */
   readonly source: string;
   readonly issuedMs: number;
-  /** Measured, from the start of the season up to the present hour. */
-  readonly observed: readonly WeatherHour[];
-  /** From the present hour on. */
-  readonly control: readonly WeatherHour[];
-  readonly members: readonly (readonly WeatherHour[])[];
+  /** The first of the measured hours. */
+  readonly seasonMs: number;
+  /** The present hour. */
+  readonly fromMs: number;
+  /** Measured, from the start of the season up to the present hour; null where nobody knows. */
+  readonly observed: readonly (WeatherHour | null)[];
+  /** From the present hour on, as far as any source reaches; null where nobody knows. */
+  readonly control: readonly (WeatherHour | null)[];
+  readonly members: readonly (readonly (WeatherHour | null)[])[];
+  readonly roadSights: readonly RoadSight[];
+  /** Who told the hours of the last day and those to come, and what is missing. */
+  readonly told: readonly (Omit<MergedHour, 'hour'> & { readonly atMs: number })[];
 }
+
+const TOLD_PAST_HOURS = 24;
+type Course = readonly (WeatherHour | null)[];
+
+/** Corrected by everything that was seen, the earliest first. */
+const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
+  sights.reduce<Course>((hours, sight) => correctedCourse(hours, sight), course);
 
 @Injectable()
 export class WeatherService {
   private refreshing: Promise<void> = Promise.resolve();
   private bundleFor: { readonly key: string; readonly bundle: WeatherBundle } | null = null;
+  private changes = 0;
 
   constructor(
     private readonly repository: WeatherRepository,
+    private readonly sights: SightsRepository,
+    private readonly settings: SettingsService,
     private readonly clock: ClockService,
-    @Inject(WEATHER_SOURCE) private readonly source: WeatherSource,
+    @Inject(WEATHER_SOURCE) private readonly station: WeatherSource,
   ) {}
 
-  /** Measured hours and the newest forecast, fetched from the source as far as they are missing. */
+  /** Something was told, seen or forgotten: what was put together before no longer holds. */
+  changed(): void {
+    this.changes += 1;
+  }
+
+  /** Sources in the order of trust; the station alone where nothing was chosen. */
+  async order(): Promise<readonly string[]> {
+    const { weatherOrder } = await this.settings.read();
+    return weatherOrder ?? [this.station.name];
+  }
+
+  /** Measured hours and the newest forecasts, put together by the order of trust. */
   async bundle(): Promise<WeatherBundle> {
     const hourMs = startOfHourMs(this.clock.now());
     this.refreshing = this.refreshing.catch(() => undefined).then(() => this.refresh(hourMs));
     await this.refreshing;
-    const key = `${hourMs} ${await this.repository.newestIssuedMs(hourMs)}`;
-    if (this.bundleFor?.key !== key) this.bundleFor = { key, bundle: await this.assemble(hourMs) };
+    const order = await this.order();
+    const issued = await this.repository.newestIssuedMs(this.station.name, hourMs);
+    const key = `${hourMs} ${issued} ${this.changes} ${JSON.stringify(order)}`;
+    if (this.bundleFor?.key !== key)
+      this.bundleFor = { key, bundle: await this.assemble(hourMs, order, key) };
     return this.bundleFor.bundle;
   }
 
   private async refresh(hourMs: number): Promise<void> {
-    const startMs = seasonStartMs(hourMs);
-    const newest = await this.repository.newestObservedMs();
-    const fromMs = newest === null ? startMs : newest + MS_PER_HOUR;
-    if (fromMs < hourMs)
-      await this.repository.addObserved(this.source.name, await this.source.observed(fromMs, hourMs));
-    const issuedMs = await this.repository.newestIssuedMs(hourMs);
-    if (issuedMs === null || hourMs - issuedMs >= 6 * MS_PER_HOUR) {
-      await this.repository.addRun(await this.source.newestForecast(hourMs));
+    const { name } = this.station;
+    const newest = await this.repository.newestObservedMs(name);
+    const fromMs = newest === null ? seasonStartMs(hourMs) : newest + MS_PER_HOUR;
+    if (fromMs < hourMs) await this.repository.addObserved(name, await this.station.observed(fromMs, hourMs));
+    const issuedMs = await this.repository.newestIssuedMs(name, hourMs);
+    if (issuedMs === null || hourMs - issuedMs >= STATION_RUNS_EVERY_MS) {
+      await this.repository.addRun(await this.station.newestForecast(hourMs));
       await this.repository.forgetRunsBefore(hourMs - KEPT_RUN_MS);
     }
   }
 
-  private async assemble(hourMs: number): Promise<WeatherBundle> {
-    const run = await this.repository.newestRun(hourMs);
-    if (!run) throw new Error('no forecast after a refresh');
-    const ahead = (hours: readonly WeatherHour[]): WeatherHour[] =>
-      hours.filter(({ atMs }) => atMs >= hourMs);
-    const [control = [], ...members] = run.members;
+  private async assemble(hourMs: number, order: readonly string[], stamp: string): Promise<WeatherBundle> {
+    const seasonMs = seasonStartMs(hourMs);
+    const measured = await Promise.all(
+      order.map(async (source) =>
+        readingsOf(source, await this.repository.observed(source, seasonMs, hourMs + MS_PER_HOUR)),
+      ),
+    );
+    const runs = (await Promise.all(order.map((source) => this.repository.newestRun(source, hourMs)))).filter(
+      (run) => run !== null,
+    );
+    const sights = await this.sights.list(seasonMs);
+    const past = mergedHours(measured, { fromMs: seasonMs, hourCount: (hourMs - seasonMs) / MS_PER_HOUR });
+    const observed = past.map(({ hour }) => hour);
+    for (const sight of sights) {
+      const i = Math.floor((sight.atMs - seasonMs) / MS_PER_HOUR);
+      const [seen] = correctedCourse(observed.slice(i, i + 1), sight);
+      if (seen) observed[i] = seen;
+    }
+    const ahead = this.ahead(hourMs, {
+      measured,
+      runs,
+      sights,
+      before: observed.findLast((hour) => hour !== null),
+    });
+    const lead = runs[0];
     return {
-      stamp: `${run.source} ${run.issuedMs} ${hourMs}`,
-      source: run.source,
-      issuedMs: run.issuedMs,
-      observed: await this.repository.observed(seasonStartMs(hourMs), hourMs),
-      control: ahead(control),
-      members: members.map(ahead),
+      stamp,
+      source: lead?.source ?? order[0] ?? 'nobody',
+      issuedMs: lead?.issuedMs ?? hourMs,
+      seasonMs,
+      fromMs: hourMs,
+      observed,
+      ...ahead,
+      roadSights: sights.flatMap(({ atMs, roadClass, roadState }) =>
+        roadClass && roadState ? [{ atMs, roadClass, state: roadState }] : [],
+      ),
+      told: [
+        ...past
+          .slice(-TOLD_PAST_HOURS)
+          .map((hour, i, shown) => toldOf(hour, hourMs + (i - shown.length) * MS_PER_HOUR)),
+        ...ahead.told,
+      ],
+    };
+  }
+
+  /** The hours to come, begun a little before the present, so that what was seen lately can be compared with what was forecast. */
+  private ahead(
+    hourMs: number,
+    known: {
+      readonly measured: readonly ReturnType<typeof readingsOf>[];
+      readonly runs: readonly ForecastRun[];
+      readonly sights: readonly SightRecord[];
+      readonly before: WeatherHour | null | undefined;
+    },
+  ): Pick<WeatherBundle, 'control' | 'members' | 'told'> {
+    const { runs, measured } = known;
+    const startMs = hourMs - SIGHT_LASTS_HOURS * MS_PER_HOUR;
+    const lastMs = Math.max(...runs.map(({ members }) => members[0]?.at(-1)?.atMs ?? -Infinity), hourMs);
+    const span = {
+      fromMs: startMs,
+      hourCount: (lastMs - startMs) / MS_PER_HOUR + 1,
+      snowDepthCm: known.before?.snowDepthCm ?? 0,
+    };
+    const present = measured.map(({ source, at }) => {
+      const now = at.get(hourMs);
+      return readingsOf(source, now ? [now] : []);
+    });
+    const lead = mergedHours(
+      [...present, ...runs.map(({ source, members }) => readingsOf(source, members[0] ?? []))],
+      span,
+    );
+    const ensemble = runs.find(({ members }) => members.length > 1);
+    const ownCourses = (ensemble?.members ?? []).map((readings) =>
+      mergedHours([readingsOf('member', readings)], span).map(({ hour }) => hour),
+    );
+    const [control = [], ...members] = ownCourses;
+    const course = lead.map(({ hour }) => hour);
+    const sights = known.sights.filter(({ atMs }) => atMs >= startMs && atMs < hourMs + MS_PER_HOUR);
+    const fromNow = (hours: Course): Course => corrected(hours, sights).slice(SIGHT_LASTS_HOURS);
+    return {
+      control: fromNow(course),
+      members: membersAround(course, { control, members }).map(fromNow),
+      told: lead.slice(SIGHT_LASTS_HOURS).map((hour, i) => toldOf(hour, hourMs + i * MS_PER_HOUR)),
     };
   }
 }
+
+const toldOf = ({ source, missing }: MergedHour, atMs: number): WeatherBundle['told'][number] => ({
+  atMs,
+  source,
+  missing,
+});

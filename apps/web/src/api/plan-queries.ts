@@ -1,10 +1,12 @@
 import type {
+  BookedSpan,
   FixedState,
   Finding,
   Hands,
   PlanChange,
   PlanChoice,
   PlanOption,
+  SeasonJobId,
   Unplanned,
   VerdictKind,
   WorthOfRelief,
@@ -19,6 +21,7 @@ export type ExplainedChange = PlanChange & {
   readonly id: string;
   readonly washId: string | null;
   readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+  readonly heldUpBy: string | null;
 };
 
 export interface PlanStanding {
@@ -42,6 +45,7 @@ export interface PlanView {
   readonly fixed: readonly FixedState[];
   readonly choices: readonly PlanChoice[];
   readonly unplanned: readonly Unplanned[];
+  readonly bookings: readonly (BookedSpan & { readonly note: string })[];
   readonly changes: readonly ExplainedChange[];
   readonly standing: PlanStanding;
 }
@@ -96,8 +100,15 @@ export const useChangeWashes = () =>
 
 export const useMarkWash = () =>
   useChange(
-    ({ id, ...mark }: { id: string; isLocked?: boolean; startedMs?: number | null }) =>
-      ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: mark }),
+    ({
+      id,
+      ...mark
+    }: {
+      id: string;
+      isLocked?: boolean;
+      startedMs?: number | null;
+      extras?: readonly SeasonJobId[];
+    }) => ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: mark }),
     WASHES,
   );
 
@@ -113,13 +124,14 @@ export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 
 /** What takes changes back. */
 export const inverseOf = ({ added, moved, removed }: ChangedWashes): WashChanges => ({
   remove: added.map(({ id }) => id),
-  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked } }) => ({
+  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked, extras } }) => ({
     id,
     placeId,
     methodId,
     startMs,
     handsId,
     isLocked,
+    extras,
   })),
   restore: removed.map(({ id }) => id),
 });

@@ -152,7 +152,7 @@ export function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonl
 }
 
 /** The morning is read from the plan, and the plan from everything. */
-const PLAN = ['plan', 'verdicts'];
+export const PLAN = ['plan', 'verdicts'];
 export const WASHES = ['washes', ...PLAN];
 
 export const usePlanWash = () =>
@@ -258,6 +258,10 @@ export interface SettingsChange {
   readonly display?: Partial<Settings['display']>;
   readonly timeZone?: string;
   readonly hands?: Settings['hands'];
+  readonly season?: Record<string, number>;
+  readonly priceList?: Settings['priceList'];
+  readonly stock?: Settings['stock'];
+  readonly templates?: Settings['templates'];
 }
 
 export const useSaveSettings = () =>

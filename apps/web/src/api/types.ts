@@ -10,14 +10,18 @@ import type {
   Flip,
   HouseRules,
   LearntPickUp,
+  NeededField,
   PanelId,
   PlaceRecord,
   ProtectionState,
   RoadState,
+  SeasonDue,
+  SeasonJobId,
   SaltReading,
   Settings,
   SoilSeen,
   SwabInput,
+  TargetState,
   Treatment,
   VehicleAnswer,
   VehicleRecord,
@@ -86,6 +90,8 @@ export interface ConditionView {
   readonly soil: readonly ZoneSoil[];
   readonly estimated: readonly ZoneSoil[];
   readonly protections: readonly ZoneProtectionState[];
+  readonly season: readonly SeasonDue[];
+  readonly target: TargetState;
   readonly looks: readonly SoilLookRecord[];
 }
 
@@ -103,6 +109,8 @@ export interface ImportReport<T> {
   readonly good: readonly T[];
   readonly faults: readonly { readonly line: number; readonly field: string; readonly message: string }[];
   readonly kept: boolean;
+  /** What was read and left out, in words. */
+  readonly notes?: readonly string[];
 }
 
 export interface Clock {
@@ -126,7 +134,7 @@ export interface WindowsView {
   readonly source: string;
   readonly bands: readonly Band[];
   /** Main road and salt clock, hour by hour. */
-  readonly hours: readonly { readonly road: RoadState; readonly pace: number }[];
+  readonly hours: readonly { readonly road: RoadState | null; readonly pace: number }[];
   readonly days: readonly { readonly sunriseMs: number; readonly sunsetMs: number }[];
 }
 
@@ -139,8 +147,16 @@ export interface WeatherView {
   readonly source: string;
   readonly issuedMs: number;
   readonly memberCount: number;
+  readonly fromMs: number;
+  /** Hours that are known. */
   readonly past: readonly WeatherHour[];
   readonly ahead: readonly ForecastHour[];
+  /** Who told each hour of the last day and to come, and what is missing where it is not known. */
+  readonly told: readonly {
+    readonly atMs: number;
+    readonly source: string | null;
+    readonly missing: readonly NeededField[];
+  }[];
 }
 
 export interface SaltView {
@@ -153,6 +169,8 @@ export interface SaltView {
   readonly savedNow: readonly { readonly methodId: string; readonly activeHours: number }[];
   readonly savedByLast: { readonly atMs: number; readonly activeHours: number } | null;
   readonly forecastHours: number;
+  /** Past hours of the season, and hours to come, of which nobody knows the weather. */
+  readonly unknownHours: { readonly past: number; readonly ahead: number };
   readonly parked: { readonly here: number; readonly street: number; readonly heated: number };
   readonly washesMs: readonly number[];
   readonly pickUp: LearntPickUp;
@@ -169,6 +187,8 @@ export interface DoneWash {
   readonly startMs: number;
   readonly minutes: number;
   readonly methodId: string;
+  /** Work of the season that was done. */
+  readonly extras?: readonly SeasonJobId[];
   readonly costMinor: number | null;
   readonly found: WashFound;
 }

@@ -1,9 +1,9 @@
-import { ActionIcon, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { ActionIcon, Menu, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { spotlight } from '@mantine/spotlight';
 import { IconDots, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react';
 import { Suspense } from 'react';
-import { Link, NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { Loading } from '../parts/states.js';
 import classes from './frame.module.css';
 import { VIEWS } from './navigation.js';
@@ -50,6 +50,32 @@ function Tools({ onSheet }: { readonly onSheet: () => void }) {
   );
 }
 
+const BAR = VIEWS.filter((view) => !('isMore' in view));
+const MORE = VIEWS.filter((view) => 'isMore' in view);
+
+/** Views that are opened less often. */
+function MoreViews() {
+  const { pathname } = useLocation();
+  const isHere = MORE.some(({ path }) => pathname.startsWith(path));
+  return (
+    <Menu position="bottom-end" withinPortal={false}>
+      <Menu.Target>
+        <button type="button" className={classes.more} data-here={isHere || undefined}>
+          <IconDots size={18} aria-hidden />
+          <span>More</span>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {MORE.map(({ path, label, icon: Icon }) => (
+          <Menu.Item key={path} component={Link} to={path} leftSection={<Icon size={18} aria-hidden />}>
+            {label}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
 /** The frame of every view: bar, views, time and air, palette, shortcuts. */
 export function Frame() {
   const [sheet, { open, close }] = useDisclosure(false);
@@ -65,12 +91,13 @@ export function Frame() {
           <span>Keen Rinse</span>
         </Link>
         <nav className={classes.nav} aria-label="Views">
-          {VIEWS.map(({ path, label, short, icon: Icon }) => (
+          {BAR.map(({ path, label, short, icon: Icon }) => (
             <NavLink key={path} to={path} end={path === '/'} aria-label={label}>
               <Icon size={18} aria-hidden />
               <span>{short}</span>
             </NavLink>
           ))}
+          <MoreViews />
         </nav>
         <Tools onSheet={open} />
       </header>

@@ -4,6 +4,7 @@ import {
   IconCar,
   IconChecklist,
   IconClockHour4,
+  IconCloudSnow,
   IconFlask,
   IconMapPin,
   IconScale,
@@ -11,9 +12,20 @@ import {
   IconShieldHalf,
   IconSunrise,
   IconTimelineEvent,
+  IconUsers,
 } from '@tabler/icons-react';
 
-/** The views in the order of the bar; `key` is pressed after g. */
+interface View {
+  readonly path: string;
+  readonly label: string;
+  readonly short: string;
+  readonly key: string;
+  readonly icon: typeof IconSunrise;
+  readonly onPhoneBar: boolean;
+  readonly isMore?: boolean;
+}
+
+/** The views in the order of the bar; `key` is pressed after g. Those with `isMore` stand in the menu at its end. */
 export const VIEWS = [
   { path: '/', label: 'This morning', short: 'Morning', key: 'm', icon: IconSunrise, onPhoneBar: true },
   { path: '/plan', label: 'Plan', short: 'Plan', key: 'n', icon: IconCalendarTime, onPhoneBar: true },
@@ -25,6 +37,7 @@ export const VIEWS = [
     icon: IconTimelineEvent,
     onPhoneBar: true,
   },
+  { path: '/weather', label: 'Weather', short: 'Weather', key: 'h', icon: IconCloudSnow, onPhoneBar: false },
   {
     path: '/balance',
     label: 'Balance',
@@ -43,9 +56,33 @@ export const VIEWS = [
     icon: IconShieldHalf,
     onPhoneBar: false,
   },
+  {
+    path: '/customers',
+    label: 'Customers',
+    short: 'Customers',
+    key: 'u',
+    icon: IconUsers,
+    onPhoneBar: false,
+  },
   { path: '/vehicles', label: 'Vehicles', short: 'Vehicles', key: 'v', icon: IconCar, onPhoneBar: false },
-  { path: '/places', label: 'Places', short: 'Places', key: 'p', icon: IconMapPin, onPhoneBar: false },
-  { path: '/lab', label: 'Film lab', short: 'Lab', key: 'f', icon: IconFlask, onPhoneBar: false },
+  {
+    path: '/places',
+    label: 'Places',
+    short: 'Places',
+    key: 'p',
+    icon: IconMapPin,
+    onPhoneBar: false,
+    isMore: true,
+  },
+  {
+    path: '/lab',
+    label: 'Film lab',
+    short: 'Lab',
+    key: 'f',
+    icon: IconFlask,
+    onPhoneBar: false,
+    isMore: true,
+  },
   {
     path: '/desk',
     label: 'Reference desk',
@@ -53,6 +90,7 @@ export const VIEWS = [
     key: 'd',
     icon: IconCalculator,
     onPhoneBar: false,
+    isMore: true,
   },
   {
     path: '/settings',
@@ -61,5 +99,6 @@ export const VIEWS = [
     key: 'x',
     icon: IconSettings,
     onPhoneBar: false,
+    isMore: true,
   },
-] as const;
+] as const satisfies readonly View[];

@@ -25,6 +25,14 @@ export const router = createBrowserRouter([
       },
       { path: 'windows/:vehicleId?', lazy: windows },
       {
+        path: 'run/:washId',
+        lazy: async () => ({ Component: (await import('../features/run/run-page.js')).RunPage }),
+      },
+      {
+        path: 'weather',
+        lazy: async () => ({ Component: (await import('../features/weather/weather-page.js')).WeatherPage }),
+      },
+      {
         path: 'washes',
         lazy: async () => ({ Component: (await import('../features/washes/washes-page.js')).WashesPage }),
       },
@@ -42,6 +50,12 @@ export const router = createBrowserRouter([
       {
         path: 'lab',
         lazy: async () => ({ Component: (await import('../features/lab/lab-page.js')).LabPage }),
+      },
+      {
+        path: 'customers',
+        lazy: async () => ({
+          Component: (await import('../features/customers/customers-page.js')).CustomersPage,
+        }),
       },
       {
         path: 'vehicles',

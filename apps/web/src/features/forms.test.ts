@@ -43,6 +43,9 @@ describe('the form of a vehicle', () => {
     driving: { mainRoadKm: 30, townKm: 9, bridgeKm: 0 },
     standsAtPlaceId: null,
     cadenceDays: 7,
+    target: { kind: 'salt-days', most: 12 },
+    seasonJobs: ['underbody'],
+    customerId: null,
     knownSinceMs: 0,
   };
 

@@ -1,4 +1,4 @@
-import { Button, FileInput, Group } from '@mantine/core';
+import { Button, FileInput, Group, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../api/client.js';
 import type { ImportMode, ImportReport } from '../api/types.js';
@@ -8,6 +8,8 @@ interface ImportFileProps<T> {
   readonly label: string;
   readonly accept: string;
   readonly hint: string;
+  /** Text can be pasted instead of choosing a file. */
+  readonly canPaste?: boolean;
   readonly onSend: (body: { text: string; mode: ImportMode }) => Promise<ImportReport<T>>;
   /** One good line in words. */
   readonly describe: (row: T) => string;
@@ -17,11 +19,12 @@ const MOST_BYTES = 8_000_000;
 const SHOWN = 6;
 
 /** Reads a file, shows what is good and what is not line by line, and keeps all or the good ones as the user says. */
-export function ImportFile<T>({ label, accept, hint, onSend, describe }: ImportFileProps<T>) {
+export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe }: ImportFileProps<T>) {
   const [file, setFile] = useState<File | null>(null);
   const [text, setText] = useState<string | null>(null);
   const [report, setReport] = useState<ImportReport<T> | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  const [pasted, setPasted] = useState('');
   const [isBusy, setBusy] = useState(false);
 
   const send = async (body: { text: string; mode: ImportMode }): Promise<void> => {
@@ -60,7 +63,15 @@ export function ImportFile<T>({ label, accept, hint, onSend, describe }: ImportF
   const keep = (mode: ImportMode): void => {
     if (text !== null) void send({ text, mode });
   };
-  const close = (): void => choose(null);
+  const close = (): void => {
+    choose(null);
+    setPasted('');
+  };
+  const look = (): void => {
+    setFile(null);
+    setText(pasted);
+    void send({ text: pasted, mode: 'look' });
+  };
 
   return (
     <div className={`${classes.box} no-print`}>
@@ -74,6 +85,23 @@ export function ImportFile<T>({ label, accept, hint, onSend, describe }: ImportF
         clearable
         clearButtonProps={{ 'aria-label': 'Another file' }}
       />
+      {canPaste && (
+        <>
+          <Textarea
+            label="Or paste it"
+            autosize
+            minRows={2}
+            maxRows={8}
+            value={pasted}
+            onChange={(event) => setPasted(event.currentTarget.value)}
+          />
+          {pasted.trim() !== '' && !report && (
+            <Button variant="default" loading={isBusy} onClick={look}>
+              Look at it
+            </Button>
+          )}
+        </>
+      )}
       {failure && (
         <p role="alert" className={classes.fault}>
           {failure} Nothing was kept.
@@ -92,6 +120,13 @@ export function ImportFile<T>({ label, accept, hint, onSend, describe }: ImportF
             ))}
             {report.good.length > SHOWN && <li>and {report.good.length - SHOWN} more</li>}
           </ul>
+          {report.notes && report.notes.length > 0 && (
+            <ul>
+              {report.notes.map((note) => (
+                <li key={note}>{note}</li>
+              ))}
+            </ul>
+          )}
           {report.faults.length > 0 && (
             <ul className={classes.faults}>
               {report.faults.slice(0, SHOWN * 2).map(({ line, field, message }) => (

@@ -1,14 +1,20 @@
 import type {
   BodyClass,
+  CadenceTarget,
   CarZone,
   ClogCleaner,
   CompatibilityReason,
   FlipInput,
+  FreezeCareId,
   Leftover,
+  MessageKind,
   MethodId,
+  NeededField,
   PaintTone,
+  PhotoConsent,
   PanelId,
   PlaceKind,
+  PrecipKind,
   ProductRole,
   Protection,
   ProtectionStanding,
@@ -17,6 +23,8 @@ import type {
   RuleGlyph,
   RuleId,
   SaltAgent,
+  SeasonId,
+  SeasonJobId,
   SiteRule,
   SoilKind,
   SpotsFound,
@@ -217,6 +225,62 @@ export const ROAD_STATE_NAMES: Readonly<Record<RoadState, string>> = {
   slush: 'slush',
   snow: 'snow',
   ice: 'ice',
+};
+export const SEASON_JOB_NAMES: Readonly<Record<SeasonJobId, string>> = {
+  underbody: 'underbody',
+  'anti-corrosion': 'anti-corrosion foam',
+  'top-up': 'top-up of protection',
+  decontaminate: 'decontamination',
+  polish: 'polish',
+  're-coat': 'new coat',
+};
+export const TARGET_NAMES = {
+  days: 'Days',
+  'salt-days': 'Days with salt on it',
+  'active-hours': 'Active hours of the salt clock',
+} as const satisfies Readonly<Record<CadenceTarget['kind'], string>>;
+/** "underbody and anti-corrosion foam"; empty where there is none. */
+export const seasonJobsText = (jobIds: readonly SeasonJobId[]): string =>
+  new Intl.ListFormat('en').format(jobIds.map((id) => SEASON_JOB_NAMES[id]));
+export const SEASON_NAMES: Readonly<Record<SeasonId, string>> = {
+  'pre-winter': 'before winter',
+  'mid-winter': 'in mid-winter',
+  spring: 'in spring',
+  'salt-season': 'while there is salt',
+};
+export const CONSENT_NAMES: Readonly<Record<PhotoConsent, string>> = {
+  none: 'No photographs',
+  'own-records': 'For the shop’s own records',
+  public: 'May be shown to anybody',
+};
+export const MESSAGE_NAMES: Readonly<Record<MessageKind, string>> = {
+  booked: 'Booked',
+  moved: 'Moved',
+  'called-off': 'Called off',
+  'freeze-care': 'Freeze care tonight',
+};
+export const FREEZE_CARE_NAMES: Readonly<Record<FreezeCareId, string>> = {
+  seals: 'wipe and treat the door seals',
+  locks: 'blow out the locks',
+  handles: 'work the handles dry',
+  mirrors: 'leave the mirrors unfolded',
+  wipers: 'lift or dry the wipers',
+  flap: 'dry the fuel or charge flap',
+  brakes:
+    'dry the brakes on a gentle drive, and park without the parking brake where maker and slope allow it',
+};
+export const FALL_NAMES: Readonly<Record<PrecipKind, string>> = {
+  none: 'nothing',
+  rain: 'rain',
+  sleet: 'sleet',
+  snow: 'snow',
+};
+export const WEATHER_FIELD_NAMES: Readonly<Record<NeededField, string>> = {
+  airTempC: 'the air',
+  dewPointC: 'the damp',
+  windMetresPerSecond: 'the wind',
+  cloudFraction: 'the sky',
+  precipMm: 'what falls',
 };
 export const SITE_RULE_NAMES: Readonly<Record<SiteRule, string>> = {
   'no-own-bucket': 'No buckets of your own',

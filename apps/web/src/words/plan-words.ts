@@ -46,6 +46,10 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
       return `every start fails in at least ${format.share(reason.failingShare)} of the forecast's members`;
     case 'hands':
       return 'nobody has time while it goes';
+    case 'car-away':
+      return 'it goes only while the car cannot be had';
+    case 'no-product':
+      return `no product is left for ${methodName(reason.methodId)}`;
     case 'not-worth':
       return `not worth it yet: the best start would lose ${format.money(-reason.bestMinor)}`;
     case 'pushed-out':

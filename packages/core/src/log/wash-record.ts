@@ -1,4 +1,4 @@
-import type { PanelId } from '../vehicle/index.js';
+import type { PanelId, SeasonJobId } from '../vehicle/index.js';
 import type { Finding } from '../rules/index.js';
 import type { VerdictKind } from '../verdict/index.js';
 
@@ -40,6 +40,8 @@ export interface WashRecord {
   readonly isLocked: boolean;
   /** When it was begun; null: not yet, or not noted. */
   readonly startedMs: number | null;
+  /** Work of the season in the same visit. */
+  readonly extras: readonly SeasonJobId[];
   readonly costMinor: number | null;
   readonly predicted: Predicted | null;
   readonly found: WashFound | null;

@@ -34,7 +34,11 @@ const life = compileLife(
       standsAt: null,
       drives: [],
     },
-    surroundings(hours, { main: wet, town: wet, bridge: wet }, 'America/Toronto'),
+    surroundings(
+      { fromMs: hours[0]?.atMs ?? 0, hours },
+      { main: wet, town: wet, bridge: wet },
+      'America/Toronto',
+    ),
   ),
 );
 const past = life.slice(0, PAST);

@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house/index.js';
-import type { Vehicle } from '../vehicle/index.js';
+import type { TargetState } from './cadence-target.js';
 
 const MS_PER_DAY = 86_400_000;
 const WEEKLY_DAYS = 7;
@@ -22,6 +22,8 @@ export interface DueState {
   readonly wants: 'any' | 'contact' | 'touch-free';
   /** Set where salt may not sit beyond a date. */
   readonly deadlineMs: number | null;
+  /** What its target has used up. */
+  readonly target: TargetState;
 }
 
 function wantedKind(
@@ -40,24 +42,20 @@ function wantedKind(
   }
 }
 
-/** When is it wanted next, and which kind, by its cadence and the house rules? */
-export function dueState(
-  vehicle: Pick<Vehicle, 'cadenceDays'>,
-  history: WashHistory,
-  house: HouseRules,
-): DueState {
+/** When is it wanted next, and which kind, by its target and the house rules? */
+export function dueState(target: TargetState, history: WashHistory, house: HouseRules): DueState {
   const sinceMs = history.lastWashMs ?? history.knownSinceMs;
   const { cadence, afterSnow } = house.choices;
-  const everyDays =
-    cadence === 'rinse-weekly' ? Math.min(WEEKLY_DAYS, vehicle.cadenceDays) : vehicle.cadenceDays;
+  const weeklyMs = cadence === 'rinse-weekly' ? sinceMs + WEEKLY_DAYS * MS_PER_DAY : Infinity;
   const deadlineMs =
     afterSnow === 'never-beyond' ? sinceMs + house.numbers.neverBeyondDays * MS_PER_DAY : null;
-  const dueMs = Math.min(sinceMs + everyDays * MS_PER_DAY, deadlineMs ?? Infinity);
+  const dueMs = Math.min(target.dueMs, weeklyMs, deadlineMs ?? Infinity);
   return {
     lastWashMs: history.lastWashMs,
     dueMs,
     daysLate: (history.nowMs - dueMs) / MS_PER_DAY,
     wants: wantedKind(history, house),
     deadlineMs,
+    target,
   };
 }

@@ -6,7 +6,16 @@ export interface DuePeriod {
   readonly dueMs: number;
   readonly fromMs: number;
   readonly toMs: number;
+  /** The booking that it is for; null: the car's own cadence. */
+  readonly bookingId: string | null;
+  /** When the car has to be ready and home again; null: no such promise. */
+  readonly readyByMs: number | null;
+  /** The method that was agreed on; null: any. */
+  readonly methodId: string | null;
 }
+
+/** Of the car's own cadence. */
+const OWN = { bookingId: null, readyByMs: null, methodId: null } as const;
 
 /** How far from its wanted date a wash may stand, as a share of the cadence (judgement); what lies between two is left free. */
 const REACH_SHARE = 0.4;
@@ -30,6 +39,6 @@ export function duePeriods(
     const fromMs = Math.max(nowMs, centreMs - REACH_SHARE * everyMs);
     if (fromMs >= horizonMs) return periods;
     const toMs = Math.min(horizonMs, centreMs + REACH_SHARE * everyMs);
-    periods.push({ index, dueMs: index === 0 ? due.dueMs : centreMs, fromMs, toMs });
+    periods.push({ index, dueMs: index === 0 ? due.dueMs : centreMs, fromMs, toMs, ...OWN });
   }
 }

@@ -2,6 +2,7 @@ export * from './data/prices.js';
 export * from './wash-cost.js';
 export * from './wash-value.js';
 export * from './cadence.js';
+export * from './cadence-target.js';
 export * from './vehicle-morning.js';
 export * from './morning-answer.js';
 export * from './hands.js';

@@ -35,7 +35,10 @@ export function morningAnswers(
     .sort((a, b) => b.due.daysLate - a.due.daysLate)
     .map(({ windows: _windows, ...morning }): VehicleAnswer => {
       const ofCar = ({ vehicleId }: { vehicleId: string }): boolean => vehicleId === morning.vehicleId;
-      const standing = standingOf({ windows: [], ...morning }, horizonMs);
+      const promised = [...plan.choices, ...plan.unplanned].some(
+        (one) => ofCar(one) && one.period.bookingId !== null,
+      );
+      const standing = promised ? 'due' : standingOf({ windows: [], ...morning }, horizonMs);
       const choice = standing === 'not-due' ? undefined : plan.choices.find(ofCar);
       const isWanting = standing !== 'not-due' && !choice;
       return {

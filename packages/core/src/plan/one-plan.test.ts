@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import type { BookedSpan } from '../booking/index.js';
 import type { Place } from '../place/index.js';
 import { CLEAN } from '../soil/index.js';
 import { checkSchedule, goodSchedule, solveSchedule } from '../schedule/index.js';
@@ -18,10 +19,12 @@ import {
   type VehicleMorning,
   type Window,
   windowAt,
+  withoutExtras,
   worksThrough,
   worthInPlan,
   worthOfReliefs,
 } from './index.js';
+import { NO_EXTRAS } from '../season/index.js';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
@@ -66,7 +69,8 @@ const window = (startHour: number, wish: Wish = {}): Window => {
     isWanted,
     blockedShare: failing / 20,
     failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },
-    value: { saltMinor: salt, lateMinor: 0, totalMinor: salt - takes },
+    extras: NO_EXTRAS,
+    value: { saltMinor: salt, lateMinor: 0, seasonMinor: 0, totalMinor: salt - takes },
   } as unknown as Window;
 };
 
@@ -77,7 +81,16 @@ const car = (
 ): PlanRequest['cars'][number] => ({
   vehicleId,
   cadenceDays: 14,
-  due: { lastWashMs: null, dueMs: MONDAY, daysLate: 0, wants: 'any', deadlineMs: null, ...due },
+  availability: null,
+  due: {
+    lastWashMs: null,
+    dueMs: MONDAY,
+    daysLate: 0,
+    wants: 'any',
+    deadlineMs: null,
+    target: { kind: 'days', used: 14, most: 14, dueMs: MONDAY, everyDays: 14 },
+    ...due,
+  },
   zones: [],
   activeHours: 0,
   soil: CLEAN,
@@ -92,6 +105,8 @@ const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): 
   fixed: [],
   movable: [],
   busy: [],
+  bookings: [],
+  stock: {},
   prices: DEFAULT_PRICES,
   tolerableShare: 0.2,
   timeZone: 'UTC',
@@ -123,6 +138,7 @@ const slot = (vehicleId: string, startHour: number, change: Partial<PlannedSlot>
   handsId: 'owner',
   startMs: at(startHour),
   endMs: at(startHour + 1),
+  extras: [],
   ...change,
 });
 
@@ -181,7 +197,15 @@ describe('duePeriods', () => {
 describe('what a window is worth', () => {
   const whole = request([]);
   const base = {
-    period: { index: 0, dueMs: at(24), fromMs: MONDAY, toMs: whole.horizonMs },
+    period: {
+      index: 0,
+      dueMs: at(24),
+      fromMs: MONDAY,
+      toMs: whole.horizonMs,
+      bookingId: null,
+      readyByMs: null,
+      methodId: null,
+    },
     usualMinor: 800,
     cadenceDays: 10,
   };
@@ -408,5 +432,177 @@ describe('the morning', () => {
       { vehicleId: 'a', standing: 'due', best: { startMs: at(10) }, handsId: 'owner', reason: null },
       { vehicleId: 'c', standing: 'not-due', best: null },
     ]);
+  });
+});
+
+describe('a promise to a customer', () => {
+  const booking = (vehicleId: string, fromHour: number, readyHour: number): BookedSpan => ({
+    id: `booking of ${vehicleId}`,
+    vehicleId,
+    fromMs: at(fromHour),
+    readyByMs: at(readyHour),
+    methodId: null,
+    extras: [],
+  });
+
+  it('is kept, though the car is not due for long', async () => {
+    const calm = car(
+      'silver',
+      [9, 33, 57].map((hour) => window(hour)),
+      { dueMs: MONDAY + 30 * DAY_MS },
+    );
+    const answer = await planned(request([calm], { bookings: [booking('silver', 24, 40)] }));
+    expect(starts(answer)).toEqual({ silver: 33 });
+    expect(answer.choices[0]?.period).toMatchObject({ bookingId: 'booking of silver', readyByMs: at(40) });
+  });
+
+  it('goes before a car that is late but not promised', async () => {
+    const windows = [window(9)];
+    const whole = request([car('late', windows, { dueMs: MONDAY - 9 * DAY_MS }), car('silver', windows)], {
+      bookings: [booking('silver', 8, 12)],
+    });
+    expect(starts(await planned(whole))).toEqual({ silver: 9 });
+  });
+
+  it('has the car home in time, the way back included', async () => {
+    const late = car('silver', [window(9, { placeId: 'bay' })]);
+    const whole = (readyHour: number) => request([late], { bookings: [booking('silver', 8, readyHour)] });
+    expect(starts(await planned(whole(10)))).toEqual({});
+    expect(starts(await planned(whole(10.5)))).toEqual({ silver: 9 });
+  });
+
+  it('that cannot be kept is told with its hour', async () => {
+    const answer = await planned(
+      request([car('silver', [window(33)])], { bookings: [booking('silver', 8, 12)] }),
+    );
+    expect(answer.unplanned).toMatchObject([
+      { vehicleId: 'silver', hurtsMs: at(12), reason: { kind: 'no-window' } },
+    ]);
+  });
+
+  it('is kept by a wash that stands fixed within it', async () => {
+    const whole = request([car('silver', [window(9), window(33)])], {
+      bookings: [booking('silver', 8, 12)],
+      fixed: [slot('silver', 9)],
+    });
+    const answer = await planned(whole);
+    expect(answer.choices).toEqual([]);
+    expect(answer.fixed[0]?.worthMinor).toBeGreaterThan(DEFAULT_PRICES.missedBookingMinor);
+  });
+
+  it('may be broken by hand, but not without its price', () => {
+    const whole = request([car('silver', [window(9), window(33)])], { bookings: [booking('silver', 8, 12)] });
+    const [kept, broken] = moveOptions(whole, 'silver');
+    expect((kept?.worthMinor ?? 0) - (broken?.worthMinor ?? 0)).toBeGreaterThan(
+      DEFAULT_PRICES.missedBookingMinor,
+    );
+  });
+});
+
+describe('when a car can be had', () => {
+  const mornings = [...Array<null>(7)].map(() => span(8, 12));
+
+  it('keeps its washes within it', async () => {
+    const away = { ...car('silver', [window(14), window(33)]), availability: mornings };
+    expect(starts(await planned(request([away])))).toEqual({ silver: 33 });
+  });
+
+  it('is the reason where nothing lies within it', async () => {
+    const away = { ...car('silver', [window(14)]), availability: mornings };
+    const { unplanned } = await planned(request([away]));
+    expect(unplanned).toMatchObject([{ reason: { kind: 'car-away' } }]);
+  });
+});
+
+describe('work of the season', () => {
+  const withWork = (startHour: number, minutes: number): Window => {
+    const plain = window(startHour);
+    return {
+      ...plain,
+      endMs: plain.endMs + minutes * 60_000,
+      extras: { jobIds: ['underbody'], minutes, productMinor: 0, worthMinor: 2000 },
+      value: { ...plain.value, seasonMinor: 1500, totalMinor: plain.value.totalMinor + 1500 },
+    };
+  };
+
+  it('draws a wash to the hour that it goes with', async () => {
+    const silver = car('silver', [window(9), withWork(14, 30)]);
+    const answer = await planned(request([silver]));
+    expect(starts(answer)).toEqual({ silver: 14 });
+    expect(answer.choices[0]?.window.extras.jobIds).toEqual(['underbody']);
+  });
+
+  it('is left off where it would keep hands too long, and done once', async () => {
+    const evening = car('silver', [withWork(17, 30)]);
+    const answer = await planned(request([evening]));
+    expect(answer.choices[0]?.window).toMatchObject({ endMs: at(18), extras: NO_EXTRAS });
+    const often = { ...car('grey', [withWork(9, 30), withWork(81, 30)]), cadenceDays: 3 };
+    const twice = await planned(request([often]));
+    expect(twice.choices.map(({ window: { extras } }) => extras.jobIds.length)).toEqual([1, 0]);
+  });
+
+  it('is taken off a window without a trace', () => {
+    const plain = window(9);
+    expect(withoutExtras(withWork(9, 30))).toEqual(plain);
+    expect(withoutExtras(plain)).toBe(plain);
+  });
+});
+
+describe('product', () => {
+  const other = (startHour: number): Window => ({ ...window(startHour), methodId: 'garage-hose' });
+
+  it('is not planned beyond what is left, what stands fixed counted', async () => {
+    const cars = ['black', 'silver', 'grey'].map((id) =>
+      car(id, [window(9), window(11), window(33), other(35)]),
+    );
+    const plenty = await planned(request(cars));
+    const scarce = await planned(request(cars, { stock: { 'garage-rinseless': 1 } }));
+    const of = ({ choices }: PlanAnswer) =>
+      choices.filter(({ window: { methodId } }) => methodId === 'garage-rinseless');
+    expect(of(plenty).length).toBeGreaterThan(1);
+    expect(of(scarce)).toHaveLength(1);
+    const gone = await planned(
+      request(cars, { stock: { 'garage-rinseless': 1 }, fixed: [slot('white', 13)] }),
+    );
+    expect(of(gone)).toHaveLength(0);
+  });
+
+  it('is the reason where none is left', async () => {
+    const { unplanned } = await planned(
+      request([car('black', [window(9)])], { stock: { 'garage-rinseless': 0 } }),
+    );
+    expect(unplanned).toMatchObject([{ reason: { kind: 'no-product', methodId: 'garage-rinseless' } }]);
+  });
+});
+
+describe('a method that was agreed on', () => {
+  it('is the one that is planned', async () => {
+    const hose = { ...window(11, { takes: 3000 }), methodId: 'garage-hose' };
+    const whole = request([car('silver', [window(9), hose])], {
+      bookings: [
+        {
+          id: 'b',
+          vehicleId: 'silver',
+          fromMs: at(8),
+          readyByMs: at(18),
+          methodId: 'garage-hose',
+          extras: [],
+        },
+      ],
+    });
+    expect(starts(await planned(whole))).toEqual({ silver: 11 });
+  });
+});
+
+describe('a morning with a promise', () => {
+  it('counts a promised car among those that are due', async () => {
+    const calm = car('silver', [window(9)], { dueMs: MONDAY + 30 * DAY_MS, daysLate: -30 });
+    const whole = request([calm], {
+      bookings: [
+        { id: 'b', vehicleId: 'silver', fromMs: at(8), readyByMs: at(18), methodId: null, extras: [] },
+      ],
+    });
+    const [answer] = morningAnswers(whole.cars, await planned(whole), whole.horizonMs);
+    expect(answer).toMatchObject({ standing: 'due', best: { startMs: at(9) } });
   });
 });

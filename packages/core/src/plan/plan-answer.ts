@@ -4,11 +4,13 @@ import { MS_PER_HOUR } from '../weather/index.js';
 import type { DuePeriod } from './due-periods.js';
 import { busyOf, spansMeet } from './hands.js';
 import {
+  canBeHad,
   type PlanCase,
   type PlannedSlot,
   type PlanOption,
   type PlanRequest,
   windowAt,
+  withoutExtras,
   worthBase,
   worthInPlan,
 } from './plan-case.js';
@@ -46,6 +48,8 @@ export type UnplannedReason =
   | { readonly kind: 'no-window'; readonly limiting: Finding | null }
   | { readonly kind: 'members'; readonly failingShare: number }
   | { readonly kind: 'hands' }
+  | { readonly kind: 'car-away' }
+  | { readonly kind: 'no-product'; readonly methodId: string }
   | { readonly kind: 'not-worth'; readonly bestMinor: number }
   | { readonly kind: 'pushed-out'; readonly costMinor: number };
 
@@ -116,6 +120,13 @@ class Around {
       costMinor: insteadMinor - option.worthMinor + lost,
       pushesOut: [...new Set(out.map(({ vehicleId }) => vehicleId))],
     };
+  }
+
+  /** Washes of a method for which product is left beside this plan. */
+  stockLeft(methodId: string): number {
+    const { stock, fixed } = this.request;
+    const uses = [...fixed, ...this.chosenOptions.map(({ window }) => window)];
+    return (stock[methodId] ?? Infinity) - uses.filter((one) => one.methodId === methodId).length;
   }
 
   of(vehicleId: string, period: DuePeriod): PlanOption[] {
@@ -192,8 +203,13 @@ function reasonFor(
   const shares = windows.map(({ blockedShare }) => blockedShare ?? 0);
   const failingShare = Math.min(...shares);
   if (failingShare > request.tolerableShare) return { kind: 'members', failingShare };
+  if (car && windows.every((window) => !canBeHad(car, withoutExtras(window), request)))
+    return { kind: 'car-away' };
   const options = around.of(vehicleId, period);
   if (options.length === 0) return { kind: 'hands' };
+  const [usedUp] = options;
+  if (usedUp && options.every(({ window }) => around.stockLeft(window.methodId) <= 0))
+    return { kind: 'no-product', methodId: usedUp.window.methodId };
   const bestMinor = Math.max(...options.map(({ worthMinor }) => worthMinor));
   if (bestMinor <= 0) return { kind: 'not-worth', bestMinor };
   return {
@@ -227,12 +243,25 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
     .map(({ vehicleId, period }): Unplanned => {
       const due = request.cars.find((car) => car.vehicleId === vehicleId)?.due;
       const reason = reasonFor(vehicleId, period, { request, around });
-      return { vehicleId, period, reason, hurtsMs: Math.min(period.dueMs, due?.deadlineMs ?? Infinity) };
+      const hurtsMs = period.readyByMs ?? Math.min(period.dueMs, due?.deadlineMs ?? Infinity);
+      return { vehicleId, period, reason, hurtsMs };
     });
   const fixed = request.fixed.map((slot): FixedState => {
     const car = request.cars.find(({ vehicleId }) => vehicleId === slot.vehicleId);
     const window = car ? (windowAt(car.windows, slot) ?? null) : null;
-    const period = { index: 0, dueMs: car?.due.dueMs ?? 0, fromMs: request.nowMs, toMs: request.horizonMs };
+    const kept = request.bookings.find(
+      ({ vehicleId, fromMs, readyByMs }) =>
+        vehicleId === slot.vehicleId && slot.startMs >= fromMs && slot.endMs <= readyByMs,
+    );
+    const period = {
+      index: 0,
+      dueMs: car?.due.dueMs ?? 0,
+      fromMs: request.nowMs,
+      toMs: request.horizonMs,
+      bookingId: kept?.id ?? null,
+      readyByMs: kept?.readyByMs ?? null,
+      methodId: null,
+    };
     const worthMinor = car && window && worthInPlan(window, worthBase(car, period), request);
     return { slot, window, worthMinor: worthMinor ?? null };
   });

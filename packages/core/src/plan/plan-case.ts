@@ -1,5 +1,8 @@
-import type { Place } from '../place/index.js';
+import type { BookedSpan } from '../booking/index.js';
+import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
+import { NO_EXTRAS } from '../season/index.js';
+import type { SeasonJobId } from '../vehicle/index.js';
 import { failedShare } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
@@ -21,10 +24,22 @@ export interface PlannedSlot {
   readonly handsId: string;
   readonly startMs: number;
   readonly endMs: number;
+  /** Work of the season in the same visit. */
+  readonly extras: readonly SeasonJobId[];
+}
+
+/** A car in the plan: what it needs, how often, and when it can be had. */
+export interface PlanCar extends VehicleMorning {
+  readonly cadenceDays: number;
+  /** By weekday, Monday first, in the shop's time; null: at any time. */
+  readonly availability: readonly (OpenSpan | null)[] | null;
 }
 
 export interface PlanRequest {
-  readonly cars: readonly (VehicleMorning & { readonly cadenceDays: number })[];
+  readonly cars: readonly PlanCar[];
+  readonly bookings: readonly BookedSpan[];
+  /** For how many washes product is left, by method; a method that is not named has plenty. */
+  readonly stock: Readonly<Partial<Record<string, number>>>;
   readonly places: readonly Place[];
   readonly hands: readonly Hands[];
   /** Locked or begun: they stay as they are, and the rest is planned round them. */
@@ -66,8 +81,9 @@ export interface PlanCase {
   readonly originMs: number;
 }
 
-/** What a wash takes: all but the salt that it saves and its lateness; minor units, positive. */
-const takesMinor = ({ value }: Window): number => value.saltMinor + value.lateMinor - value.totalMinor;
+/** What a wash takes: all but the salt that it saves, its lateness and work of the season; minor units, positive. */
+const takesMinor = ({ value }: Window): number =>
+  value.saltMinor + value.lateMinor + value.seasonMinor - value.totalMinor;
 
 /** What a wash of this car takes at the least, as the forecast has it; such a wash has to be paid some day. */
 export function usualMinor(windows: readonly Window[]): number {
@@ -89,13 +105,13 @@ export interface WorthBase {
  *
  * @returns minor units, the mean over the members
  * Model: salt kept from eating, and lateness avoided; less what the wash takes beyond what a wash of this car takes at the least, which
- * has to be paid some day anyway, though for a wash before its date the sooner the more of it. Where it fails in some members, only the
- * trouble is left of it there.
+ * has to be paid some day anyway, though for a wash before its date the sooner the more of it; work of the season in the same visit;
+ * and a promise that is kept. Where it fails in some members, only the trouble is left of it there.
  */
 export function worthInPlan(
   window: Window,
   { period, usualMinor, cadenceDays }: WorthBase,
-  { prices, horizonMs }: Pick<PlanRequest, 'prices' | 'horizonMs'>,
+  { prices, horizonMs, places }: Pick<PlanRequest, 'prices' | 'horizonMs' | 'places'>,
 ): number {
   const daysOf = (ms: number): number => Math.max(0, ms) / MS_PER_DAY;
   const lateAvoided = daysOf(horizonMs - period.dueMs) - daysOf(window.startMs - period.dueMs);
@@ -104,10 +120,28 @@ export function worthInPlan(
     window.value.saltMinor +
     prices.lateMinorPerDay * lateAvoided +
     usualMinor * (1 - earlyShare) -
-    takesMinor(window) -
+    takesMinor(window) +
+    window.value.seasonMinor +
+    (keepsPromise(window, period, places) ? prices.missedBookingMinor : 0) -
     (window.isWanted ? 0 : prices.otherKindMinor);
   const failing = window.failures ? failedShare(window.failures) : 0;
   return (1 - failing) * whole - failing * prices.conditionMinor;
+}
+
+/** Is the car ready and home again by then? */
+const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequest['places']): boolean =>
+  readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
+
+/** The same wash without work of the season. */
+export function withoutExtras(window: Window): Window {
+  const { extras, value } = window;
+  if (extras.jobIds.length === 0) return window;
+  return {
+    ...window,
+    endMs: window.endMs - extras.minutes * MS_PER_MINUTE,
+    extras: NO_EXTRAS,
+    value: { ...value, seasonMinor: 0, totalMinor: value.totalMinor - value.seasonMinor },
+  };
 }
 
 const sameStart = (window: Window, slot: PlannedSlot): boolean =>
@@ -122,7 +156,8 @@ export function windowAt(windows: readonly Window[], slot: PlannedSlot): Window 
       startMs <= slot.startMs &&
       startOfHourMs(startMs) === startOfHourMs(slot.startMs),
   );
-  const hour = there.at(-1);
+  const found = there.at(-1);
+  const hour = found && (slot.extras.length > 0 ? found : withoutExtras(found));
   const laterMs = slot.startMs - (hour?.startMs ?? 0);
   return hour && { ...hour, startMs: slot.startMs, endMs: hour.endMs + laterMs };
 }
@@ -154,10 +189,8 @@ function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
   };
 }
 
-type CarRequest = PlanRequest['cars'][number];
-
 /** What a car's windows are reckoned from in one of its periods. */
-export const worthBase = (car: CarRequest, period: DuePeriod): WorthBase => ({
+export const worthBase = (car: PlanCar, period: DuePeriod): WorthBase => ({
   period,
   usualMinor: usualMinor(car.windows),
   cadenceDays: car.cadenceDays,
@@ -168,6 +201,18 @@ interface OptionsWanted {
   readonly freeFor: (span: Span) => readonly Hands[];
   readonly which: 'all' | 'foremost';
 }
+
+/** Is the car there from the beginning to the end? */
+export const canBeHad = (
+  { availability }: Pick<PlanCar, 'availability'>,
+  { startMs, endMs }: Window,
+  { timeZone }: Pick<PlanRequest, 'timeZone'>,
+): boolean =>
+  availability === null || worksThrough({ hours: availability }, { fromMs: startMs, toMs: endMs }, timeZone);
+
+/** A promise, where there is one and it has to be kept, is kept. */
+const isInTime = (window: Window, period: DuePeriod, { places }: PlanRequest): boolean =>
+  period.bookingId === null || keepsPromise(window, period, places);
 
 function optionsOf(
   request: PlanRequest,
@@ -181,13 +226,22 @@ function optionsOf(
   const within = [...car.windows, ...plannedWindows(car.windows, planned)].filter(
     (window) =>
       window.isWash &&
+      (period.methodId === null || window.methodId === period.methodId) &&
       (which === 'all' || window.isForemost || planned.some((slot) => sameStart(window, slot))) &&
       window.startMs >= Math.max(period.fromMs, request.nowMs) &&
       window.startMs < period.toMs &&
       window.endMs <= request.horizonMs &&
       (window.blockedShare ?? 0) <= request.tolerableShare,
   );
-  return within.flatMap((window) => {
+  return within.flatMap((full) => {
+    // Work of the season is done with the first wash that it goes with; and a wash without it is better than none.
+    const bare = withoutExtras(full);
+    const fits = (window: Window): boolean =>
+      canBeHad(car, window, request) && isInTime(window, period, request);
+    const [window] = [period.index > 0 ? bare : full, bare].filter(
+      (one) => fits(one) && freeFor(busyOf(one, request.places)).length > 0,
+    );
+    if (!window) return [];
     const worthMinor = worthInPlan(window, base, request);
     return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {
       const isPlanned = planned.some((slot) => slot.handsId === id && sameStart(window, slot));
@@ -206,7 +260,10 @@ export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption
   const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
   if (!car) return [];
   const { nowMs, horizonMs } = request;
-  const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs };
+  // A promise may be broken by hand, but not without its price.
+  const readyByMs = openBookings(request, vehicleId)[0]?.readyByMs ?? null;
+  const promise = { bookingId: null, readyByMs, methodId: null };
+  const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs, ...promise };
   const others = request.fixed.filter((slot) => slot.vehicleId !== vehicleId);
   const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'all' };
   return optionsOf({ ...request, tolerableShare: 1 }, { vehicleId, period }, wanted).filter(({ window }) => {
@@ -232,12 +289,42 @@ function roomOf(request: PlanRequest, originMs: number, slotCount: number): numb
   });
 }
 
-/** Washes that each car needs; one that stands fixed counts as done when it is. */
+/** Uses of a method that are left once the washes that stand fixed are done. */
+function stockLeft({ stock, fixed }: PlanRequest, methodId: string): number {
+  const taken = fixed.filter((slot) => slot.methodId === methodId).length;
+  return Math.max(0, (stock[methodId] ?? 0) - taken);
+}
+
+/** Bookings of a car that no fixed wash keeps, in order. */
+function openBookings({ bookings, fixed, nowMs }: PlanRequest, vehicleId: string): BookedSpan[] {
+  const slots = fixed.filter((slot) => slot.vehicleId === vehicleId);
+  return bookings
+    .filter((booking) => booking.vehicleId === vehicleId && booking.readyByMs > nowMs)
+    .filter(
+      ({ fromMs, readyByMs }) => !slots.some(({ startMs, endMs }) => startMs >= fromMs && endMs <= readyByMs),
+    )
+    .sort((a, b) => a.readyByMs - b.readyByMs);
+}
+
+/** Washes that each car needs: those that are promised, and those of its cadence that no promise and no fixed wash comes near. */
 function jobsOf(request: PlanRequest): PlanJob[] {
+  const { nowMs, horizonMs } = request;
   return request.cars.flatMap(({ vehicleId, due, cadenceDays }) => {
     const fixed = request.fixed.filter((slot) => slot.vehicleId === vehicleId).map(({ endMs }) => endMs);
-    const dueMs = fixed.length > 0 ? Math.max(...fixed) + cadenceDays * MS_PER_DAY : due.dueMs;
-    return duePeriods({ dueMs, cadenceDays }, request).map((period) => ({ vehicleId, period }));
+    const booked = openBookings(request, vehicleId).filter(({ fromMs }) => fromMs < horizonMs);
+    const promised = booked.map(({ id, fromMs, readyByMs, methodId }, i): DuePeriod => ({
+      index: -1 - i,
+      dueMs: due.dueMs,
+      fromMs: Math.max(nowMs, fromMs),
+      toMs: Math.min(horizonMs, readyByMs),
+      bookingId: id,
+      readyByMs,
+      methodId,
+    }));
+    const lastMs = Math.max(...fixed, ...booked.map(({ readyByMs }) => readyByMs));
+    const dueMs = Number.isFinite(lastMs) ? lastMs + cadenceDays * MS_PER_DAY : due.dueMs;
+    const own = duePeriods({ dueMs, cadenceDays }, request);
+    return [...promised, ...own].map((period) => ({ vehicleId, period }));
   });
 }
 
@@ -255,6 +342,7 @@ export function planCase(request: PlanRequest): PlanCase {
   const byJob = jobs.map((job) => optionsOf(request, job, wanted));
   const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
   const handsAt = new Map(request.hands.map(({ id }, index) => [id, index]));
+  const stocked = Object.keys(request.stock);
   const inNumbers = byJob.flatMap((options, job) =>
     options.map(({ window, handsId, worthMinor, isPlanned }): ScheduleOption => ({
       job,
@@ -262,6 +350,7 @@ export function planCase(request: PlanRequest): PlanCase {
       startSlot: Math.round((window.startMs - originMs) / slotMs),
       durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE,
       crew: handsAt.get(handsId) ?? 0,
+      stock: stocked.indexOf(window.methodId) < 0 ? null : stocked.indexOf(window.methodId),
       value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
     })),
   );
@@ -277,7 +366,7 @@ export function planCase(request: PlanRequest): PlanCase {
       crewCount: request.hands.length,
       capacity: roomOf(request, originMs, slotCount),
       travelMinutes: ways.map((back) => ways.map((there) => back + there)),
-      stock: [],
+      stock: stocked.map((methodId) => stockLeft(request, methodId)),
       options: inNumbers,
     },
   };

@@ -7,7 +7,11 @@ export type PlanChange =
   | { readonly kind: 'drop'; readonly before: PlannedSlot };
 
 const isSame = (a: PlannedSlot, b: PlannedSlot): boolean =>
-  a.placeId === b.placeId && a.methodId === b.methodId && a.startMs === b.startMs && a.handsId === b.handsId;
+  a.placeId === b.placeId &&
+  a.methodId === b.methodId &&
+  a.startMs === b.startMs &&
+  a.handsId === b.handsId &&
+  a.extras.join() === b.extras.join();
 
 /**
  * What has to be done to come from one plan to another? A wash of the same car that is nearest in time is moved, what is left over is

@@ -2,8 +2,17 @@ import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { houseWith } from '../testing/shop.js';
-import { DEFAULT_HOUSE } from '../house/index.js';
-import { DEFAULT_PRICES, dueState, type ValueCase, washValue } from './index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { NO_EXTRAS } from '../season/index.js';
+import {
+  DEFAULT_PRICES,
+  dueState,
+  type DueState,
+  targetState,
+  type ValueCase,
+  type WashHistory,
+  washValue,
+} from './index.js';
 
 const DAY_MS = 86_400_000;
 
@@ -25,9 +34,16 @@ const CASE: ValueCase = {
   wearsProtection: false,
   verdict: 'go',
   daysLate: 0,
+  extras: NO_EXTRAS,
 };
 
 describe('washValue', () => {
+  it('counts work of the season by its worth, less its time, product and cold', () => {
+    const extras = { jobIds: ['underbody' as const], minutes: 15, productMinor: 40, worthMinor: 1500 };
+    expect(washValue({ ...CASE, extras }).seasonMinor).toBeCloseTo(1500 - 40 - 300, 9);
+    expect(washValue({ ...CASE, extras, windChillC: -12 }).seasonMinor).toBeCloseTo(1500 - 40 - 300 - 150, 9);
+  });
+
   it('is the sum of its parts', () => {
     const { totalMinor, ...parts } = washValue({
       ...CASE,
@@ -64,33 +80,37 @@ describe('washValue', () => {
 
 describe('dueState', () => {
   const record = { nowMs: 20 * DAY_MS, knownSinceMs: 0, lastWashMs: null, lastContactMs: null };
-  const car = { cadenceDays: 14 };
+  const due = (history: WashHistory, house: HouseRules): DueState => {
+    const sinceMs = history.lastWashMs ?? history.knownSinceMs;
+    const { nowMs } = history;
+    return dueState(
+      targetState({ kind: 'days' }, { cadenceDays: 14, course: [], sinceMs, nowMs }),
+      history,
+      house,
+    );
+  };
 
   it('counts from the last wash, or from when the record begins', () => {
-    expect(dueState(car, record, DEFAULT_HOUSE).daysLate).toBeCloseTo(6, 9);
-    expect(dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, DEFAULT_HOUSE).daysLate).toBeCloseTo(-4, 9);
+    expect(due(record, DEFAULT_HOUSE).daysLate).toBeCloseTo(6, 9);
+    expect(due({ ...record, lastWashMs: 10 * DAY_MS }, DEFAULT_HOUSE).daysLate).toBeCloseTo(-4, 9);
   });
 
   it('asks for contact once the mixed cadence says so', () => {
     const house = houseWith({}, { contactEveryDays: 15 });
-    expect(dueState(car, record, house).wants).toBe('contact');
-    expect(dueState(car, { ...record, lastContactMs: 10 * DAY_MS }, house).wants).toBe('any');
+    expect(due(record, house).wants).toBe('contact');
+    expect(due({ ...record, lastContactMs: 10 * DAY_MS }, house).wants).toBe('any');
   });
 
   it('is due weekly and touch-free for those who rinse weekly, contact for those who wait for a fine day', () => {
-    const weekly = dueState(
-      car,
-      { ...record, lastWashMs: 10 * DAY_MS },
-      houseWith({ cadence: 'rinse-weekly' }),
-    );
+    const weekly = due({ ...record, lastWashMs: 10 * DAY_MS }, houseWith({ cadence: 'rinse-weekly' }));
     expect(weekly).toMatchObject({ wants: 'touch-free', dueMs: 17 * DAY_MS });
-    expect(dueState(car, record, houseWith({ cadence: 'contact-when-fine' })).wants).toBe('contact');
+    expect(due(record, houseWith({ cadence: 'contact-when-fine' })).wants).toBe('contact');
   });
 
   it('has a deadline for those who never let salt sit', () => {
     const house = houseWith({ afterSnow: 'never-beyond' }, { neverBeyondDays: 5 });
-    const due = dueState(car, { ...record, lastWashMs: 10 * DAY_MS }, house);
-    expect(due).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
-    expect(dueState(car, record, DEFAULT_HOUSE).deadlineMs).toBeNull();
+    const answer = due({ ...record, lastWashMs: 10 * DAY_MS }, house);
+    expect(answer).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
+    expect(due(record, DEFAULT_HOUSE).deadlineMs).toBeNull();
   });
 });

@@ -4,12 +4,14 @@ import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { weakestProtection } from '../protection/index.js';
 import { type Finding, gradeAtContact, type Limits, wearLimitPh } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
+import { type Extras, extrasFor, NO_EXTRAS, type SeasonJobRow } from '../season/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { AskedStart, Band, Cell, MemberFailures, VerdictKind } from '../verdict/index.js';
+import type { AskedStart, Band, Cell, MemberFailures, PlaceWeather, VerdictKind } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
+import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
-import { type WashValue, washValue } from './wash-value.js';
+import { extrasMinor, type WashValue, washValue } from './wash-value.js';
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
 
@@ -31,6 +33,8 @@ export interface Window {
   /** Of the kind that the house wants next. */
   readonly isWanted: boolean;
   readonly activeHoursSaved: number;
+  /** Work of the season that goes with it; its minutes are within the window. */
+  readonly extras: Extras;
   readonly value: WashValue;
 }
 
@@ -70,6 +74,12 @@ export interface MorningCase {
   /** Air temperature felt outdoors, from the present hour on; null where not known. */
   readonly windChillC: readonly (number | null)[];
   readonly history: Omit<WashHistory, 'nowMs'>;
+  readonly target: TargetState;
+  /** Work of the season that is due, in the order in which it is done; and the weather at each place. */
+  readonly season?: {
+    readonly due: readonly SeasonJobRow[];
+    readonly at: (placeId: string) => PlaceWeather | undefined;
+  };
   readonly nowMs: number;
 }
 
@@ -101,6 +111,25 @@ interface BandCase {
   readonly savedOf: SavedBy;
 }
 
+const MS_PER_MINUTE = 60_000;
+
+/** Which work of the season goes with a wash that begins then? Only what is worth more than it takes. */
+function extrasAt(input: MorningCase, place: Place, visit: { method: Method; startMs: number }): Extras {
+  const { season, prices } = input;
+  const weather = season?.at(place.id);
+  if (!season || !weather || season.due.length === 0) return NO_EXTRAS;
+  const worthIt = season.due.filter((job) => extrasMinor(job, prices) > 0);
+  const { open, lightLeftMinutes } = weather.siteTimes(visit.startMs, 0);
+  return extrasFor(worthIt, {
+    place,
+    method: visit.method,
+    washMinutes: visit.method.minutes,
+    openMinutes: open.kind === 'open' ? open.minutesLeft : 0,
+    lightMinutes: lightLeftMinutes,
+    airOver: (minutes) => weather.siteWeather(visit.startMs, minutes),
+  });
+}
+
 function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Window[] {
   const place = input.places.find(({ id }) => id === band.placeId);
   if (!place || input.ahead.length === 0 || band.cells.length === 0) return [];
@@ -112,9 +141,11 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
   const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return going.map((cell) => {
     const i = hourOf(cell);
-    const startMs = cell.startMs + cell.delayMinutes * 60_000;
+    const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const queue = place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0;
+    const extras = extrasAt(input, place, { method, startMs });
     const value = washValue({
+      extras,
       place,
       method,
       prices: input.prices,
@@ -130,7 +161,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       placeId: band.placeId,
       methodId: band.methodId,
       startMs,
-      endMs: startMs + (method.minutes + queue) * 60_000,
+      endMs: startMs + (method.minutes + queue + extras.minutes) * MS_PER_MINUTE,
       verdict: cell.verdict,
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
@@ -140,6 +171,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       isWanted:
         method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
       activeHoursSaved: saved[i] ?? 0,
+      extras,
       value,
     };
   });
@@ -212,7 +244,7 @@ function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null
  * @returns all starts that go, by worth; what refuses the others at the hour of the best (or now, if nothing goes)
  */
 export function vehicleMorning(input: MorningCase): VehicleMorning {
-  const due = dueState(input.vehicle, { ...input.history, nowMs: input.nowMs }, input.house);
+  const due = dueState(input.target, { ...input.history, nowMs: input.nowMs }, input.house);
   const zones = input.ledger.zones();
   const savedOf = savedBy(input);
   const all = input.bands.flatMap((band) => bandWindows(input, { band, due, savedOf }));

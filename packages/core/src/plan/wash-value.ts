@@ -1,5 +1,6 @@
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
+import type { Extras } from '../season/index.js';
 import type { VerdictKind } from '../verdict/index.js';
 import type { Prices } from './data/prices.js';
 import { washCost } from './wash-cost.js';
@@ -15,6 +16,8 @@ export interface ValueCase {
   readonly queueMinutes: number;
   readonly wearsProtection: boolean;
   readonly verdict: VerdictKind;
+  /** Work of the season done in the same visit. */
+  readonly extras: Extras;
   /** Days from the wanted date to the start; 0 if before it. */
   readonly daysLate: number;
 }
@@ -28,6 +31,8 @@ export interface WashValue {
   readonly paintMinor: number;
   readonly troubleMinor: number;
   readonly lateMinor: number;
+  /** Work of the season: its worth, less its time, product and cold. */
+  readonly seasonMinor: number;
   readonly totalMinor: number;
 }
 
@@ -39,12 +44,19 @@ function coldPerMinute(windChillC: number | null, prices: Prices): number {
   return windChillC >= BITTER_C ? prices.coldMinorPerMinute : prices.bitterMinorPerMinute;
 }
 
+/** What work of the season is worth beyond what it takes, minor units. */
+export const extrasMinor = (
+  { worthMinor, productMinor, minutes }: Omit<Extras, 'jobIds'>,
+  { hourMinor }: Pick<Prices, 'hourMinor'>,
+  coldMinorPerMinute = 0,
+): number => worthMinor - productMinor - minutes * (hourMinor / 60 + coldMinorPerMinute);
+
 /**
  * What is this wash worth, in money that one can argue with?
  *
  * @returns the parts and their sum in minor units
  * Model: salt-hours saved at their price, less money (visit, meter, product), time with travel both ways and the queue, cold hands, risk to the paint,
- * trouble and lateness. Prices are judgement.
+ * trouble and lateness; with what work of the season in the same visit is worth beyond what it takes. Prices are judgement.
  */
 export function washValue(input: ValueCase): WashValue {
   const { place, method, prices } = input;
@@ -59,6 +71,7 @@ export function washValue(input: ValueCase): WashValue {
       (input.wearsProtection ? prices.wearMinor : 0),
     troubleMinor: input.verdict === 'go-if' ? -prices.conditionMinor : 0,
     lateMinor: -prices.lateMinorPerDay * input.daysLate,
+    seasonMinor: extrasMinor(input.extras, prices, coldPerMinute(input.windChillC, prices)),
   };
   return { ...parts, totalMinor: Object.values(parts).reduce((sum, part) => sum + part, 0) };
 }

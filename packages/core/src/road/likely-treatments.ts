@@ -17,16 +17,17 @@ const TOO_COLD_C = -16;
 /**
  * What was probably spread, where no bulletin says so: when the air is under +1 °C and water, frost or snow is there.
  *
- * @param hours consecutive weather hours
+ * @param hours consecutive weather hours; null where not known: nothing is taken to be spread then
  * @returns treatments in time order, each marked by nothing but its rule: they are estimates
  */
-export function likelyTreatments(hours: readonly WeatherHour[], roadClass: RoadClass): Treatment[] {
+export function likelyTreatments(hours: readonly (WeatherHour | null)[], roadClass: RoadClass): Treatment[] {
   const practice = PRACTICE[roadClass];
   const treatments: Treatment[] = [];
   let lastMs = -Infinity;
   hours.forEach((hour, i) => {
+    if (!hour) return;
     const snowing = hour.precipKind === 'snow' && hour.precipMm > 0.12;
-    const wetLately = hours.slice(Math.max(0, i - 6), i + 1).some((past) => past.precipMm > 0.1);
+    const wetLately = hours.slice(Math.max(0, i - 6), i + 1).some((past) => past && past.precipMm > 0.1);
     const frost = hour.airTempC - hour.dewPointC < 1.6 || wetLately;
     const due = hour.atMs - lastMs >= practice.everyHours * 3_600_000;
     if (hour.airTempC > 1 || hour.airTempC < TOO_COLD_C || !due || !(snowing || frost)) return;

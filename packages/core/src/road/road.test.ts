@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
-import { likelyTreatments, roadHours, type RoadHour, type Treatment } from './index.js';
+import { likelyTreatments, roadHours, type RoadHour, type RoadState, type Treatment } from './index.js';
 
 const AT = { latitudeDeg: 46.5, longitudeDeg: -84.3 };
 
@@ -112,5 +112,42 @@ describe('likely treatments', () => {
   it('put magnesium brine on the bridge', () => {
     const snow = weather(24, () => ({ precipKind: 'snow', precipMm: 0.5 }));
     expect(new Set(likelyTreatments(snow, 'bridge').map(({ agent }) => agent))).toEqual(new Set(['MgCl2']));
+  });
+});
+
+describe('what was seen, and what nobody knows', () => {
+  const dry = weather(24, () => ({}));
+  const seen = (state: RoadState) => [
+    { atMs: (dry[6]?.atMs ?? 0) + 900_000, roadClass: 'main' as const, state },
+  ];
+
+  it.each(['dry', 'damp', 'wet', 'slush', 'snow', 'ice'] as const)(
+    'takes a road seen %s as it was seen',
+    (state) => {
+      const roads = roadHours(dry, { roadClass: 'main', at: AT, treatments: [], seen: seen(state) });
+      expect(roads[6]?.state).toBe(state);
+      expect(roads[5]).toEqual(roadHours(dry, { roadClass: 'main', at: AT, treatments: [] })[5]);
+    },
+  );
+
+  it('lets the next hours follow from it', () => {
+    const plain = roadHours(dry, { roadClass: 'main', at: AT, treatments: [] });
+    const after = roadHours(dry, { roadClass: 'main', at: AT, treatments: [], seen: seen('snow') });
+    expect(after[8]?.snowMm).toBeGreaterThan(plain[8]?.snowMm ?? 0);
+  });
+
+  it('leaves other classes of road alone', () => {
+    const town = { roadClass: 'town' as const, at: AT, treatments: [] };
+    expect(roadHours(dry, { ...town, seen: seen('snow') })).toEqual(roadHours(dry, town));
+  });
+
+  it('knows nothing of an hour without weather, and takes up behind the gap what lay before it', () => {
+    const gap = dry.map((hour, i) => (i >= 8 && i < 12 ? null : hour));
+    const roads = roadHours(gap, { roadClass: 'main', at: AT, treatments: [], seen: seen('snow') });
+    expect(roads.slice(8, 12)).toEqual([null, null, null, null]);
+    expect(roads[12]?.snowMm).toBeGreaterThan(0);
+    expect(likelyTreatments(gap, 'main').every(({ atMs }) => gap.some((hour) => hour?.atMs === atMs))).toBe(
+      true,
+    );
   });
 });

@@ -1,7 +1,7 @@
 import { brineOf, type SaltAgent } from '../brine/index.js';
 import { saturationOverWaterPa, skyTempC, vapourDensityKgPerM3 } from '../air/index.js';
 import { irradiance, sunPosition, type EarthPoint } from '../sun/index.js';
-import type { WeatherHour } from '../weather/index.js';
+import { startOfHourMs, type WeatherHour } from '../weather/index.js';
 import type { RoadClass, Treatment } from './treatment.js';
 
 export type RoadState = 'dry' | 'damp' | 'wet' | 'slush' | 'snow' | 'ice';
@@ -97,25 +97,59 @@ function nextHour(
   return { atMs: hour.atMs, state, surfaceTempC: around.surfaceC, waterMm, snowMm, saltGramsPerM2: salt };
 }
 
+/** What somebody saw of a road. */
+export interface RoadSight {
+  readonly atMs: number;
+  readonly roadClass: RoadClass;
+  readonly state: RoadState;
+}
+
+/** Water and snow that a state stands for where only the state was seen, mm (judgement: the middle of each state). */
+const SEEN_MM: Readonly<Record<RoadState, { waterMm: number; snowMm: number }>> = {
+  dry: { waterMm: 0, snowMm: 0 },
+  damp: { waterMm: 0.03, snowMm: 0 },
+  wet: { waterMm: 0.3, snowMm: 0 },
+  slush: { waterMm: 0.3, snowMm: 1 },
+  snow: { waterMm: 0, snowMm: 2 },
+  ice: { waterMm: 0.3, snowMm: 0 },
+};
+
+/** The road is as it was seen, whatever was reckoned; its salt stays as reckoned. */
+const asSeen = (hour: RoadHour, { state }: RoadSight): RoadHour => ({ ...hour, state, ...SEEN_MM[state] });
+
+function byHourOf<T extends { readonly atMs: number }>(entries: readonly T[]): Map<number, T[]> {
+  const byHour = new Map<number, T[]>();
+  for (const entry of entries) {
+    const hourMs = startOfHourMs(entry.atMs);
+    const known = byHour.get(hourMs);
+    if (known) known.push(entry);
+    else byHour.set(hourMs, [entry]);
+  }
+  return byHour;
+}
+
 /**
  * What has lain on this road, hour by hour?
  *
- * @param hours consecutive weather hours
- * @param road its class, where it is, and what was spread on it (any order; other classes are passed over)
- * @returns one entry an hour: state, water and snow (mm water equivalent), salt left by agent (g/m²)
+ * @param hours consecutive weather hours; null where not known
+ * @param road its class, where it is, and what was spread on it and seen of it (any order; other classes are passed over)
+ * @returns one entry an hour: state, water and snow (mm water equivalent), salt left by agent (g/m²); null where the weather is not
+ * known: what lay there before is taken up again behind the gap. In the hour of a sight the state is what was seen, and the next
+ * hours follow from it.
  * Model: water balance with drainage, melt, drying and ploughing; salt lost to traffic, spray and rain. Judgement.
  */
-export function roadHours(
-  hours: readonly WeatherHour[],
-  road: { readonly roadClass: RoadClass; readonly at: EarthPoint; readonly treatments: readonly Treatment[] },
-): RoadHour[] {
-  const byHour = new Map<number, Treatment[]>();
-  for (const treatment of road.treatments) {
-    if (treatment.roadClass !== road.roadClass) continue;
-    const hourMs = Math.floor(treatment.atMs / 3_600_000) * 3_600_000;
-    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), treatment]);
-  }
-  const roads: RoadHour[] = [];
+export function roadHours<H extends WeatherHour | null>(
+  hours: readonly H[],
+  road: {
+    readonly roadClass: RoadClass;
+    readonly at: EarthPoint;
+    readonly treatments: readonly Treatment[];
+    readonly seen?: readonly RoadSight[];
+  },
+): (H extends null ? null : RoadHour)[] {
+  const spread = byHourOf(road.treatments.filter(({ roadClass }) => roadClass === road.roadClass));
+  const seen = byHourOf((road.seen ?? []).filter(({ roadClass }) => roadClass === road.roadClass));
+  const roads: (RoadHour | null)[] = [];
   let before: RoadHour = {
     atMs: 0,
     state: 'dry',
@@ -125,11 +159,13 @@ export function roadHours(
     saltGramsPerM2: NO_SALT,
   };
   for (const hour of hours) {
-    before = nextHour(before, hour, {
-      surfaceC: surfaceTempC(hour, road.at),
-      spread: byHour.get(hour.atMs) ?? [],
-    });
-    roads.push(before);
+    if (hour) {
+      const surfaceC = surfaceTempC(hour, road.at);
+      before = nextHour(before, hour, { surfaceC, spread: spread.get(hour.atMs) ?? [] });
+      const sight = seen.get(hour.atMs)?.at(-1);
+      if (sight) before = asSeen(before, sight);
+    }
+    roads.push(hour && before);
   }
-  return roads;
+  return roads as (H extends null ? null : RoadHour)[];
 }

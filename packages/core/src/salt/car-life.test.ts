@@ -46,7 +46,11 @@ const road = (hours: readonly WeatherHour[]): RoadHour[] =>
 
 const HOURS = weather(7 * 24);
 const ROAD = road(HOURS);
-const AROUND = surroundings(HOURS, { main: ROAD, town: ROAD, bridge: ROAD }, ZONE);
+const AROUND = surroundings(
+  { fromMs: HOURS[0]?.atMs ?? 0, hours: HOURS },
+  { main: ROAD, town: ROAD, bridge: ROAD },
+  ZONE,
+);
 const HABITS: CarHabits = {
   driving: { mainRoadKm: 40, townKm: 0, bridgeKm: 0 },
   weekShares: EVEN_WEEK,
@@ -66,7 +70,7 @@ describe('the clock on the wall', () => {
   ])('counts $hours hours to a day: $why', ({ from, hours }) => {
     const start = Date.parse(from);
     const clock = wallClock(
-      Array.from({ length: 48 }, (_, i) => ({ atMs: start + i * HOUR_MS })),
+      Array.from({ length: 48 }, (_, i) => start + i * HOUR_MS),
       ZONE,
     );
     expect(clock.day.filter((day) => day === 0)).toHaveLength(hours);
@@ -103,7 +107,11 @@ describe('a car’s life', () => {
 
   it('is rained on in the street, not in a garage', () => {
     const wet = weather(24, { precipKind: 'rain', precipMm: 2 });
-    const around = surroundings(wet, { main: ROAD, town: ROAD, bridge: ROAD }, ZONE);
+    const around = surroundings(
+      { fromMs: wet[0]?.atMs ?? 0, hours: wet },
+      { main: ROAD, town: ROAD, bridge: ROAD },
+      ZONE,
+    );
     expect(carLife(HABITS, around)[2]?.rainMm).toBe(2);
     expect(carLife({ ...HABITS, standsAt: { climate: { kind: 'unheated' } } }, around)[2]?.rainMm).toBe(0);
   });
@@ -194,5 +202,28 @@ describe('swab readings', () => {
   it('teach nothing from dust', () => {
     const readings = [{ atMs, zone: 'lower-left' as const, gramsPerM2: 0.001 }];
     expect(learnPickUp(plain, { washes: [], readings })).toMatchObject({ factor: 1, count: 0 });
+  });
+});
+
+describe('hours of which nobody knows the weather', () => {
+  const gap = HOURS.map((hour, i) => (i >= 24 && i < 48 ? null : hour));
+  const roads = gap.map((hour, i) => hour && (ROAD[i] ?? null));
+  const around = surroundings(
+    { fromMs: HOURS[0]?.atMs ?? 0, hours: gap },
+    { main: roads, town: roads, bridge: roads },
+    ZONE,
+  );
+  const life = carLife(HABITS, around);
+
+  it('keep their place in time', () => {
+    expect(life.map(({ atMs }) => atMs)).toEqual(HOURS.map(({ atMs }) => atMs));
+  });
+
+  it('add nothing and count nothing, so that the ledger tells the least that it can be', () => {
+    const still = compileLife(life.slice(24, 48));
+    expect(still.every(({ pace, added }) => [...pace, ...added].every((value) => value === 0))).toBe(true);
+    const clock = (hours: typeof life): number => runLedger(compileLife(hours), { washes: [] }).activeHours;
+    expect(clock(life)).toBeLessThan(clock(carLife(HABITS, AROUND)));
+    expect(clock(life)).toBeGreaterThan(clock(life.slice(0, 24)));
   });
 });

@@ -23,12 +23,15 @@ export interface CarHabits {
 
 /** What all cars of a shop share: the weather, the roads and the clock on the wall. */
 export interface Surroundings {
-  readonly hours: readonly WeatherHour[];
+  /** The first of the hours. */
+  readonly fromMs: number;
+  /** Consecutive; null where not known. */
+  readonly hours: readonly (WeatherHour | null)[];
   /** Hour by hour. */
   readonly roads: readonly RoadsOfHour[];
   readonly clock: WallClock;
-  /** Over liquid water, hour by hour. */
-  readonly relHumidityFraction: readonly number[];
+  /** Over liquid water, hour by hour; null where not known. */
+  readonly relHumidityFraction: readonly (number | null)[];
 }
 
 type RoadsOfHour = Readonly<Record<RoadClass, RoadHour | undefined>>;
@@ -36,18 +39,24 @@ type RoadsOfHour = Readonly<Record<RoadClass, RoadHour | undefined>>;
 /**
  * Puts together what all cars share.
  *
- * @param roads each class over the same hours as the weather
+ * @param weather consecutive hours from an instant; null where not known
+ * @param roads each class over the same hours
  */
 export function surroundings(
-  hours: readonly WeatherHour[],
-  roads: Readonly<Record<RoadClass, readonly RoadHour[]>>,
+  { fromMs, hours }: Pick<Surroundings, 'fromMs' | 'hours'>,
+  roads: Readonly<Record<RoadClass, readonly (RoadHour | null)[]>>,
   timeZone: string,
 ): Surroundings {
+  const road = (roadClass: RoadClass, i: number): RoadHour | undefined => roads[roadClass][i] ?? undefined;
   return {
+    fromMs,
     hours,
-    roads: hours.map((_, i) => ({ main: roads.main[i], town: roads.town[i], bridge: roads.bridge[i] })),
-    clock: wallClock(hours, timeZone),
-    relHumidityFraction: hours.map(relHumidityFraction),
+    roads: hours.map((_, i) => ({ main: road('main', i), town: road('town', i), bridge: road('bridge', i) })),
+    clock: wallClock(
+      hours.map((_, i) => fromMs + i * MS_PER_HOUR),
+      timeZone,
+    ),
+    relHumidityFraction: hours.map((hour) => hour && relHumidityFraction(hour)),
   };
 }
 
@@ -88,9 +97,8 @@ function recorded(
 ): { byHour: Map<number, LedgerDrive[]>; days: Set<number> } {
   const byHour = new Map<number, LedgerDrive[]>();
   const days = new Set<number>();
-  const firstMs = around.hours[0]?.atMs ?? 0;
   for (const { hourMs, roadClass, km, meanKmh } of drives) {
-    const day = around.clock.day[Math.floor((hourMs - firstMs) / MS_PER_HOUR)];
+    const day = around.clock.day[Math.floor((hourMs - around.fromMs) / MS_PER_HOUR)];
     if (day !== undefined) days.add(day);
     byHour.set(hourMs, [
       ...(byHour.get(hourMs) ?? []),
@@ -101,10 +109,23 @@ function recorded(
 }
 
 /**
+ * An hour of which nobody knows the weather: the load stays, and the clock is not moved, so that what is told is the least that it can
+ * be. Air without damp is too dry for any salt.
+ */
+const stillHour = (atMs: number): LedgerHour => ({
+  atMs,
+  carTempC: 0,
+  relHumidityFraction: 0,
+  rainMm: 0,
+  roads: NO_ROADS,
+  drives: NO_DRIVES,
+});
+
+/**
  * The hours of a car's life: where it stands, what falls on it, what it drives.
  *
  * @param around weather, roads and clock over the same hours
- * @returns one entry an hour
+ * @returns one entry an hour; where the weather is not known nothing is added and nothing counts
  */
 export function carLife(habits: CarHabits, around: Surroundings): LedgerHour[] {
   const indoors = habits.standsAt ? placeAir(habits.standsAt, around.hours) : null;
@@ -113,6 +134,7 @@ export function carLife(habits: CarHabits, around: Surroundings): LedgerHour[] {
   const { byHour, days } = recorded(habits.drives, around);
   const { hourOfDay, weekday, day } = around.clock;
   return around.hours.map((hour, i): LedgerHour => {
+    if (!hour) return stillHour(around.fromMs + i * MS_PER_HOUR);
     const clockHour = hourOfDay[i] ?? 0;
     const away = clockHour >= AWAY_FROM_HOUR && clockHour < AWAY_TO_HOUR;
     const inside = away ? null : (indoors?.[i] ?? null);

@@ -1,5 +1,4 @@
 import { localTime } from '../place/index.js';
-import type { WeatherHour } from '../weather/index.js';
 
 /** The clock on the wall over consecutive hours. */
 export interface WallClock {
@@ -11,13 +10,13 @@ export interface WallClock {
   readonly day: readonly number[];
 }
 
-/** Local hour, weekday and day of each weather hour, right across clock changes. */
-export function wallClock(hours: readonly Pick<WeatherHour, 'atMs'>[], timeZone: string): WallClock {
+/** Local hour, weekday and day of each full hour, right across clock changes. */
+export function wallClock(hoursMs: readonly number[], timeZone: string): WallClock {
   const hourOfDay: number[] = [];
   const weekday: number[] = [];
   const day: number[] = [];
   let today = 0;
-  hours.forEach(({ atMs }, i) => {
+  hoursMs.forEach((atMs, i) => {
     const local = localTime(atMs, timeZone);
     if (i > 0 && local.weekday !== weekday[i - 1]) today += 1;
     hourOfDay.push(Math.floor(local.minuteOfDay / 60));

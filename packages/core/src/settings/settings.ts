@@ -1,6 +1,10 @@
+import type { MessageKind } from '../booking/index.js';
 import type { HouseRules } from '../house/index.js';
+import type { MethodId } from '../method/index.js';
 import type { Hands, Prices } from '../plan/index.js';
+import type { PriceList } from '../quote/index.js';
 import type { Limits } from '../rules/index.js';
+import type { SeasonNumbers } from '../season/index.js';
 
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
 export const HARDNESS_DISPLAY_UNITS = [
@@ -37,6 +41,16 @@ export interface Settings {
   readonly hands: readonly Hands[];
   /** The shop's clock on the wall. */
   readonly timeZone: string;
+  /** Weather sources in the order of trust; one that is not named does not count. null: the built-in station alone. */
+  readonly weatherOrder: readonly string[] | null;
+  /** Numbers of the season's jobs. */
+  readonly season: SeasonNumbers;
+  /** What customers pay. */
+  readonly priceList: PriceList;
+  /** For how many washes product is left, by method; a method that is not named has plenty. */
+  readonly stock: Readonly<Partial<Record<MethodId, number>>>;
+  /** The shop's own words for messages, by kind; what is not there is as shipped. */
+  readonly templates: Readonly<Partial<Record<MessageKind, string>>>;
 }
 
 export const DEFAULT_DISPLAY: DisplaySettings = {

@@ -19,6 +19,8 @@ export const VEHICLE: Vehicle = {
   weekShares: EVEN_WEEK,
   standsAtPlaceId: null,
   cadenceDays: 14,
+  target: { kind: 'days' },
+  seasonJobs: [],
 };
 
 export const WATER = {

@@ -2,3 +2,4 @@ export * from './data/zones.js';
 export * from './data/panels.js';
 export * from './vehicle.js';
 export * from './vehicle-record.js';
+export * from './data/season-job-ids.js';

@@ -6,6 +6,8 @@ export interface VehicleRecord extends Vehicle {
   readonly colourName: string;
   readonly keeper: string;
   readonly notes: string;
+  /** Whose car it is; null: nobody's in the book. */
+  readonly customerId: string | null;
   /** When its record begins. */
   readonly knownSinceMs: number;
 }

@@ -1,4 +1,5 @@
 import { type BodyClass, type PanelId, ZONE_OF_PANEL } from './data/panels.js';
+import type { SeasonJobId } from './data/season-job-ids.js';
 import type { CarZone } from './data/zones.js';
 
 export const PAINT_TONES = ['white', 'silver', 'mid', 'black'] as const;
@@ -35,6 +36,11 @@ export interface ZoneProtection {
   readonly observed: { readonly behaviour: WaterBehaviour; readonly atMs: number } | null;
 }
 
+export const TARGET_KINDS = ['days', 'salt-days', 'active-hours'] as const;
+/** By what a car's washes are wanted: days, days with salt on it, or active hours of the salt clock. */
+export type CadenceTarget =
+  { readonly kind: 'days' } | { readonly kind: 'salt-days' | 'active-hours'; readonly most: number };
+
 /** What the engine needs to know of a vehicle. */
 export interface Vehicle {
   readonly id: string;
@@ -53,8 +59,11 @@ export interface Vehicle {
   readonly weekShares: WeekShares;
   /** Where it stands at night; null: in the street. */
   readonly standsAtPlaceId: string | null;
-  /** Wanted at least every so many days. */
+  /** Wanted at least every so many days, where its target is days. */
   readonly cadenceDays: number;
+  readonly target: CadenceTarget;
+  /** Work of the season that is wanted for it. */
+  readonly seasonJobs: readonly SeasonJobId[];
 }
 
 /** Solar absorptance by paint tone (judgement). */

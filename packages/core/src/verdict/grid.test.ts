@@ -229,9 +229,46 @@ describe('members asked one start at a time', () => {
   });
 });
 
+describe('members that do not reach so far', () => {
+  /** Known for a day from the start of the grid, as a short forecast with members is. */
+  const short: WeatherSpan = {
+    ...control,
+    hours: hours.map((hour) => (hour.atMs < FROM + 24 * MS_PER_HOUR ? hour : null)),
+  };
+  const ask = (members: readonly WeatherSpan[]) =>
+    memberAsker({
+      ...circumstances(control, { vehicle: VEHICLE }),
+      sites: placeSites([GARAGE], { control, members }),
+      startsMs: everyHour(FROM, 72),
+      withMembers: false,
+    });
+  const at = (hour: number) => ({
+    placeId: GARAGE.id,
+    methodId: 'garage-rinseless',
+    startMs: FROM + hour * MS_PER_HOUR,
+  });
+
+  it('are not counted, and do not make a start fail', () => {
+    expect(ask([control, short])(at(10))?.failures.memberCount).toBe(2);
+    expect(ask([control, short])(at(50))?.failures.memberCount).toBe(1);
+    expect(ask([control, short])(at(50))?.blockedShare).toBe(ask([control])(at(50))?.blockedShare);
+  });
+
+  it('leave a start unasked where none of them reaches it', () => {
+    expect(ask([short, short])(at(10))).not.toBeNull();
+    expect(ask([short, short])(at(50))).toBeNull();
+    const cells = bandOf(gridOf(control, [GARAGE], [short, short]), GARAGE.id, 'garage-rinseless').cells;
+    const plain = bandOf(gridOf(control, [GARAGE]), GARAGE.id, 'garage-rinseless').cells;
+    expect(cells.slice(48).map(({ verdict }) => verdict)).toEqual(
+      plain.slice(48).map(({ verdict }) => verdict),
+    );
+  });
+});
+
 describe('the road and the night ahead', () => {
   const road = (states: readonly RoadState[]): RoadAhead =>
     new RoadAhead(
+      FROM,
       states.map((state, i) => ({
         atMs: FROM + i * MS_PER_HOUR,
         state,

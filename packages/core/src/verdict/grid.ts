@@ -191,7 +191,10 @@ class BandWeather {
     return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
   }
 
-  /** In which members this start fails, and by what; null where there are none. */
+  /**
+   * In which members this start fails, and by what; null where none of them reaches so far. A member that does not know these hours is
+   * not counted: that another source's forecast goes on is no reason to fail.
+   */
   failures(startMs: number): MemberFailures | null {
     const { members } = this.weather;
     if (members.length === 0) return null;
@@ -203,14 +206,16 @@ class BandWeather {
       film: null,
       ...this.situation(startMs),
     };
-    const failed = { memberCount: members.length, freezes: 0, spots: 0, falls: 0, cold: 0 };
+    const failed = { memberCount: 0, freezes: 0, spots: 0, falls: 0, cold: 0 };
     members.forEach((member, i) => {
       asked.site = member.memberWindow(startMs, minutes);
+      if (!asked.site) return;
+      failed.memberCount += 1;
       asked.film = this.films.memberHour(i, hourMs);
       const cause = weatherFailure(asked);
       if (cause) failed[cause] |= 1 << i;
     });
-    return failed;
+    return failed.memberCount > 0 ? failed : null;
   }
 
   blockedShare(startMs: number): number | null {
@@ -304,7 +309,15 @@ export interface GridWatch {
 /** Everything that a band depends on besides the weather: the same key, the same band. */
 function bandKey(request: GridRequest, place: Place, method: Method): string {
   const { vehicle, limits, house, soil, startsMs, withMembers } = request;
-  const { driving: _driving, weekShares: _week, cadenceDays: _cadence, id: _id, ...looks } = vehicle;
+  const {
+    driving: _driving,
+    weekShares: _week,
+    cadenceDays: _cadence,
+    target: _target,
+    seasonJobs: _jobs,
+    id: _id,
+    ...looks
+  } = vehicle;
   return JSON.stringify([looks, limits, house, soil, startsMs, withMembers, place, method.id]);
 }
 

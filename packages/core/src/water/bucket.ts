@@ -73,3 +73,24 @@ export function bucketCooling(input: BucketCoolingInput): { tempC: number } {
   const decay = Math.exp((-uaWattsPerK * minutes * 60) / (litres * WATER_HEAT_J_PER_LITRE_K));
   return { tempC: Math.max(Math.min(0, startC), ambientC + (startC - ambientC) * decay) };
 }
+
+/**
+ * How warm must the bucket leave, to arrive as wanted? The same cooling read backwards.
+ *
+ * @param input litres, what is wanted on arrival, air on the way, UA of the bucket (W/K) and minutes on the way
+ * @returns °C; may be more than water can be, where the way is too long and too cold for it
+ * @throws FieldError naming the field
+ * @example startForArrival({ litres: 10, wantedC: 40.9, ambientC: -10, uaWattsPerK: 1.8, minutes: 30 }) // 45.0
+ */
+export function startForArrival(
+  input: Omit<BucketCoolingInput, 'startC'> & { readonly wantedC: number },
+): number {
+  const { litres, wantedC, ambientC, uaWattsPerK, minutes } = input;
+  requireInRange('startForArrival', { litres }, { min: 0.001, max: 10_000, unit: 'L' });
+  requireInRange('startForArrival', { wantedC }, { min: 0, max: 100, unit: '°C' });
+  requireInRange('startForArrival', { ambientC }, { min: -60, max: 60, unit: '°C' });
+  requireInRange('startForArrival', { uaWattsPerK }, { min: 0, max: 1000, unit: 'W/K' });
+  requireInRange('startForArrival', { minutes }, { min: 0, max: 100_000, unit: 'min' });
+  const decay = Math.exp((-uaWattsPerK * minutes * 60) / (litres * WATER_HEAT_J_PER_LITRE_K));
+  return ambientC + (wantedC - ambientC) / decay;
+}

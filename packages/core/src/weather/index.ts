@@ -1,4 +1,11 @@
 export * from './weather-hour.js';
+export * from './weather-reading.js';
+export { requireWeatherColumns, PLAIN_COLUMNS, readingsByMember, weatherRows } from './weather-rows.js';
+export type { ReadHour, WeatherRow, WeatherRows } from './weather-rows.js';
+export { WEATHER_COLUMNS, type WeatherColumn } from './data/weather-columns.js';
+export { CLOUD_COVER_FRACTION, FALL_MM_PER_HOUR, type FallIntensity } from './data/aviation.js';
+export { SEEN_WINDS } from './data/seen-wind.js';
+export * from './sight.js';
 export * from './simulate/climate.js';
 export { type Member } from './simulate/fronts.js';
 export * from './simulate/simulate-weather.js';

@@ -13,6 +13,7 @@ import { CompatibilityCheck } from './compatibility-check.js';
 import { protectionLayer, soilLayer, waterLayer } from './condition-view.js';
 import classes from './condition.module.css';
 import { ProtectionPanel } from './protection-panel.js';
+import { SeasonSection } from './season-section.js';
 import { SoilPanel } from './soil-panel.js';
 
 const LAYERS = [
@@ -114,6 +115,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
                 : ' to be as on the whole car.'}
           </p>
         </section>
+        <SeasonSection condition={condition} />
         {layer !== 'soil' && <CompatibilityCheck vehicle={vehicle} />}
       </div>
       {layer === 'soil' ? (

@@ -6,7 +6,7 @@ import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { chanceText } from '../../words/plan-words.js';
-import { methodName, nameOf } from '../../words/names.js';
+import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText } from './morning-view.js';
@@ -36,6 +36,7 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
         <h3>{vehicleName}</h3>
         <p className={classes.how}>
           {nameOf(places, best.placeId)}, {methodName(best.methodId)}
+          {best.extras.jobIds.length > 0 && `, with ${seasonJobsText(best.extras.jobIds)}`}
           <span className="muted">
             {' '}
             · {dueText(answer.due.daysLate)} · soil grade {bodyGrade(answer.soil)}

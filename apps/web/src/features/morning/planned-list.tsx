@@ -40,6 +40,9 @@ export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProp
             )}
           </div>
           <div className={`${classes.acts} no-print`}>
+            <Button variant="default" component={Link} to={`/run/${wash.id}`}>
+              Run sheet
+            </Button>
             <Button variant="default" component={Link} to="/plan">
               Plan
             </Button>

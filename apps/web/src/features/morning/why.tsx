@@ -22,6 +22,7 @@ const PARTS = [
   ['paintMinor', 'Risk to paint and protection'],
   ['troubleMinor', 'Trouble of the "if"'],
   ['lateMinor', 'Lateness'],
+  ['seasonMinor', 'Work of the season, beyond what it takes'],
 ] as const;
 
 function Worth({ best, format }: Pick<WhyProps, 'best' | 'format'>) {

@@ -1,11 +1,9 @@
 import { Checkbox, Group, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
-import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
 import { useSavePlace } from '../../api/queries.js';
 import type { PlaceRecord } from '../../api/types.js';
-import { useDraft } from '../../parts/drafts.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
+import { useRecordForm } from '../../parts/use-record-form.js';
 import { optionsOf, PLACE_KIND_NAMES, SITE_RULE_NAMES, TAP_NAMES } from '../../words/names.js';
 import {
   DEFAULT_WATER,
@@ -13,7 +11,6 @@ import {
   KIND_FACTS,
   newPlace,
   type PlaceDraft,
-  type PlaceErrors,
   placeErrors,
   placeFrom,
 } from './place-form.js';
@@ -36,38 +33,16 @@ const ZONES = Intl.supportedValuesOf('timeZone');
 /** Adding or editing a place and its waters. */
 export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceDrawerProps) {
   const initial = place ? draftOf(place) : newPlace(timeZone, near);
-  const { value: draft, set, forget } = useDraft<PlaceDraft>(`place-${place?.id ?? 'new'}`, initial);
-  const [errors, setErrors] = useState<PlaceErrors>({});
-  const [failure, setFailure] = useState<string | null>(null);
   const save = useSavePlace();
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm<PlaceDraft, PlaceRecord>({
+    draftKey: `place-${place?.id ?? 'new'}`,
+    initial,
+    errorsOf: placeErrors,
+    save: (typed) => save.mutateAsync({ id: place?.id, ...placeFrom(typed) }),
+    onSaved: onClose,
+    onClose,
+  });
   const facts = KIND_FACTS[draft.kind];
-  const submit = (): void => {
-    const found = placeErrors(draft);
-    setErrors(found);
-    setFailure(Object.keys(found).length > 0 ? 'Some fields need another look.' : null);
-    if (Object.keys(found).length > 0) return;
-    save.mutate(
-      { id: place?.id, ...placeFrom(draft) },
-      {
-        onSuccess: () => {
-          forget();
-          onClose();
-        },
-        onError: (error) => {
-          if (error instanceof ApiError) setErrors(error.byField);
-          setFailure(
-            error instanceof ApiError
-              ? error.message
-              : 'The program does not answer. What you typed is kept; try again.',
-          );
-        },
-      },
-    );
-  };
-  const cancel = (): void => {
-    forget();
-    onClose();
-  };
   return (
     <FormDrawer
       title={place ? `Edit ${place.name}` : 'Add a place'}

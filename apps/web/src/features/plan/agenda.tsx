@@ -1,6 +1,6 @@
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
-import { methodName, nameOf } from '../../words/names.js';
+import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
 import { type Block, type DayStrip, isOn } from './plan-view.js';
@@ -14,6 +14,9 @@ interface AgendaProps {
   readonly chosenKey: string | null;
   readonly onChoose: (block: Block) => void;
 }
+
+/** Work of the season that stands with a wash, or is proposed with it. */
+const extrasOf = ({ wash, window }: Block) => wash?.extras ?? window?.extras.jobIds ?? [];
 
 /** The same days as a list, for a phone and for paper. */
 export function Agenda({ strips, blocks, places, vehicles, format, chosenKey, onChoose }: AgendaProps) {
@@ -41,6 +44,7 @@ export function Agenda({ strips, blocks, places, vehicles, format, chosenKey, on
                   {block.wash?.isLocked && <span className="muted"> · locked</span>}
                   <br />
                   {nameOf(places, block.placeId)}, {methodName(block.methodId)}
+                  {extrasOf(block).length > 0 && `, with ${seasonJobsText(extrasOf(block))}`}
                   <br />
                   <span className="muted">
                     {block.window

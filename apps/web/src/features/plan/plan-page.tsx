@@ -1,6 +1,6 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import type { PricedOption } from '@keen/core';
+import type { PricedOption, SeasonJobId } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import {
@@ -72,8 +72,8 @@ function useActs(vehicles: readonly VehicleRecord[]) {
     washId: string | null,
     to: { window: PricedOption['window']; handsId: string },
   ) => {
-    const { placeId, methodId, startMs } = to.window;
-    const slot = { placeId, methodId, startMs, handsId: to.handsId };
+    const { placeId, methodId, startMs, extras } = to.window;
+    const slot = { placeId, methodId, startMs, handsId: to.handsId, extras: extras.jobIds };
     const where = `${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}, and locked there.`;
     change.mutate(
       washId === null
@@ -96,6 +96,15 @@ function useActs(vehicles: readonly VehicleRecord[]) {
       ),
     lock: ({ wash }: Block) =>
       wash && mark.mutate({ id: wash.id, isLocked: !wash.isLocked }, { onError: noticeOfFailure }),
+    setExtras: ({ wash, vehicleId }: Block, extras: readonly SeasonJobId[]) =>
+      wash &&
+      change.mutate(
+        { move: [{ id: wash.id, extras }] },
+        {
+          onSuccess: done(`Work of the season with ${nameOf(vehicles, vehicleId)} changed.`),
+          onError: noticeOfFailure,
+        },
+      ),
     start: ({ wash }: Block, nowMs: number) =>
       wash &&
       mark.mutate(
@@ -208,6 +217,7 @@ function PlanOf({ view, places, vehicles }: PlanOfProps) {
             onLock={acts.lock}
             onStart={(block) => acts.start(block, view.nowMs)}
             onRemove={acts.remove}
+            onExtras={acts.setExtras}
             onMove={(to) => acts.moveTo(chosen.vehicleId, chosen.wash?.id ?? null, to)}
             onClose={close}
           />

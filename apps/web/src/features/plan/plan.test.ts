@@ -35,6 +35,7 @@ const wash = (change: Partial<WashRecord>): WashRecord => ({
   handsId: 'owner',
   isLocked: false,
   startedMs: null,
+  extras: [],
   costMinor: null,
   predicted: null,
   found: null,
@@ -51,9 +52,18 @@ const window = (at: string, change: Partial<Window> = {}): Window =>
     ...change,
   }) as unknown as Window;
 
+const PERIOD = {
+  index: 0,
+  dueMs: NOW,
+  fromMs: NOW,
+  toMs: NOW,
+  bookingId: null,
+  readyByMs: null,
+  methodId: null,
+};
 const choice = (vehicleId: string, at: string, worthMinor: number): PlanChoice => ({
   vehicleId,
-  period: { index: 0, dueMs: NOW, fromMs: NOW, toMs: NOW },
+  period: PERIOD,
   window: window(at),
   handsId: 'owner',
   worthMinor,
@@ -75,6 +85,7 @@ const view = (change: Partial<PlanView> = {}): PlanView => ({
   fixed: [],
   choices: [],
   unplanned: [],
+  bookings: [],
   changes: [],
   standing: { valueMinor: 0, boundMinor: 0, status: 'proven', state: 'ended' },
   ...change,
@@ -89,6 +100,7 @@ describe('the blocks of the board', () => {
       handsId: 'owner',
       startMs: local('2026-01-14T08:00'),
       endMs: local('2026-01-14T09:15'),
+      extras: [],
     };
     const blocks = blocksOf(
       view({
@@ -104,7 +116,7 @@ describe('the blocks of the board', () => {
             worthMinor: null,
           },
         ],
-        changes: [{ kind: 'add', after, id: 'add.b', washId: null, against: null }],
+        changes: [{ kind: 'add', after, id: 'add.b', washId: null, against: null, heldUpBy: null }],
       }),
     );
     expect(blocks.map(({ key, kind, worthMinor }) => [key, kind, worthMinor])).toEqual([
@@ -159,7 +171,7 @@ const option = (
   const { handsId = 'owner', ...rest } = change;
   return {
     vehicleId: 'a',
-    period: { index: 0, dueMs: NOW, fromMs: NOW, toMs: NOW },
+    period: PERIOD,
     window: window(at, rest),
     handsId,
     worthMinor,
@@ -297,12 +309,12 @@ describe('taking changes back', () => {
   it('removes what was added, restores what was removed, and moves back with the lock as it was', () => {
     const before = wash({});
     const after = wash({ startMs: before.startMs + HOUR_MS, isLocked: true });
-    const { id, placeId, methodId, startMs, handsId, isLocked } = before;
+    const { id, placeId, methodId, startMs, handsId, isLocked, extras } = before;
     expect(
       inverseOf({ added: [wash({ id: 'n' })], moved: [{ before, after }], removed: [wash({ id: 'r' })] }),
     ).toEqual({
       remove: ['n'],
-      move: [{ id, placeId, methodId, startMs, handsId, isLocked }],
+      move: [{ id, placeId, methodId, startMs, handsId, isLocked, extras }],
       restore: ['r'],
     });
   });

@@ -1,9 +1,10 @@
 import { Button, Checkbox } from '@mantine/core';
+import type { PlannedSlot } from '@keen/core';
 import { useState } from 'react';
 import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
-import { methodName, nameOf } from '../../words/names.js';
+import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
 import { changesText } from './plan-view.js';
@@ -20,16 +21,18 @@ interface ProposalProps {
 type Told = Pick<ProposalProps, 'places' | 'vehicles' | 'format'>;
 
 function slotText(
-  slot: { placeId: string; methodId: string; startMs: number },
+  slot: Pick<PlannedSlot, 'placeId' | 'methodId' | 'startMs' | 'extras'>,
   { places, format }: Told,
 ): string {
-  return `${format.dayTime(slot.startMs)}, ${nameOf(places, slot.placeId)}, ${methodName(slot.methodId)}`;
+  const extras = slot.extras.length > 0 ? `, with ${seasonJobsText(slot.extras)}` : '';
+  return `${format.dayTime(slot.startMs)}, ${nameOf(places, slot.placeId)}, ${methodName(slot.methodId)}${extras}`;
 }
 
 /** Why: what stands against the old start, or that the new one is worth more. */
-function whyText(change: ExplainedChange, { format }: Told): string {
-  const { against } = change;
+function whyText(change: ExplainedChange, { format, vehicles }: Told): string {
+  const { against, heldUpBy } = change;
   if (change.kind === 'add') return '';
+  if (heldUpBy !== null) return `The wash of the ${nameOf(vehicles, heldUpBy)} runs late.`;
   if (against && (against.verdict === 'no' || against.verdict === 'wait' || against.verdict === 'unknown'))
     return verdictText(against.verdict, against.limiting, format);
   return change.kind === 'move' ? 'The new start is worth more.' : 'Other cars need the hours more.';

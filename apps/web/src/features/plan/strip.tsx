@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Format } from '../../format/format.js';
 import { moveCostText } from '../../words/plan-words.js';
@@ -31,18 +31,7 @@ export function Strip(props: StripProps) {
   const isToday = nowMs >= strip.fromMs && nowMs < strip.toMs;
   return (
     <section className={classes.strip} data-tall={isTall || undefined} aria-label={format.day(strip.fromMs)}>
-      <header className={classes.stripHead}>
-        <h3>
-          <Link to={`/plan?day=${strip.key}`}>{format.dayShort(strip.fromMs)}</Link>
-        </h3>
-        <div className={`${classes.axis} figure`} aria-hidden="true">
-          {strip.hoursMs.map((atMs) => (
-            <span key={atMs} style={{ left: `${shareOf(strip, atMs) * 100}%` }}>
-              {format.hourOfDay(atMs)}
-            </span>
-          ))}
-        </div>
-      </header>
+      <StripHead strip={strip} format={format} />
       {lanes.map((lane) => (
         <LaneRow key={lane.id} {...props} lane={lane} />
       ))}
@@ -55,6 +44,24 @@ export function Strip(props: StripProps) {
   );
 }
 
+/** Day and hours; they stay as they are while something is carried over the board. */
+const StripHead = memo(function StripHead({ strip, format }: Pick<StripProps, 'strip' | 'format'>) {
+  return (
+    <header className={classes.stripHead}>
+      <h3>
+        <Link to={`/plan?day=${strip.key}`}>{format.dayShort(strip.fromMs)}</Link>
+      </h3>
+      <div className={`${classes.axis} figure`} aria-hidden="true">
+        {strip.hoursMs.map((atMs) => (
+          <span key={atMs} style={{ left: `${shareOf(strip, atMs) * 100}%` }}>
+            {format.hourOfDay(atMs)}
+          </span>
+        ))}
+      </div>
+    </header>
+  );
+});
+
 function LaneRow({
   strip,
   lane,
@@ -66,11 +73,26 @@ function LaneRow({
   onAim,
   blocksOn,
 }: StripProps & { readonly lane: Lane }) {
-  const here = targets.filter(
-    (candidate) =>
-      laneOf(kind, candidate) === lane.id &&
-      candidate.startMs >= strip.fromMs &&
-      candidate.startMs < strip.toMs,
+  // Worked out once for what is in hand, so that aiming redraws little.
+  const here = useMemo(
+    () =>
+      targets
+        .filter(
+          (candidate) =>
+            laneOf(kind, candidate) === lane.id &&
+            candidate.startMs >= strip.fromMs &&
+            candidate.startMs < strip.toMs,
+        )
+        .map((candidate) => ({
+          candidate,
+          grade: targetGrade(candidate.costMinor, targets),
+          style: {
+            left: `${shareOf(strip, candidate.startMs) * 100}%`,
+            width: `${(shareOf(strip, candidate.endMs) - shareOf(strip, candidate.startMs)) * 100}%`,
+          },
+          label: `Put it here: ${format.dayTime(candidate.startMs)}, ${moveCostText(candidate.costMinor, format)}`,
+        })),
+    [targets, kind, lane.id, strip, format],
   );
   const blocks = blocksOn(lane);
   const isUsed = Array.isArray(blocks) && blocks.length > 0;
@@ -96,19 +118,16 @@ function LaneRow({
             style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
           />
         ))}
-        {here.map((candidate) => (
+        {here.map(({ candidate, grade, style, label }) => (
           <button
             key={candidate.key}
             type="button"
             tabIndex={-1}
             className={classes.target}
-            data-grade={targetGrade(candidate.costMinor, targets)}
+            data-grade={grade}
             data-aimed={candidate.key === target?.key || undefined}
-            style={{
-              left: `${shareOf(strip, candidate.startMs) * 100}%`,
-              width: `${(shareOf(strip, candidate.endMs) - shareOf(strip, candidate.startMs)) * 100}%`,
-            }}
-            aria-label={`Put it here: ${format.dayTime(candidate.startMs)}, ${moveCostText(candidate.costMinor, format)}`}
+            style={style}
+            aria-label={label}
             onClick={() => onDrop(candidate)}
             onPointerEnter={() => onAim(candidate)}
           />

@@ -26,9 +26,14 @@ export function UnplannedList({ view, vehicles, format, takenId, onTake }: Unpla
             <span>
               <strong>{nameOf(vehicles, vehicleId)}</strong>
               {period.index > 0 && <span className="muted"> · the wash after next</span>}
+              {period.readyByMs !== null && <span> · promised by {format.dayTime(period.readyByMs)}</span>}
               <br />
               {unplannedText(reason, format)};{' '}
-              {hurtsMs <= view.nowMs ? 'late already' : `late from ${format.dayShort(hurtsMs)}`}
+              {period.readyByMs !== null
+                ? 'the promise would be broken'
+                : hurtsMs <= view.nowMs
+                  ? 'late already'
+                  : `late from ${format.dayShort(hurtsMs)}`}
             </span>
             <Button
               size="compact-sm"

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { type PricedOption, ruleOf } from '@keen/core';
+import { type PricedOption, ruleOf, type SeasonJobId } from '@keen/core';
 import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
@@ -7,7 +7,8 @@ import type { PlanView } from '../../api/plan-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
-import { methodName, nameOf } from '../../words/names.js';
+import { SeasonChips } from '../../parts/season-chips.js';
+import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
@@ -24,6 +25,7 @@ interface WashPanelProps {
   readonly onLock: (block: Block) => void;
   readonly onStart: (block: Block) => void;
   readonly onRemove: (block: Block) => void;
+  readonly onExtras: (block: Block, extras: readonly SeasonJobId[]) => void;
   readonly onMove: (to: PricedOption) => void;
   readonly onClose: () => void;
 }
@@ -76,6 +78,47 @@ function Acts({ block, onLock, onStart, onRemove }: WashPanelProps) {
         Take out
       </Button>
     </div>
+  );
+}
+
+/** Work of the season in the same visit: as proposed, or to be chosen for a wash that stands in the plan. */
+function SeasonWork({ block, format, onExtras }: WashPanelProps) {
+  const proposed = block.window?.extras;
+  if (!block.wash)
+    return proposed && proposed.jobIds.length > 0 ? (
+      <p>
+        With {seasonJobsText(proposed.jobIds)}: {format.minutes(proposed.minutes)} more, worth{' '}
+        <span className="figure">{format.money(block.window?.value.seasonMinor ?? 0)}</span> beyond what it
+        takes (judgement).
+      </p>
+    ) : null;
+  const { extras } = block.wash;
+  return (
+    <details className="no-print" open={extras.length > 0}>
+      <summary>Work of the season{extras.length > 0 ? `: ${seasonJobsText(extras)}` : ''}</summary>
+      <SeasonChips value={extras} onChange={(chosen) => onExtras(block, chosen)} />
+    </details>
+  );
+}
+
+/** What was promised to the customer, and whether this start keeps it. */
+function Promise({ block, view, format }: WashPanelProps) {
+  const period = view.choices.find(
+    ({ vehicleId, window }) => vehicleId === block.vehicleId && window.startMs === block.startMs,
+  )?.period;
+  const booking = view.bookings.find(
+    ({ id, vehicleId, fromMs, readyByMs }) =>
+      id === period?.bookingId ||
+      (vehicleId === block.vehicleId && block.startMs >= fromMs && block.startMs < readyByMs),
+  );
+  if (!booking) return null;
+  const isKept = block.endMs <= booking.readyByMs;
+  return (
+    <p className={isKept ? undefined : classes.against}>
+      Promised ready by <strong>{format.dayTime(booking.readyByMs)}</strong>
+      {isKept ? '' : ', which this start does not keep'}
+      {booking.note && <span className="muted"> · {booking.note}</span>}
+    </p>
   );
 }
 
@@ -149,10 +192,17 @@ export function WashPanel(props: WashPanelProps) {
       ) : (
         <p className={classes.against}>It does not go there now, or the forecast does not reach so far.</p>
       )}
+      <Promise {...props} />
+      <SeasonWork {...props} />
       {fallback && <p>{fallbackText(fallback, places, format)}</p>}
       <Aim {...props} />
       <Acts {...props} />
       <Alternatives {...props} />
+      {block.wash && (
+        <p className={classes.more}>
+          <Link to={`/run/${block.wash.id}`}>Run sheet: what to bring, in which order</Link>
+        </p>
+      )}
       <p className={classes.more}>
         <Link to={`/windows/${block.vehicleId}`}>All windows of this car</Link>
       </p>

@@ -11,7 +11,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { TakeAway } from '../../parts/take-away.js';
 import { optionsOf, ROAD_NAMES } from '../../words/names.js';
-import { faultsOf, NoteForm } from './note-form.js';
+import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import classes from './salt.module.css';
 
 interface DrivesProps {

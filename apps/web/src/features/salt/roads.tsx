@@ -17,7 +17,7 @@ import { NumberField } from '../../parts/number-field.js';
 import { Failed } from '../../parts/states.js';
 import { TakeAway } from '../../parts/take-away.js';
 import { AGENT_NAMES, optionsOf, ROAD_NAMES } from '../../words/names.js';
-import { faultsOf, NoteForm } from './note-form.js';
+import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import { newest } from './salt-view.js';
 import classes from './salt.module.css';
 

@@ -127,6 +127,7 @@ function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: 
 function Answers({ salt }: { readonly salt: SaltView }) {
   const format = useFormat();
   const { here, street, heated } = salt.parked;
+  const { past, ahead } = salt.unknownHours;
   const days = (salt.forecastHours / 24).toFixed(0);
   const saved = [...salt.savedNow].sort((a, b) => b.activeHours - a.activeHours);
   return (
@@ -158,6 +159,12 @@ function Answers({ salt }: { readonly salt: SaltView }) {
         <dt className={classes.sub}>in a heated place at {format.temp(14)}</dt>
         <dd className="figure">{heated.toFixed(1)}</dd>
       </dl>
+      {past + ahead > 0 && (
+        <p role="note">
+          Nobody knows the weather of {past} hours of the season and {ahead} to come: nothing is counted in
+          them, so these are the least that they can be.
+        </p>
+      )}
       <p className="muted">
         {heated > street
           ? `Parking it warm with this salt on runs the clock ${(heated / Math.max(0.01, street)).toFixed(1)} times as fast as the street: wash it before it goes into the warm.`

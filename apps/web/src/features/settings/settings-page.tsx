@@ -1,5 +1,5 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { HOUSE_NUMBERS, LIMITS, PRICES } from '@keen/core';
+import { HOUSE_NUMBERS, LIMITS, PRICES, SEASON_JOBS, SEASON_NUMBERS, type SeasonJobRow } from '@keen/core';
 import { useState } from 'react';
 import {
   type SettingsChange,
@@ -15,12 +15,13 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
-import { optionsOf } from '../../words/names.js';
+import { optionsOf, SEASON_JOB_NAMES, SEASON_NAMES } from '../../words/names.js';
 import { Calendars } from './calendars.js';
 import { HandsSection } from './hands.js';
 import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
 import classes from './settings.module.css';
+import { Stock } from './stock.js';
 
 const TEMPERATURES = { C: '°C', F: '°F' } as const;
 const WINDS = { ms: 'm/s', kmh: 'km/h', mph: 'mph' } as const;
@@ -76,6 +77,31 @@ export function SettingsPage() {
         />
       </section>
       <section className={classes.box}>
+        <h2>Work of the season</h2>
+        <p className="muted" style={{ marginTop: 0 }}>
+          Done with a wash when its season has come and the hour suits. The product’s data sheet goes before
+          these figures.
+        </p>
+        {SEASON_JOBS.map((job) => (
+          <div key={job.id}>
+            <h3>
+              {capital(SEASON_JOB_NAMES[job.id])}
+              <span className="muted"> · {seasonsText(job)}</span>
+            </h3>
+            <NumberRows
+              rows={SEASON_NUMBERS.filter(({ jobId }) => jobId === job.id).map((row) => ({
+                ...row,
+                means: `${SEASON_JOB_NAMES[job.id]}: ${row.means}`,
+                origin: 'judgement',
+              }))}
+              values={settings.season}
+              onSave={(id, value) => save.mutateAsync({ season: { [id]: value } })}
+            />
+          </div>
+        ))}
+      </section>
+      <Stock stock={settings.stock} onSave={(stock) => save.mutateAsync({ stock })} />
+      <section className={classes.box}>
         <h2>What things are worth</h2>
         <NumberRows
           rows={PRICES.map((row) => ({ ...row, origin: 'judgement' }))}
@@ -85,6 +111,13 @@ export function SettingsPage() {
       </section>
     </Page>
   );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+function seasonsText({ seasons, everyDays }: SeasonJobRow): string {
+  const when = new Intl.ListFormat('en').format(seasons.map((season) => SEASON_NAMES[season]));
+  return everyDays === null ? `once ${when}` : `every ${everyDays} days ${when}`;
 }
 
 interface UnitsProps {

@@ -8,22 +8,22 @@ import {
   Textarea,
   TextInput,
 } from '@mantine/core';
-import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
+import { useCustomers } from '../../api/customer-queries.js';
 import { useSaveVehicle } from '../../api/queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
-import { useDraft } from '../../parts/drafts.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
-import { BEHAVIOUR_NAMES, BODY_NAMES, optionsOf, PROTECTION_NAMES, TONE_NAMES } from '../../words/names.js';
+import { SeasonChips } from '../../parts/season-chips.js';
+import { useRecordForm } from '../../parts/use-record-form.js';
 import {
-  draftOf,
-  NEW_VEHICLE,
-  type VehicleDraft,
-  type VehicleErrors,
-  vehicleErrors,
-  vehicleFrom,
-} from './vehicle-form.js';
+  BEHAVIOUR_NAMES,
+  BODY_NAMES,
+  optionsOf,
+  PROTECTION_NAMES,
+  TARGET_NAMES,
+  TONE_NAMES,
+} from '../../words/names.js';
+import { draftOf, NEW_VEHICLE, type VehicleDraft, vehicleErrors, vehicleFrom } from './vehicle-form.js';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
@@ -37,41 +37,16 @@ interface VehicleDrawerProps {
 
 /** Adding or editing a vehicle. */
 export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDrawerProps) {
-  const {
-    value: draft,
-    set,
-    forget,
-  } = useDraft<VehicleDraft>(`vehicle-${vehicle?.id ?? 'new'}`, vehicle ? draftOf(vehicle) : NEW_VEHICLE);
-  const [errors, setErrors] = useState<VehicleErrors>({});
-  const [failure, setFailure] = useState<string | null>(null);
+  const { data: customers } = useCustomers();
   const save = useSaveVehicle();
-  const submit = (): void => {
-    const found = vehicleErrors(draft);
-    setErrors(found);
-    setFailure(Object.keys(found).length > 0 ? 'Some fields need another look.' : null);
-    if (Object.keys(found).length > 0) return;
-    save.mutate(
-      { id: vehicle?.id, ...vehicleFrom(draft) },
-      {
-        onSuccess: (saved) => {
-          forget();
-          onSaved(saved);
-        },
-        onError: (error) => {
-          if (error instanceof ApiError) setErrors(error.byField);
-          setFailure(
-            error instanceof ApiError
-              ? error.message
-              : 'The program does not answer. What you typed is kept; try again.',
-          );
-        },
-      },
-    );
-  };
-  const cancel = (): void => {
-    forget();
-    onClose();
-  };
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm<VehicleDraft, VehicleRecord>({
+    draftKey: `vehicle-${vehicle?.id ?? 'new'}`,
+    initial: vehicle ? draftOf(vehicle) : NEW_VEHICLE,
+    errorsOf: vehicleErrors,
+    save: (typed) => save.mutateAsync({ id: vehicle?.id, ...vehicleFrom(typed) }),
+    onSaved,
+    onClose,
+  });
   return (
     <FormDrawer
       title={vehicle ? `Edit ${vehicle.name}` : 'Add a vehicle'}
@@ -97,6 +72,16 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
           value={draft.keeper}
           maxLength={80}
           onChange={(event) => set({ keeper: event.currentTarget.value })}
+        />
+        <Select
+          label="Customer"
+          placeholder="Nobody in the book"
+          clearable
+          clearButtonProps={{ 'aria-label': 'Nobody in the book' }}
+          data={(customers ?? []).map(({ id, name }) => ({ value: id, label: name }))}
+          value={draft.customerId}
+          onChange={(customerId) => set({ customerId })}
+          error={errors.customerId}
         />
         <TextInput
           label="Colour"
@@ -224,16 +209,42 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
         checked={draft.delicateWheels}
         onChange={(event) => set({ delicateWheels: event.currentTarget.checked })}
       />
-      <NumberField
-        label="Wanted at least every"
-        unit="days"
-        value={draft.cadenceDays}
-        onChange={(cadenceDays) => set({ cadenceDays })}
-        min={1}
-        max={365}
-        decimals={0}
-        error={errors.cadenceDays}
-      />
+      <Group grow align="start">
+        <Select
+          label="Never more than"
+          description="What it may bear between two washes"
+          data={optionsOf(TARGET_NAMES)}
+          value={draft.targetKind}
+          onChange={(value) => value && set({ targetKind: value })}
+          allowDeselect={false}
+        />
+        {draft.targetKind === 'days' ? (
+          <NumberField
+            label="Days between washes"
+            hint="From one wash to the next"
+            value={draft.cadenceDays}
+            onChange={(cadenceDays) => set({ cadenceDays })}
+            min={1}
+            max={365}
+            decimals={0}
+            error={errors.cadenceDays}
+          />
+        ) : (
+          <NumberField
+            label={TARGET_NAMES[draft.targetKind]}
+            hint="By the salt ledger; at the latest after 90 days"
+            value={draft.targetMost}
+            onChange={(targetMost) => set({ targetMost })}
+            min={1}
+            max={1000}
+            decimals={0}
+            error={errors.targetMost}
+          />
+        )}
+      </Group>
+      <Fieldset legend="Work of the season that is wanted">
+        <SeasonChips value={draft.seasonJobs} onChange={(seasonJobs) => set({ seasonJobs })} />
+      </Fieldset>
       <Textarea
         label="Notes"
         autosize

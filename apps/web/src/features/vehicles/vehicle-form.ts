@@ -1,9 +1,9 @@
-import { EVEN_WEEK } from '@keen/core';
+import { type CadenceTarget, EVEN_WEEK, SEASON_JOB_IDS } from '@keen/core';
 import type { VehicleRecord } from '../../api/types.js';
 
 type Fields = Omit<
   VehicleRecord,
-  'id' | 'knownSinceMs' | 'driving' | 'weekShares' | 'cadenceDays' | 'protections'
+  'id' | 'knownSinceMs' | 'driving' | 'weekShares' | 'cadenceDays' | 'target' | 'protections'
 >;
 
 /** What is typed into the form of a vehicle. */
@@ -14,6 +14,9 @@ export interface VehicleDraft extends Fields {
   /** Usual days' driving by weekday, Monday first. */
   readonly weekShares: readonly (number | null)[];
   readonly cadenceDays: number | null;
+  readonly targetKind: CadenceTarget['kind'];
+  /** Salt days or active hours, where the target is of that kind. */
+  readonly targetMost: number | null;
 }
 
 export const NEW_VEHICLE: VehicleDraft = {
@@ -33,6 +36,10 @@ export const NEW_VEHICLE: VehicleDraft = {
   townKm: 10,
   bridgeKm: 0,
   cadenceDays: 14,
+  targetKind: 'days',
+  targetMost: 10,
+  seasonJobs: SEASON_JOB_IDS,
+  customerId: null,
 };
 
 /** Protections are kept on the car's condition; this form leaves them alone. */
@@ -41,9 +48,15 @@ export function draftOf({
   knownSinceMs: _since,
   protections: _protections,
   driving,
+  target,
   ...fields
 }: VehicleRecord): VehicleDraft {
-  return { ...fields, ...driving };
+  return {
+    ...fields,
+    ...driving,
+    targetKind: target.kind,
+    targetMost: target.kind === 'days' ? 10 : target.most,
+  };
 }
 
 export type VehicleErrors = Partial<Record<keyof VehicleDraft, string>>;
@@ -61,17 +74,20 @@ export function vehicleErrors(draft: VehicleDraft): VehicleErrors {
   if (draft.weekShares.some((share) => outside(share, 0, 10)))
     errors.weekShares = 'Each from 0 (stays at home) to 10 times a usual day.';
   if (outside(draft.cadenceDays, 1, 365)) errors.cadenceDays = 'From 1 to 365 days.';
+  if (draft.targetKind !== 'days' && outside(draft.targetMost, 1, 1000))
+    errors.targetMost = 'From 1 to 1000.';
   return errors;
 }
 
 /** The form as the server takes it. Only for a form without faults. */
 export function vehicleFrom(draft: VehicleDraft): Omit<VehicleRecord, 'id' | 'knownSinceMs' | 'protections'> {
-  const { mainRoadKm, townKm, bridgeKm, weekShares, cadenceDays, ...fields } = draft;
+  const { mainRoadKm, townKm, bridgeKm, weekShares, cadenceDays, targetKind, targetMost, ...fields } = draft;
   return {
     ...fields,
     name: fields.name.trim(),
     driving: { mainRoadKm: mainRoadKm ?? 0, townKm: townKm ?? 0, bridgeKm: bridgeKm ?? 0 },
     weekShares: weekShares.map((share) => share ?? 1),
     cadenceDays: cadenceDays ?? 14,
+    target: targetKind === 'days' ? { kind: 'days' } : { kind: targetKind, most: targetMost ?? 1 },
   };
 }

@@ -11,6 +11,14 @@ import classes from '../../parts/record-list.module.css';
 import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/names.js';
 import { VehicleDrawer } from './vehicle-drawer.js';
 
+/** What it may bear between two washes. */
+function targetText({ target, cadenceDays }: VehicleRecord): string {
+  if (target.kind === 'days') return `Every ${cadenceDays} days.`;
+  return target.kind === 'salt-days'
+    ? `Never more than ${target.most} days with salt on it.`
+    : `Never more than ${target.most} active hours.`;
+}
+
 /** The vehicles of the shop. */
 export function VehiclesPage() {
   const format = useFormat();
@@ -78,8 +86,8 @@ export function VehiclesPage() {
                 {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
                 {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
                 {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
-                {vehicle.standsAtPlaceId ? `at ${placeName(vehicle.standsAtPlaceId)}` : 'in the street'}.
-                Every {vehicle.cadenceDays} days.
+                {vehicle.standsAtPlaceId ? `at ${placeName(vehicle.standsAtPlaceId)}` : 'in the street'}.{' '}
+                {targetText(vehicle)}
               </p>
               <p className="muted">
                 {format.km(vehicle.driving.mainRoadKm)} main road, {format.km(vehicle.driving.townKm)} town,{' '}

@@ -17,6 +17,7 @@ import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js'
 import { ApiError } from '../../api/client.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
+import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, optionsOf, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
 import { doneFrom, draftErrors, type DraftErrors, type WashDraft } from './wash-form.js';
 
@@ -130,6 +131,12 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
               error={errors.cost}
             />
           </Group>
+          <div>
+            <Text size="sm" fw={500} mb={4}>
+              Work of the season that was done
+            </Text>
+            <SeasonChips value={draft.extras} onChange={(extras) => set({ extras })} size="md" />
+          </div>
           <div>
             <Text size="sm" fw={500} id="spots-label">
               Spots

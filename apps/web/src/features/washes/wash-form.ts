@@ -1,4 +1,4 @@
-import type { PanelId, SpotsFound } from '@keen/core';
+import type { PanelId, SeasonJobId, SpotsFound } from '@keen/core';
 import type { DoneWash, WashRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 
@@ -11,6 +11,8 @@ export interface WashDraft {
   readonly minutes: number | string;
   readonly cost: number | string;
   readonly icePanels: PanelId[];
+  /** Work of the season that was done. */
+  readonly extras: readonly SeasonJobId[];
   readonly spots: SpotsFound;
   readonly leftovers: string;
   readonly note: string;
@@ -30,6 +32,7 @@ export function draftFor(
     minutes: Math.round(wash.minutes),
     cost: around.priceMinor === null ? '' : around.priceMinor / 100,
     icePanels: [],
+    extras: [...wash.extras],
     spots: 'none',
     leftovers: '',
     note: '',
@@ -62,6 +65,7 @@ export function doneFrom(draft: WashDraft, timeZone: string): DoneWash {
     startMs: fromLocalInput(draft.start, timeZone) ?? 0,
     minutes: Number(draft.minutes),
     methodId: draft.methodId,
+    extras: draft.extras,
     costMinor: draft.cost === '' ? null : Math.round(Number(draft.cost) * 100),
     found: { icePanels, spots, leftovers, note },
   };

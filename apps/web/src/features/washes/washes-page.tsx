@@ -30,6 +30,7 @@ const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
   minutes: 30,
   cost: '',
   icePanels: [],
+  extras: [],
   spots: 'none',
   leftovers: '',
   note: '',

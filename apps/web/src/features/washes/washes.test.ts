@@ -20,6 +20,7 @@ const WASH: WashRecord = {
   handsId: 'owner',
   isLocked: false,
   startedMs: null,
+  extras: ['underbody'],
   costMinor: null,
   predicted: null,
   found: null,
@@ -67,6 +68,7 @@ describe('the form of a done wash', () => {
       startMs: WASH.startMs,
       minutes: 75,
       methodId: 'garage-rinseless',
+      extras: ['underbody'],
       costMinor: 1350,
       found: { icePanels: [], spots: 'few', leftovers: '', note: '' },
     });

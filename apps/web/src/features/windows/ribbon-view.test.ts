@@ -1,14 +1,7 @@
+import { linePoints } from '../../parts/hour-lines.js';
 import { describe, expect, it } from '@jest/globals';
 import type { Band, Cell, VerdictKind } from '@keen/core';
-import {
-  cellOpacity,
-  firstChoice,
-  isInDoubt,
-  linePoints,
-  moveByKey,
-  runsOf,
-  tempScale,
-} from './ribbon-view.js';
+import { cellOpacity, firstChoice, isInDoubt, moveByKey, runsOf, tempScale } from './ribbon-view.js';
 
 const cell = (
   i: number,
@@ -102,6 +95,11 @@ describe('drawing', () => {
   });
 
   it('puts a point in the middle of each hour', () => {
-    expect(linePoints([1, 2], (value) => value, 10)).toBe('5,1.0 15,2.0');
+    const values = [
+      { atMs: 0, value: 1 },
+      { atMs: 3_600_000, value: 2 },
+    ];
+    const axes = { x: (atMs: number) => atMs / 360_000, y: (value: number) => value };
+    expect(linePoints(values, axes)).toBe('5.0,1.0 15.0,2.0');
   });
 });

@@ -150,28 +150,11 @@ export function tempScale(hours: readonly ForecastHour[]): TempScale {
   return { lowC, highC, y: (tempC) => 8 + ((highC - tempC) / (highC - lowC)) * usable };
 }
 
-/** Points of a line through the middle of each hour. */
-export const linePoints = (
-  values: readonly number[],
-  y: (value: number) => number,
-  cellWidth: number,
-): string => values.map((value, i) => `${(i + 0.5) * cellWidth},${y(value).toFixed(1)}`).join(' ');
-
-/** The outline of the members' span. */
-export function spreadPoints(
-  hours: readonly ForecastHour[],
-  y: (tempC: number) => number,
-  cellWidth: number,
-): string {
-  const highs = hours.map(({ highTempC }) => highTempC);
-  const lows = hours.map(({ lowTempC }) => lowTempC);
-  return `${linePoints(highs, y, cellWidth)} ${linePoints(lows, y, cellWidth).split(' ').reverse().join(' ')}`;
-}
-
 export interface RoadRun {
   readonly from: number;
   readonly length: number;
-  readonly state: RoadState;
+  /** null: not known. */
+  readonly state: RoadState | null;
 }
 
 /** Stretches in which the main road stays as it is. */

@@ -18,6 +18,7 @@ const ROAD_FILL: Readonly<Record<RoadState, { share: number; fill: string }>> = 
   snow: { share: 1, fill: 'var(--kr-ice)' },
   ice: { share: 0.7, fill: 'var(--kr-ice)' },
 };
+const UNKNOWN_FILL = { share: 1, fill: 'url(#verdict-unknown)' };
 const PX_A_LETTER = 7;
 /** The clock at full pace at 20 °C is drawn full. */
 const FULL_PACE = 2;
@@ -28,8 +29,8 @@ export function RoadRows({ hours, y, cellWidth }: RoadRowsProps) {
   return (
     <g transform={`translate(0 ${y})`}>
       {roadRuns(hours).map(({ from, length, state }) => {
-        const { share, fill } = ROAD_FILL[state];
-        const word = ROAD_STATE_NAMES[state];
+        const { share, fill } = state ? ROAD_FILL[state] : UNKNOWN_FILL;
+        const word = state ? ROAD_STATE_NAMES[state] : 'not known';
         const width = length * cellWidth;
         return (
           <g key={from}>

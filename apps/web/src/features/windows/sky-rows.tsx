@@ -1,6 +1,7 @@
 import type { ForecastHour, WindowsView } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
-import { DAY_HEIGHT, linePoints, SKY_HEIGHT, spreadPoints, tempScale } from './ribbon-view.js';
+import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
+import { DAY_HEIGHT, SKY_HEIGHT, tempScale } from './ribbon-view.js';
 
 interface SkyRowsProps {
   readonly view: WindowsView;
@@ -16,6 +17,7 @@ export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
   const scale = tempScale(hours);
   const width = view.hourCount * cellWidth;
   const x = (atMs: number): number => ((atMs - view.fromMs) / HOUR_MS) * cellWidth;
+  const runs = runsOf(hours);
   const starts = hours.filter(
     (hour, i) => i === 0 || format.dayKey(hour.atMs) !== format.dayKey(hours[i - 1]?.atMs ?? 0),
   );
@@ -41,7 +43,14 @@ export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
         </g>
       ))}
       <g transform={`translate(0 ${DAY_HEIGHT})`}>
-        <polygon points={spreadPoints(hours, scale.y, cellWidth)} fill="var(--kr-ice)" opacity={0.22} />
+        {runs.map((run) => (
+          <polygon
+            key={run[0]?.atMs}
+            points={spreadPoints(run, { x, y: scale.y })}
+            fill="var(--kr-ice)"
+            opacity={0.22}
+          />
+        ))}
         <line
           x1={0}
           x2={width}
@@ -51,21 +60,23 @@ export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
           strokeWidth={1.5}
           strokeDasharray="7 4"
         />
-        <polyline
-          points={linePoints(
-            hours.map(({ airTempC }) => airTempC),
-            scale.y,
-            cellWidth,
-          )}
-          fill="none"
-          stroke="var(--kr-ink)"
-          strokeWidth={2}
-        />
-        {hours.map((hour, i) =>
+        {runs.map((run) => (
+          <polyline
+            key={run[0]?.atMs}
+            points={linePoints(
+              run.map(({ atMs, airTempC }) => ({ atMs, value: airTempC })),
+              { x, y: scale.y },
+            )}
+            fill="none"
+            stroke="var(--kr-ink)"
+            strokeWidth={2}
+          />
+        ))}
+        {hours.map((hour) =>
           hour.precipMm > 0.05 ? (
             <rect
               key={hour.atMs}
-              x={(i + 0.15) * cellWidth}
+              x={x(hour.atMs) + 0.15 * cellWidth}
               width={cellWidth * 0.7}
               y={SKY_HEIGHT - Math.min(30, hour.precipMm * 12)}
               height={Math.min(30, hour.precipMm * 12)}
@@ -74,11 +85,11 @@ export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
             />
           ) : null,
         )}
-        {hours.map((hour, i) =>
+        {hours.map((hour) =>
           format.hourOfDay(hour.atMs) % (cellWidth < 12 ? 12 : 6) === 0 ? (
             <text
               key={hour.atMs}
-              x={i * cellWidth + 2}
+              x={x(hour.atMs) + 2}
               y={SKY_HEIGHT - 4}
               style={{ fontSize: 11, fill: 'var(--kr-muted)' }}
             >

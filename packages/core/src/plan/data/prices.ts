@@ -73,6 +73,14 @@ export const PRICES = [
     means: 'a wash of a kind that the house does not want next',
   },
   {
+    id: 'missedBookingMinor',
+    value: 5000,
+    min: 0,
+    max: 1_000_000,
+    unit: 'minor units',
+    means: 'a promise to a customer that is not kept',
+  },
+  {
     id: 'moveMinor',
     value: 150,
     min: 0,

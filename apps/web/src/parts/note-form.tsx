@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import type { ReactNode } from 'react';
-import { ApiError } from '../../api/client.js';
-import classes from './salt.module.css';
+import { ApiError } from '../api/client.js';
+import classes from './note-form.module.css';
 
 interface NoteFormProps {
   readonly submitLabel: string;

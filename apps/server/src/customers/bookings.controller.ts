@@ -1,0 +1,44 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { BookingRecord } from './bookings.repository.js';
+import { BookingsService, type QuoteAnswer } from './bookings.service.js';
+import { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
+
+@ApiTags('bookings')
+@Controller('bookings')
+export class BookingsController {
+  constructor(private readonly bookings: BookingsService) {}
+
+  /** Promises whose hour has not passed. */
+  @Get()
+  list(): Promise<BookingRecord[]> {
+    return this.bookings.list();
+  }
+
+  @Get('quote')
+  quote(@Query() query: QuoteQueryDto): Promise<QuoteAnswer> {
+    return this.bookings.quote(query);
+  }
+
+  @Post()
+  create(@Body() dto: CreateBookingDto): Promise<BookingRecord> {
+    return this.bookings.create(dto);
+  }
+
+  @Patch(':id')
+  update(@Param('id') id: string, @Body() dto: UpdateBookingDto): Promise<BookingRecord> {
+    return this.bookings.update(id, dto);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.bookings.remove(id);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(200)
+  restore(@Param('id') id: string): Promise<BookingRecord> {
+    return this.bookings.restore(id);
+  }
+}

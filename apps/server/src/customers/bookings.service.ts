@@ -1,0 +1,150 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  extrasMinor,
+  extrasOf,
+  instantOfWallTime,
+  type MethodId,
+  quote,
+  type Quote,
+  SEASON_JOB_IDS,
+  type SeasonJobId,
+  shopMethod,
+  shopSeasonJobs,
+  washCost,
+} from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, conflict, notFound } from '../errors/api-error.js';
+import { PlacesService } from '../places/places.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { type BookingRecord, BookingsRepository } from './bookings.repository.js';
+import type { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
+
+const MINUTES_PER_HOUR = 60;
+
+/** What a customer would pay, and what the visit takes. */
+export interface QuoteAnswer extends Quote {
+  readonly minutes: number;
+  /** Money and one's own time, ways included, minor units. */
+  readonly takesMinor: number;
+}
+
+@Injectable()
+export class BookingsService {
+  constructor(
+    private readonly bookings: BookingsRepository,
+    private readonly vehicles: VehiclesService,
+    private readonly places: PlacesService,
+    private readonly settings: SettingsService,
+    private readonly clock: ClockService,
+  ) {}
+
+  list(): Promise<BookingRecord[]> {
+    return this.bookings.open(this.clock.now());
+  }
+
+  /** @throws 400 naming the field: a time that is not on the clock, over, or before the car can be had; 409 beside another promise */
+  async create(dto: CreateBookingDto): Promise<BookingRecord> {
+    const { from, readyBy, ...rest } = dto;
+    const record: BookingRecord = {
+      methodId: null,
+      extras: [],
+      agreedMinor: null,
+      note: '',
+      ...rest,
+      ...(await this.spanOf(from, readyBy)),
+      id: randomUUID(),
+    };
+    await this.requirePossible(record);
+    await this.bookings.insert(record);
+    return record;
+  }
+
+  async update(id: string, dto: UpdateBookingDto): Promise<BookingRecord> {
+    const before = await this.bookings.find(id);
+    if (!before) throw notFound('booking', id);
+    const { from, readyBy, ...rest } = dto;
+    const span = {
+      ...(from === undefined ? {} : { fromMs: await this.instant('from', from) }),
+      ...(readyBy === undefined ? {} : { readyByMs: await this.instant('readyBy', readyBy) }),
+    };
+    const record = { ...before, ...rest, ...span };
+    await this.requirePossible(record);
+    await this.bookings.update(id, { ...rest, ...span });
+    return record;
+  }
+
+  async remove(id: string): Promise<void> {
+    if (!(await this.bookings.setRemoved(id, this.clock.now()))) throw notFound('booking', id);
+  }
+
+  async restore(id: string): Promise<BookingRecord> {
+    const found = await this.bookings.setRemoved(id, null);
+    const record = found ? await this.bookings.find(id) : null;
+    if (!record) throw notFound('booking', id);
+    return record;
+  }
+
+  /** What it would cost the customer by the price list, and what is left of it. */
+  async quote({ vehicleId, methodId, placeId, extras: wanted }: QuoteQueryDto): Promise<QuoteAnswer> {
+    const [vehicle, place, settings] = await Promise.all([
+      this.vehicles.read(vehicleId),
+      this.places.read(placeId),
+      this.settings.read(),
+    ]);
+    const { house, prices, priceList, season } = settings;
+    if (!place.methods.some((offer) => offer.methodId === methodId))
+      throw badField('methodId', `methodId: ${methodId} cannot be done at ${place.name}.`);
+    const jobIds = (wanted ?? '').split(',').filter((id) => id !== '');
+    const unknown = jobIds.find((id) => !(SEASON_JOB_IDS as readonly string[]).includes(id));
+    if (unknown !== undefined)
+      throw badField('extras', `extras: there is no work of the season called ${unknown}.`);
+    const method = shopMethod(methodId, house, vehicle);
+    const extras = extrasOf(jobIds as SeasonJobId[], shopSeasonJobs(season));
+    const minutes = method.minutes + 2 * place.travelMinutes;
+    const takesMinor =
+      washCost(place, method).totalMinor +
+      (prices.hourMinor * minutes) / MINUTES_PER_HOUR +
+      extras.worthMinor -
+      extrasMinor(extras, prices);
+    const asked = {
+      methodId: methodId satisfies MethodId,
+      bodyClass: vehicle.bodyClass,
+      extras: extras.jobIds,
+      takesMinor,
+    };
+    return { ...quote(priceList, asked), minutes: minutes + extras.minutes, takesMinor };
+  }
+
+  private async spanOf(from: string, readyBy: string): Promise<Pick<BookingRecord, 'fromMs' | 'readyByMs'>> {
+    return { fromMs: await this.instant('from', from), readyByMs: await this.instant('readyBy', readyBy) };
+  }
+
+  private async instant(field: string, text: string): Promise<number> {
+    const { timeZone } = await this.settings.read();
+    const found = instantOfWallTime(text, timeZone);
+    if (found.kind === 'skipped')
+      throw badField(
+        field,
+        `${field}: ${text.replace('T', ' ')} is skipped by the clock change of that night.`,
+      );
+    if (found.kind === 'no-date') throw badField(field, `${field}: ${text} is no day and time.`);
+    return found.atMs;
+  }
+
+  private async requirePossible(booking: BookingRecord): Promise<void> {
+    await this.vehicles.read(booking.vehicleId);
+    if (booking.readyByMs <= this.clock.now()) throw badField('readyBy', 'readyBy is in the past.');
+    if (booking.readyByMs <= booking.fromMs)
+      throw badField('readyBy', 'readyBy is not after the time from which the car can be had.');
+    const twin = (await this.bookings.open(this.clock.now())).find(
+      (other) =>
+        other.id !== booking.id &&
+        other.vehicleId === booking.vehicleId &&
+        other.fromMs < booking.readyByMs &&
+        booking.fromMs < other.readyByMs,
+    );
+    if (twin) throw conflict('from', 'This car is promised already within that time.');
+  }
+}

@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { Customer } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, notFound } from '../errors/api-error.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
+import type { CreateCustomerDto, UpdateCustomerDto } from './customer.dto.js';
+import { CustomersRepository } from './customers.repository.js';
+
+@Injectable()
+export class CustomersService {
+  constructor(
+    private readonly customers: CustomersRepository,
+    private readonly vehicles: VehiclesService,
+    private readonly clock: ClockService,
+  ) {}
+
+  list(): Promise<Customer[]> {
+    return this.customers.list();
+  }
+
+  async read(id: string): Promise<Customer> {
+    const record = await this.customers.find(id);
+    if (!record) throw notFound('customer', id);
+    return record;
+  }
+
+  async create({ vehicleIds, ...dto }: CreateCustomerDto): Promise<Customer> {
+    await this.requireOk(dto, vehicleIds);
+    const record: Customer = {
+      contact: '',
+      notes: '',
+      photoConsent: 'none',
+      availability: null,
+      ...dto,
+      id: randomUUID(),
+      consentMs: dto.photoConsent === undefined ? null : this.clock.now(),
+    };
+    await this.customers.insert(record);
+    if (vehicleIds) await this.customers.setCars(record.id, vehicleIds);
+    return record;
+  }
+
+  async update(id: string, { vehicleIds, ...dto }: UpdateCustomerDto): Promise<Customer> {
+    const before = await this.read(id);
+    await this.requireOk(dto, vehicleIds);
+    const isAsked = dto.photoConsent !== undefined && dto.photoConsent !== before.photoConsent;
+    const change = isAsked ? { ...dto, consentMs: this.clock.now() } : dto;
+    await this.customers.update(id, change);
+    if (vehicleIds) await this.customers.setCars(id, vehicleIds);
+    return { ...before, ...change };
+  }
+
+  async remove(id: string): Promise<void> {
+    await this.read(id);
+    await this.customers.setRemoved(id, this.clock.now());
+  }
+
+  async restore(id: string): Promise<Customer> {
+    if (!(await this.customers.setRemoved(id, null))) throw notFound('customer', id);
+    return this.read(id);
+  }
+
+  /** No day ends before it begins, and every car is there. @throws 400 naming the field */
+  private async requireOk(
+    { availability }: Pick<CreateCustomerDto, 'availability'>,
+    vehicleIds: readonly string[] = [],
+  ): Promise<void> {
+    availability?.forEach((span, day) => {
+      const field = `availability.${day}.closeMinute`;
+      if (span && span.closeMinute <= span.openMinute)
+        throw badField(field, `${field}: it ends before it begins.`);
+    });
+    const known = new Set((await this.vehicles.list()).map(({ id }) => id));
+    vehicleIds.forEach((id, i) => {
+      if (!known.has(id)) throw badField(`vehicleIds.${i}`, `vehicleIds.${i}: there is no vehicle ${id}.`);
+    });
+  }
+}

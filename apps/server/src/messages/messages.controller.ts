@@ -1,0 +1,47 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { PutMessageDto } from './message.dto.js';
+import { MessagesService, type Untold } from './messages.service.js';
+import type { MessageRecord } from './outbox.js';
+
+@ApiTags('messages')
+@Controller('messages')
+export class MessagesController {
+  constructor(private readonly messages: MessagesService) {}
+
+  /** The outbox, newest first; nothing is sent anywhere. */
+  @Get()
+  list(): Promise<MessageRecord[]> {
+    return this.messages.list();
+  }
+
+  /** What customers do not know yet. */
+  @Get('untold')
+  untold(): Promise<Untold[]> {
+    return this.messages.untold();
+  }
+
+  @Post()
+  put(@Body() dto: PutMessageDto): Promise<MessageRecord> {
+    return this.messages.put(dto);
+  }
+
+  /** What waits, to be sent by other means; it is marked as taken. */
+  @Post('take')
+  @HttpCode(200)
+  take(): Promise<MessageRecord[]> {
+    return this.messages.take();
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  remove(@Param('id') id: string): Promise<void> {
+    return this.messages.setRemoved(id, true);
+  }
+
+  @Post(':id/restore')
+  @HttpCode(204)
+  restore(@Param('id') id: string): Promise<void> {
+    return this.messages.setRemoved(id, false);
+  }
+}

@@ -1,0 +1,121 @@
+import type {
+  BookedSpan,
+  Customer,
+  Finding,
+  MessageKind,
+  Quote,
+  SeasonJobId,
+  VerdictKind,
+  WashRecord,
+} from '@keen/core';
+import { useQuery } from '@tanstack/react-query';
+import { ask } from './client.js';
+import { PLAN, useChange } from './queries.js';
+
+export interface BookingRecord extends BookedSpan {
+  readonly agreedMinor: number | null;
+  readonly note: string;
+}
+
+/** A promise as it is typed, on the shop's clock. */
+export interface BookingWish {
+  readonly vehicleId: string;
+  readonly from: string;
+  readonly readyBy: string;
+  readonly methodId: string | null;
+  readonly extras: readonly SeasonJobId[];
+  readonly agreedMinor: number | null;
+  readonly note: string;
+}
+
+export interface QuoteAnswer extends Quote {
+  readonly minutes: number;
+  readonly takesMinor: number;
+}
+
+export interface MessageRecord {
+  readonly id: string;
+  readonly customerId: string;
+  readonly vehicleId: string;
+  readonly washId: string | null;
+  readonly kind: MessageKind;
+  readonly body: string;
+  readonly createdMs: number;
+  readonly exportedMs: number | null;
+}
+
+export interface Untold {
+  readonly kind: MessageKind;
+  readonly customerId: string;
+  readonly vehicleId: string;
+  readonly wash: WashRecord;
+  readonly told: { readonly startMs: number; readonly placeId: string } | null;
+  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+  readonly overnightC: number | null;
+}
+
+const CUSTOMERS = ['customers', 'vehicles', 'messages', ...PLAN];
+const BOOKINGS = ['bookings', ...PLAN];
+const MESSAGES = ['messages'];
+
+export const useCustomers = () =>
+  useQuery({ queryKey: ['customers'], queryFn: () => ask<Customer[]>('customers') });
+
+export const useSaveCustomer = () =>
+  useChange(
+    ({ id, ...fields }: Partial<Customer> & { readonly vehicleIds?: readonly string[] }) =>
+      ask<Customer>(id ? `customers/${id}` : 'customers', { method: id ? 'PATCH' : 'POST', body: fields }),
+    CUSTOMERS,
+  );
+
+export const useRemoveCustomer = () =>
+  useChange((id: string) => ask<void>(`customers/${id}`, { method: 'DELETE' }), CUSTOMERS);
+export const useRestoreCustomer = () =>
+  useChange((id: string) => ask<Customer>(`customers/${id}/restore`, { method: 'POST' }), CUSTOMERS);
+
+export const useBookings = () =>
+  useQuery({ queryKey: ['bookings'], queryFn: () => ask<BookingRecord[]>('bookings') });
+
+export const useAddBooking = () =>
+  useChange((wish: BookingWish) => ask<BookingRecord>('bookings', { method: 'POST', body: wish }), BOOKINGS);
+export const useRemoveBooking = () =>
+  useChange((id: string) => ask<void>(`bookings/${id}`, { method: 'DELETE' }), BOOKINGS);
+export const useRestoreBooking = () =>
+  useChange((id: string) => ask<BookingRecord>(`bookings/${id}/restore`, { method: 'POST' }), BOOKINGS);
+
+interface QuoteQuery {
+  readonly vehicleId: string;
+  readonly placeId: string;
+  readonly methodId: string;
+  readonly extras: readonly SeasonJobId[];
+}
+
+export const useQuote = (query: QuoteQuery | null) =>
+  useQuery({
+    queryKey: ['bookings', 'quote', query],
+    queryFn: () => {
+      const { extras = [], ...of } = query ?? { vehicleId: '', placeId: '', methodId: '' };
+      const text = new URLSearchParams({ ...of, extras: extras.join(',') }).toString();
+      return ask<QuoteAnswer>(`bookings/quote?${text}`);
+    },
+    enabled: query !== null,
+  });
+
+export const useMessages = () =>
+  useQuery({ queryKey: ['messages'], queryFn: () => ask<MessageRecord[]>('messages') });
+
+export const useUntold = () =>
+  useQuery({ queryKey: ['messages', 'untold'], queryFn: () => ask<Untold[]>('messages/untold') });
+
+export const usePutMessage = () =>
+  useChange(
+    (message: { washId: string; kind: MessageKind; body: string }) =>
+      ask<MessageRecord>('messages', { method: 'POST', body: message }),
+    MESSAGES,
+  );
+export const useTakeMessages = () =>
+  useChange(() => ask<MessageRecord[]>('messages/take', { method: 'POST' }), MESSAGES);
+export const useRemoveMessage = () =>
+  useChange((id: string) => ask<void>(`messages/${id}`, { method: 'DELETE' }), MESSAGES);
+export const useRestoreMessage = () =>
+  useChange((id: string) => ask<void>(`messages/${id}/restore`, { method: 'POST' }), MESSAGES);

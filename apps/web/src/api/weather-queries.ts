@@ -1,0 +1,78 @@
+import type { PrecipKind, ReadHour, RoadClass, RoadState, Sight } from '@keen/core';
+import { useQuery } from '@tanstack/react-query';
+import { ask } from './client.js';
+import { PLAN, useChange } from './queries.js';
+import type { ImportMode, ImportReport } from './types.js';
+
+export interface WeatherSourceView {
+  readonly source: string;
+  readonly isStation: boolean;
+  readonly measuredHours: number;
+  readonly firstMs: number | null;
+  readonly lastMs: number | null;
+  readonly issuedMs: number | null;
+  readonly rank: number | null;
+  readonly memberCount: number;
+}
+
+export interface SightRecord extends Sight {
+  readonly id: string;
+  readonly roadClass: RoadClass | null;
+  readonly roadState: RoadState | null;
+}
+
+export interface SightSeen {
+  readonly airTempC: number | null;
+  readonly windMetresPerSecond: number | null;
+  readonly cloudFraction: number | null;
+  readonly falling: PrecipKind | null;
+  readonly roadClass: RoadClass | null;
+  readonly roadState: RoadState | null;
+}
+
+export interface WeatherText {
+  readonly source: string;
+  readonly format: 'csv' | 'json' | 'aviation';
+  readonly kind: 'measured' | 'forecast';
+  readonly text: string;
+  readonly mode: ImportMode;
+}
+
+export type WeatherImport = ImportReport<ReadHour>;
+
+/** All that rests on the weather. */
+export const WEATHER_STALE = ['weather', ...PLAN];
+
+export const useWeatherSources = () =>
+  useQuery({
+    queryKey: ['weather', 'sources'],
+    queryFn: () => ask<WeatherSourceView[]>('weather/sources'),
+  });
+
+export const useSetWeatherOrder = () =>
+  useChange(
+    (order: readonly string[]) =>
+      ask<WeatherSourceView[]>('weather/sources', { method: 'PUT', body: { order } }),
+    WEATHER_STALE,
+  );
+
+export const useForgetWeather = () =>
+  useChange(
+    (source: string) => ask<void>(`weather/sources/${encodeURIComponent(source)}`, { method: 'DELETE' }),
+    WEATHER_STALE,
+  );
+
+export const useImportWeather = () =>
+  useChange(
+    (body: WeatherText) => ask<WeatherImport>('weather/import', { method: 'POST', body }),
+    WEATHER_STALE,
+  );
+
+export const useSights = () =>
+  useQuery({ queryKey: ['weather', 'sights'], queryFn: () => ask<SightRecord[]>('weather/sights') });
+
+export const useSee = () =>
+  useChange(
+    (seen: SightSeen) => ask<SightRecord>('weather/sights', { method: 'POST', body: seen }),
+    WEATHER_STALE,
+  );

@@ -1,0 +1,163 @@
+import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
+import { METHODS, type SeasonJobId } from '@keen/core';
+import { useState } from 'react';
+import { useAddBooking, useQuote } from '../../api/customer-queries.js';
+import { useClock } from '../../api/queries.js';
+import { toLocalInput } from '../../format/local-input.js';
+import { useFormat } from '../../format/use-format.js';
+import { Dialog } from '../../parts/dialog.js';
+import { faultsOf } from '../../parts/note-form.js';
+import { NumberField } from '../../parts/number-field.js';
+import { SeasonChips } from '../../parts/season-chips.js';
+import { methodName, nameOf } from '../../words/names.js';
+import type { BookingsProps } from './bookings.js';
+
+const HOUR_MS = 3_600_000;
+
+/** A promise: which car, from when, ready by when, how, and for how much. */
+export function BookingForm({
+  vehicles,
+  customers,
+  places,
+  timeZone,
+  onClose,
+}: BookingsProps & { readonly onClose: () => void }) {
+  const format = useFormat();
+  const { data: clock } = useClock();
+  const add = useAddBooking();
+  const start = toLocalInput((clock?.nowMs ?? 0) + 24 * HOUR_MS, timeZone).slice(0, 11);
+  const [vehicleId, setVehicleId] = useState<string | null>(null);
+  const [from, setFrom] = useState(`${start}08:00`);
+  const [readyBy, setReadyBy] = useState(`${start}17:00`);
+  const [methodId, setMethodId] = useState<string | null>(null);
+  const [extras, setExtras] = useState<readonly SeasonJobId[]>([]);
+  const [agreed, setAgreed] = useState<number | null>(null);
+  const [note, setNote] = useState('');
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const place = places.find(({ methods }) => methods.some((offer) => offer.methodId === methodId));
+  const asked = vehicleId && methodId && place ? { vehicleId, methodId, placeId: place.id, extras } : null;
+  const { data: quote } = useQuote(asked);
+  const submit = (): void => {
+    if (!vehicleId) return setErrors({ vehicleId: 'Choose the car.' });
+    setErrors({});
+    add.mutate(
+      {
+        vehicleId,
+        from,
+        readyBy,
+        methodId,
+        extras,
+        agreedMinor: agreed === null ? null : Math.round(agreed * 100),
+        note,
+      },
+      { onSuccess: onClose, onError: (error) => setErrors(faultsOf(error, 'note')) },
+    );
+  };
+  const carName = (id: string, name: string): string => {
+    const customerId = vehicles.find((vehicle) => vehicle.id === id)?.customerId;
+    return customerId ? `${name}, ${nameOf(customers, customerId)}` : name;
+  };
+  return (
+    <Dialog onClose={onClose} title="Promise a wash">
+      <form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          submit();
+        }}
+      >
+        <Stack gap="sm">
+          <Select
+            label="Car"
+            data={vehicles.map(({ id, name }) => ({ value: id, label: carName(id, name) }))}
+            value={vehicleId}
+            onChange={setVehicleId}
+            error={errors.vehicleId ?? errors.vehicle}
+            searchable
+            data-autofocus
+          />
+          <Group grow align="start">
+            <TextInput
+              type="datetime-local"
+              label="Can be had from"
+              value={from}
+              onChange={(event) => setFrom(event.currentTarget.value)}
+              error={errors.from}
+            />
+            <TextInput
+              type="datetime-local"
+              label="Ready by"
+              value={readyBy}
+              onChange={(event) => setReadyBy(event.currentTarget.value)}
+              error={errors.readyBy}
+            />
+          </Group>
+          <Select
+            label="Method"
+            placeholder="Any that washes it"
+            data={METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => ({
+              value: id,
+              label: methodName(id),
+            }))}
+            value={methodId}
+            onChange={setMethodId}
+            clearable
+            clearButtonProps={{ 'aria-label': 'Any method' }}
+            error={errors.methodId}
+          />
+          <div>
+            <Text size="sm" fw={500} mb={4}>
+              Work of the season
+            </Text>
+            <SeasonChips value={extras} onChange={setExtras} />
+          </div>
+          <NumberField
+            label="Agreed"
+            unit={format.display.currency}
+            value={agreed}
+            onChange={setAgreed}
+            min={0}
+            decimals={2}
+            error={errors.agreedMinor}
+          />
+          {quote && place && (
+            <p role="status" style={{ margin: 0 }}>
+              {quote.totalMinor === null ? (
+                'Not all of it is on the price list, so there is no quote.'
+              ) : (
+                <>
+                  By the price list <strong className="figure">{format.money(quote.totalMinor)}</strong>; at{' '}
+                  {place.name} it takes {format.minutes(quote.minutes)} and {format.money(quote.takesMinor)}{' '}
+                  (time at its price), which leaves{' '}
+                  <strong className="figure">{format.money(quote.leftMinor ?? 0)}</strong>.{' '}
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    onClick={() => setAgreed((quote.totalMinor ?? 0) / 100)}
+                  >
+                    Agree on it
+                  </Button>
+                </>
+              )}
+            </p>
+          )}
+          <TextInput
+            label="Note"
+            value={note}
+            maxLength={500}
+            onChange={(event) => setNote(event.currentTarget.value)}
+            error={errors.note}
+          />
+          <Group justify="flex-end">
+            <Button variant="default" onClick={onClose}>
+              Cancel
+            </Button>
+            <Button type="submit" color="lamp.3" loading={add.isPending}>
+              Promise it
+            </Button>
+          </Group>
+        </Stack>
+      </form>
+    </Dialog>
+  );
+}

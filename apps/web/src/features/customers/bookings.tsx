@@ -1,0 +1,113 @@
+import { Button } from '@mantine/core';
+import type { Customer } from '@keen/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  type BookingRecord,
+  useBookings,
+  useRemoveBooking,
+  useRestoreBooking,
+} from '../../api/customer-queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Empty, Failed, Loading } from '../../parts/states.js';
+import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { BookingForm } from './booking-form.js';
+import classes from './customers.module.css';
+
+export interface BookingsProps {
+  readonly customers: readonly Customer[];
+  readonly vehicles: readonly VehicleRecord[];
+  readonly places: readonly PlaceRecord[];
+  readonly timeZone: string;
+}
+
+/** What was promised to customers; the plan keeps it before anything else that it can. */
+export function Bookings(props: BookingsProps) {
+  const { customers, vehicles } = props;
+  const format = useFormat();
+  const { data: bookings, error } = useBookings();
+  const remove = useRemoveBooking();
+  const restore = useRestoreBooking();
+  const [isOpen, setOpen] = useState(false);
+  if (error) return <Failed error={error} />;
+  if (!bookings) return <Loading what="Fetching the promises" />;
+  const ownerOf = (vehicleId: string): string => {
+    const customerId = vehicles.find(({ id }) => id === vehicleId)?.customerId;
+    return customerId ? nameOf(customers, customerId) : 'nobody in the book';
+  };
+  const takeAway = ({ id, vehicleId }: BookingRecord): void =>
+    remove.mutate(id, {
+      onSuccess: () =>
+        noticeWithUndo(`The promise for the ${nameOf(vehicles, vehicleId)} is taken back.`, () =>
+          restore.mutate(id),
+        ),
+      onError: noticeOfFailure,
+    });
+  return (
+    <>
+      <div>
+        <Button color="lamp.3" onClick={() => setOpen(true)}>
+          Promise a wash
+        </Button>
+      </div>
+      {isOpen && <BookingForm {...props} onClose={() => setOpen(false)} />}
+      {bookings.length === 0 ? (
+        <Empty title="Nothing is promised">
+          A promise has its hour; the plan keeps it if any weather lets it.
+        </Empty>
+      ) : (
+        <section className={classes.box}>
+          <table className={classes.table}>
+            <thead>
+              <tr>
+                <th>Car</th>
+                <th>Can be had from</th>
+                <th>Ready by</th>
+                <th>How</th>
+                <th>Agreed</th>
+                <th aria-label="What can be done" />
+              </tr>
+            </thead>
+            <tbody>
+              {bookings.map((booking) => (
+                <tr key={booking.id}>
+                  <th scope="row">
+                    {nameOf(vehicles, booking.vehicleId)}
+                    <div className="muted">{ownerOf(booking.vehicleId)}</div>
+                    {booking.note && <div className="muted">{booking.note}</div>}
+                  </th>
+                  <td data-label="Can be had from">{format.dayTime(booking.fromMs)}</td>
+                  <td data-label="Ready by">
+                    <strong>{format.dayTime(booking.readyByMs)}</strong>
+                  </td>
+                  <td data-label="How">
+                    {booking.methodId === null ? 'any method' : methodName(booking.methodId)}
+                    {booking.extras.length > 0 && `, with ${seasonJobsText(booking.extras)}`}
+                  </td>
+                  <td className="figure" data-label="Agreed">
+                    {booking.agreedMinor === null ? 'not yet' : format.money(booking.agreedMinor)}
+                  </td>
+                  <td>
+                    <Button
+                      size="compact-sm"
+                      variant="subtle"
+                      aria-label={`Take back the promise for the ${nameOf(vehicles, booking.vehicleId)}`}
+                      onClick={() => takeAway(booking)}
+                    >
+                      Take back
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="muted">
+            Whether each is kept stands in the <Link to="/plan">plan</Link>.
+          </p>
+        </section>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import { NumberInput } from '@mantine/core';
+import { BODY_CLASSES, type BodyClass, METHODS, type MethodId, type SeasonJobId } from '@keen/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import { useSaveSettings } from '../../api/queries.js';
+import type { Settings } from '../../api/types.js';
+import { BODY_NAMES, METHOD_NAMES, optionsOf, SEASON_JOB_NAMES } from '../../words/names.js';
+import classes from './customers.module.css';
+import { withExtraPrice, withMethodPrice } from './price-list-view.js';
+
+interface CellProps {
+  readonly label: string;
+  readonly minor: number | undefined;
+  readonly onSave: (minor: number | null) => Promise<unknown>;
+}
+
+/** One price; empty is none. Saved when one leaves the field. */
+function PriceCell({ label, minor, onSave }: CellProps) {
+  const [error, setError] = useState<string | null>(null);
+  const save = (text: string): void => {
+    const next = text === '' ? null : Math.round(Number(text) * 100);
+    if (next === (minor ?? null)) return;
+    setError(null);
+    onSave(next).catch((failure: unknown) =>
+      setError(failure instanceof ApiError ? failure.message : 'Not saved; the program does not answer.'),
+    );
+  };
+  return (
+    <NumberInput
+      key={minor ?? 'none'}
+      aria-label={label}
+      defaultValue={minor === undefined ? '' : minor / 100}
+      hideControls
+      min={0}
+      decimalScale={2}
+      fixedDecimalScale
+      allowNegative={false}
+      onBlur={(event) => save(event.currentTarget.value)}
+      onKeyDown={(event) => event.key === 'Enter' && save(event.currentTarget.value)}
+      error={error}
+    />
+  );
+}
+
+/** What customers pay, by method and body, and for work of the season. */
+export function PriceListTable({ settings }: { readonly settings: Settings }) {
+  const save = useSaveSettings();
+  const { priceList } = settings;
+  const { currency } = settings.display;
+  const setMethod = (methodId: MethodId, body: BodyClass) => (minor: number | null) =>
+    save.mutateAsync({ priceList: withMethodPrice(priceList, { methodId, body }, minor) });
+  const setExtra = (jobId: SeasonJobId) => (minor: number | null) =>
+    save.mutateAsync({ priceList: withExtraPrice(priceList, jobId, minor) });
+  return (
+    <section className={classes.box}>
+      <p className="muted" style={{ marginTop: 0 }}>
+        In {currency}; empty: no price yet. A quote takes the method for the body and adds the work of the
+        season.
+      </p>
+      <div className={classes.scroll} tabIndex={0} role="region" aria-label="Prices by method and body">
+        <table className={classes.table}>
+          <thead>
+            <tr>
+              <th>Method</th>
+              {BODY_CLASSES.map((body) => (
+                <th key={body}>{BODY_NAMES[body]}</th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => (
+              <tr key={id}>
+                <th scope="row">{METHOD_NAMES[id]}</th>
+                {BODY_CLASSES.map((body) => (
+                  <td key={body} data-label={BODY_NAMES[body]}>
+                    <PriceCell
+                      label={`${METHOD_NAMES[id]}, ${BODY_NAMES[body]}, ${currency}`}
+                      minor={priceList.methods[id]?.[body]}
+                      onSave={setMethod(id, body)}
+                    />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <h2>Work of the season</h2>
+      <div className={classes.extras}>
+        {optionsOf(SEASON_JOB_NAMES).map(({ value, label }) => (
+          <div key={value}>
+            <div>{label}</div>
+            <PriceCell
+              label={`${label}, ${currency}`}
+              minor={priceList.extras[value]}
+              onSave={setExtra(value)}
+            />
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+import { FILM_HORIZON_MINUTES, type RunSheet } from '@keen/core';
+import { useFormat } from '../../format/use-format.js';
+import { PANEL_NAMES, SECTION_NAMES } from '../../words/names.js';
+import { barShare, edgeScaleMinutes } from './run-view.js';
+import classes from './run.module.css';
+
+const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'lasts' } as const;
+
+/** Panels in the order in which they dry or freeze once they are wet. */
+export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
+  const format = useFormat();
+  const { edges, section, firstFlank } = sheet;
+  const scale = edgeScaleMinutes(edges);
+  return (
+    <section className={classes.box}>
+      <h2>Wet edge, panel by panel</h2>
+      <ul className={classes.edges}>
+        {edges.map(({ panel, minutes, ends }, i) => (
+          <li key={panel} data-first={(i === 0 && minutes !== null) || undefined}>
+            <span>{PANEL_NAMES[panel]}</span>
+            <span className={classes.track}>
+              <span
+                className={classes.bar}
+                data-ends={ends}
+                style={{ width: `${barShare(minutes, scale) * 100}%` }}
+              />
+            </span>
+            <span className="figure">
+              {minutes === null
+                ? `wet > ${format.minutes(FILM_HORIZON_MINUTES)}`
+                : `${ENDS[ends]} ${format.minutes(minutes)}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p>
+        {section
+          ? `Wet ${SECTION_NAMES[section.id] ?? section.id} at once, and wipe it within ${format.minutes(section.minutes)}.`
+          : sheet.steps.some(({ id }) => id === 'towel')
+            ? 'Even the smallest part dries or freezes before it can be wiped; see whether another hour goes.'
+            : 'Nothing is wiped.'}
+        {firstFlank && ` Finish the ${PANEL_NAMES[firstFlank]} first.`}
+        <span className="muted"> Estimated from the forecast.</span>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,88 @@
+import type { PackItem, RunSheet } from '@keen/core';
+import type { PlaceRecord } from '../../api/types.js';
+import { useFormat } from '../../format/use-format.js';
+import { SITE_RULE_NAMES } from '../../words/names.js';
+import { PACK_NAMES } from '../../words/run-words.js';
+import classes from './run.module.css';
+
+const SKIN: Readonly<Record<string, string>> = {
+  none: '',
+  '10-30-min': 'bare skin freezes in 10 to 30 min',
+  '5-10-min': 'bare skin freezes in 5 to 10 min',
+  '2-5-min': 'bare skin freezes in 2 to 5 min',
+  'under-2-min': 'bare skin freezes in under 2 min',
+};
+
+const countText = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
+
+/** What to mix, pack and put on before leaving. */
+export function Prepare({
+  sheet,
+  place,
+}: {
+  readonly sheet: RunSheet;
+  readonly place: PlaceRecord | undefined;
+}) {
+  const format = useFormat();
+  const { water, pack, money, savedMinor, cold, forbids, towelFaces, media, litresInAll } = sheet.preparation;
+  const counted: Readonly<Partial<Record<PackItem, string>>> = {
+    mitts: countText(media.mitts, 'mitt'),
+    'folded-towels': `${countText(media.foldedTowels, 'folded towel')} (${towelFaces} faces)`,
+    'drying-towels': countText(media.dryingTowels, 'drying towel'),
+  };
+  const toPay = money.visitMinor + money.meterMinor;
+  const { windChill, handsMinutes } = cold;
+  return (
+    <section className={classes.box}>
+      <h2>Before you leave</h2>
+      <dl className={classes.pairs}>
+        <dt>Water in the buckets</dt>
+        <dd>
+          {water === null ? (
+            'none'
+          ) : (
+            <>
+              {format.litres(water.litres)} at {format.temp(water.startC)}, {format.temp(water.wantedC)} on
+              arrival
+              {water.mix
+                ? `: ${format.litres(water.mix.hotLitres)} hot and ${format.litres(water.mix.coldLitres)} cold`
+                : '; a tap does not give it so hot, so mix it there or take the hot in a flask'}
+              {water.isHotForHands && ' (too hot for hands when it leaves; never on frozen glass)'}
+            </>
+          )}
+        </dd>
+        <dt>Water in all</dt>
+        <dd>{format.litres(litresInAll)}</dd>
+        <dt>To pay there</dt>
+        <dd>
+          <span className="figure">{format.money(toPay)}</span>
+          {money.meterMinor > 0 &&
+            (money.visitMinor > 0
+              ? `, ${format.money(money.meterMinor)} of it on the meter`
+              : ' on the meter')}
+          {savedMinor > 0 && `; stopping it where the steps say saves ${format.money(savedMinor)}`}
+        </dd>
+        <dt>Cold</dt>
+        <dd>
+          {windChill.windChillC === null
+            ? 'mild'
+            : `feels like ${format.temp(windChill.windChillC)}, ${format.minutes(handsMinutes)} of it with wet hands`}
+          {windChill.frostbiteClass !== 'none' &&
+            `; ${SKIN[windChill.frostbiteClass] ?? ''}, wet hands sooner`}
+        </dd>
+        {forbids.length > 0 && (
+          <>
+            <dt>{place?.name ?? 'The place'} forbids</dt>
+            <dd>{new Intl.ListFormat('en').format(forbids.map((rule) => SITE_RULE_NAMES[rule]))}</dd>
+          </>
+        )}
+      </dl>
+      <h3>Pack</h3>
+      <ul className={classes.pack}>
+        {pack.map((item) => (
+          <li key={item}>{counted[item] ?? PACK_NAMES[item]}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,95 @@
+import { Button } from '@mantine/core';
+import { Link, useParams } from 'react-router';
+import { usePlaces, useVehicles } from '../../api/queries.js';
+import { type RunAnswer, useRunSheet } from '../../api/run-queries.js';
+import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useFormat } from '../../format/use-format.js';
+import { Page } from '../../parts/page.js';
+import { Failed, Loading } from '../../parts/states.js';
+import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { EdgeBars } from './edge-bars.js';
+import { Prepare } from './prepare.js';
+import { Steps } from './steps.js';
+import classes from './run.module.css';
+
+/** One planned wash: what to bring, in which order, how long, and what to see to after; fits on one printed page. */
+export function RunPage() {
+  const { washId = '' } = useParams();
+  const { data: answer, error, refetch } = useRunSheet(washId);
+  const { data: vehicles } = useVehicles();
+  const { data: places } = usePlaces();
+  if (error)
+    return (
+      <Page title="Run sheet">
+        <Failed error={error} onRetry={() => void refetch()} />
+        <p>
+          <Link to="/plan">Back to the plan</Link>
+        </p>
+      </Page>
+    );
+  if (!answer || !vehicles || !places)
+    return (
+      <Page title="Run sheet">
+        <Loading what="Working out the sheet" />
+      </Page>
+    );
+  return <Sheet answer={answer} vehicles={vehicles} places={places} />;
+}
+
+interface SheetProps {
+  readonly answer: RunAnswer;
+  readonly vehicles: readonly VehicleRecord[];
+  readonly places: readonly PlaceRecord[];
+}
+
+function Sheet({ answer, vehicles, places }: SheetProps) {
+  const format = useFormat();
+  const { wash, sheet, forMs, source, issuedMs } = answer;
+  const extras = wash.extras.length > 0 ? `, with ${seasonJobsText(wash.extras)}` : '';
+  return (
+    <Page
+      title={`Run sheet: ${nameOf(vehicles, wash.vehicleId)}`}
+      lead={`${format.dayTime(wash.startMs)}, ${nameOf(places, wash.placeId)}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
+      actions={
+        <Button variant="default" onClick={() => window.print()}>
+          Print
+        </Button>
+      }
+    >
+      <div className={classes.grid}>
+        <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
+        <Steps sheet={sheet} wash={wash} />
+        <EdgeBars sheet={sheet} />
+        <section className={classes.box}>
+          <h2>Freeze care tonight</h2>
+          {sheet.freezeCare.length === 0 ? (
+            <p>
+              Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)} at
+              the coldest (forecast).
+            </p>
+          ) : (
+            <>
+              <p>
+                {sheet.overnightC === null
+                  ? 'Nobody knows the night, so all of it:'
+                  : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
+              </p>
+              <ul>
+                {sheet.freezeCare.map(({ id, beyondK }) => (
+                  <li key={id}>
+                    {FREEZE_CARE_NAMES[id]}
+                    {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      </div>
+      <p className={`muted ${classes.foot}`}>
+        For the weather of {format.dayTime(forMs)} ({source}, issued {format.dayTime(issuedMs)}). Minutes,
+        dwell and amounts are judgement; data sheets, site rules and local rules go before them.
+      </p>
+    </Page>
+  );
+}

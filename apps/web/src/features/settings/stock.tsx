@@ -1,0 +1,54 @@
+import { METHODS, type MethodId } from '@keen/core';
+import { NumberInput } from '@mantine/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import type { Settings } from '../../api/types.js';
+import { METHOD_NAMES } from '../../words/names.js';
+import classes from './settings.module.css';
+
+interface StockProps {
+  readonly stock: Settings['stock'];
+  readonly onSave: (stock: Settings['stock']) => Promise<unknown>;
+}
+
+/** For how many washes product is left; the plan does not go beyond it, and a wash that is done uses one. */
+export function Stock({ stock, onSave }: StockProps) {
+  const [error, setError] = useState<{ readonly id: MethodId; readonly text: string } | null>(null);
+  const save = (id: MethodId, text: string): void => {
+    const value = text === '' ? undefined : Number(text);
+    if (value === stock[id]) return;
+    const { [id]: _, ...others } = stock;
+    setError(null);
+    onSave(value === undefined ? others : { ...others, [id]: value }).catch((failure: unknown) =>
+      setError({
+        id,
+        text: failure instanceof ApiError ? failure.message : 'Not saved; the program does not answer.',
+      }),
+    );
+  };
+  return (
+    <section className={classes.box}>
+      <h2>Product left</h2>
+      <p className="muted" style={{ marginTop: 0 }}>
+        Washes for which there is product; empty: plenty. The plan does not go beyond it, and each wash that
+        is done uses one.
+      </p>
+      <div className={classes.stock}>
+        {METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => (
+          <NumberInput
+            key={`${id} ${stock[id] ?? ''}`}
+            label={METHOD_NAMES[id]}
+            placeholder="plenty"
+            defaultValue={stock[id] ?? ''}
+            min={0}
+            allowDecimal={false}
+            allowNegative={false}
+            onBlur={(event) => save(id, event.currentTarget.value)}
+            onKeyDown={(event) => event.key === 'Enter' && save(id, event.currentTarget.value)}
+            error={error?.id === id ? error.text : undefined}
+          />
+        ))}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,55 @@
+import { describe, expect, it } from '@jest/globals';
+import type { WeatherView } from '../../api/types.js';
+import { linePoints, runsOf } from '../../parts/hour-lines.js';
+import { airRange, movedInOrder, toldRuns } from './weather-view.js';
+
+const HOUR_MS = 3_600_000;
+const told = (source: string | null, i: number, isKnown = true): WeatherView['told'][number] => ({
+  atMs: i * HOUR_MS,
+  source,
+  missing: isKnown ? [] : ['airTempC'],
+});
+
+describe('who told the hours', () => {
+  it('stands together while the same source tells and is known', () => {
+    const hours = [told('a', 0), told('a', 1), told('b', 2), told('b', 3, false), told(null, 4, false)];
+    expect(toldRuns(hours)).toEqual([
+      { fromMs: 0, hourCount: 2, source: 'a', isKnown: true },
+      { fromMs: 2 * HOUR_MS, hourCount: 1, source: 'b', isKnown: true },
+      { fromMs: 3 * HOUR_MS, hourCount: 1, source: 'b', isKnown: false },
+      { fromMs: 4 * HOUR_MS, hourCount: 1, source: null, isKnown: false },
+    ]);
+    expect(toldRuns([])).toEqual([]);
+  });
+
+  it.each([
+    { source: 'b', by: -1, order: ['b', 'a', 'c'] },
+    { source: 'b', by: 1, order: ['a', 'c', 'b'] },
+    { source: 'a', by: -1, order: ['a', 'b', 'c'] },
+    { source: 'c', by: 1, order: ['a', 'b', 'c'] },
+    { source: 'x', by: 1, order: ['a', 'b', 'c'] },
+  ] as const)('moves $source by $by', ({ source, by, order }) => {
+    expect(movedInOrder(['a', 'b', 'c'], source, by)).toEqual(order);
+  });
+});
+
+describe('a line of hours', () => {
+  const at = (i: number) => ({ atMs: i * HOUR_MS });
+
+  it('breaks where hours are missing', () => {
+    expect(runsOf([at(0), at(1), at(4), at(5)])).toEqual([
+      [at(0), at(1)],
+      [at(4), at(5)],
+    ]);
+    expect(runsOf([])).toEqual([]);
+  });
+
+  it('stands at its own time, whatever is missing before it', () => {
+    const axes = { x: (atMs: number) => atMs / HOUR_MS, y: (value: number) => -value };
+    expect(linePoints([{ atMs: 6 * HOUR_MS, value: 2 }], axes)).toBe('6.5,-2.0');
+  });
+
+  it('has a scale that holds freezing, even where nothing is known', () => {
+    expect(airRange({ past: [], ahead: [] })).toEqual({ lowC: -5, highC: 5 });
+  });
+});

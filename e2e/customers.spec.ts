@@ -1,0 +1,95 @@
+import { expect, test } from '@playwright/test';
+
+test('a customer is added, promised a wash, and told of it; the outbox is taken out as a file', async ({
+  page,
+  request,
+}) => {
+  await page.goto('/customers');
+  await page.getByRole('button', { name: 'Add a customer' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('Give a name.')).toBeVisible();
+  await form.getByLabel('Name').fill('Nell Harrow');
+  await form.getByLabel('Reached by').fill('text');
+  await form.getByRole('combobox', { name: 'Cars', exact: true }).click();
+  await page.getByRole('option', { name: 'Black saloon' }).click();
+  await page.keyboard.press('Tab');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toBeVisible();
+
+  await page.getByText(/Promises/).click();
+  await page.getByRole('button', { name: 'Promise a wash' }).click();
+  const promise = page.getByRole('dialog');
+  await promise.getByRole('combobox', { name: 'Car' }).fill('Nell');
+  await page.getByRole('option', { name: 'Black saloon, Nell Harrow' }).click();
+  await promise.getByLabel('Can be had from').fill('2026-03-08T02:30');
+  await promise.getByLabel('Ready by').fill('2026-03-08T12:00');
+  await promise.getByRole('button', { name: 'Promise it' }).click();
+  await expect(promise.getByText(/skipped by the clock change/)).toBeVisible();
+  await promise.getByLabel('Can be had from').fill('2026-01-15T08:00');
+  await promise.getByLabel('Ready by').fill('2026-01-15T13:00');
+  await promise.getByRole('combobox', { name: 'Method' }).click();
+  await page.getByRole('option', { name: 'rinseless indoors' }).click();
+  await promise.getByRole('button', { name: 'Agree on it' }).click();
+  await promise.getByRole('button', { name: 'Promise it' }).click();
+  await expect(page.getByRole('row', { name: /Black saloon/ })).toContainText('$52.00');
+
+  await page.goto('/plan');
+  const proposal = page.getByRole('region', { name: 'Proposed changes' });
+  await expect(proposal.getByLabel(/Black saloon: add Thu.*rinseless indoors/).first()).toBeChecked({
+    timeout: 60_000,
+  });
+  const slot = { vehicleId: 'black-saloon', placeId: 'home-garage', methodId: 'garage-rinseless' };
+  const startMs = Date.parse('2026-01-15T10:00:00-05:00');
+  const planned = await request.post('/api/washes', { data: { ...slot, startMs } });
+  const { id } = (await planned.json()) as { id: string };
+
+  await page.goto('/customers?show=messages');
+  const draft = page.getByLabel('Booked: Nell Harrow, Black saloon');
+  await expect(draft).toHaveValue(/the black saloon will be washed on Thursday/);
+  await draft.fill('See you on Thursday, Nell.');
+  const box = page.locator('div', { has: draft }).getByRole('button', { name: 'Put in the outbox' }).last();
+  await box.click();
+  await expect(page.getByText('See you on Thursday, Nell.')).toBeVisible();
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Take out 1 as a file' }).click();
+  expect((await file).suggestedFilename()).toBe('messages.txt');
+  await expect(page.getByRole('button', { name: 'Take out 0 as a file' })).toBeDisabled();
+
+  await page.getByText('The words that are used').click();
+  const words = page.getByLabel('Booked', { exact: true });
+  await words.fill('Dear {customer}, {moon}.');
+  await words.blur();
+  await expect(page.getByText('Not saved: {moon} stands for nothing here.')).toBeVisible();
+
+  await request.delete(`/api/washes/${id}`);
+  await page.goto('/customers?show=promises');
+  await page.getByRole('button', { name: 'Take back the promise for the Black saloon' }).click();
+  await page.getByText('People', { exact: true }).click();
+  await page.getByRole('button', { name: 'Take Nell Harrow out of the book' }).click();
+  await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
+});
+
+test('work of the season and a salt target stand on the car, and a price is set by keys', async ({
+  page,
+}) => {
+  await page.goto('/vehicles');
+  await page.getByRole('button', { name: 'Edit Blue hatch' }).click();
+  const form = page.getByRole('dialog');
+  await form.getByRole('combobox', { name: 'Never more than' }).click();
+  await page.getByRole('option', { name: 'Days with salt on it' }).click();
+  await form.getByLabel('Days with salt on it').fill('8');
+  await form.getByText('polish', { exact: true }).click();
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Never more than 8 days with salt on it.')).toBeVisible();
+  await page.goto('/condition/blue-hatch');
+  await expect(page.getByText(/of 8/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /polish/ })).toContainText('not yet');
+
+  await page.goto('/customers?show=prices');
+  const cell = page.getByLabel('waterless spray, Van, CAD');
+  await cell.fill('31.5');
+  await cell.press('Enter');
+  await page.reload();
+  await expect(page.getByLabel('waterless spray, Van, CAD')).toHaveValue('31.50');
+});

@@ -1,0 +1,4 @@
+export * from './booked-span.js';
+export * from './message.js';
+export * from './customer.js';
+export * from './wall-time.js';

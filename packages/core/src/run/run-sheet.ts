@@ -1,0 +1,129 @@
+import { filmLife } from '../film/index.js';
+import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
+import type { Method, Section } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { washCost } from '../plan/index.js';
+import type { Limits } from '../rules/index.js';
+import { type Panel, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import { filmInputFor, type SiteHour } from '../verdict/index.js';
+import type { WeatherHour } from '../weather/index.js';
+import { preparation, type Preparation } from './preparation.js';
+import { type RunStep, runSteps, type WetEdge } from './run-step.js';
+
+export interface RunSheet {
+  readonly steps: readonly RunStep[];
+  /** Arrival to leaving. */
+  readonly minutes: number;
+  /** After the last rinse, the first to dry or freeze first. */
+  readonly edges: readonly WetEdge[];
+  /** The largest part to wet at once that can be wiped in time, a share in hand; null: none, or nothing is wiped. */
+  readonly section: Section | null;
+  /** The flank to finish first: its wet edge is the shorter; null: both alike. */
+  readonly firstFlank: 'left' | 'right' | null;
+  readonly preparation: Preparation;
+  readonly freezeCare: readonly FreezeCare[];
+  /** Coldest air where the car stands in the night after, °C; null: not known. */
+  readonly overnightC: number | null;
+}
+
+export interface RunSheetCase {
+  readonly vehicle: Vehicle;
+  readonly place: Place;
+  /** As the shop does it. */
+  readonly method: Method;
+  readonly limits: Limits;
+  /** Air and light at the place in that hour, and the weather outdoors. */
+  readonly site: SiteHour;
+  readonly outdoors: WeatherHour;
+  readonly isDark: boolean;
+  readonly overnightC: number | null;
+}
+
+const asEdge = (panel: PanelId, dryMinutes: number | null, iceMinutes: number | null): WetEdge => {
+  const ice = iceMinutes ?? Infinity;
+  const dry = dryMinutes ?? Infinity;
+  if (ice === Infinity && dry === Infinity) return { panel, minutes: null, ends: 'lasts' };
+  return ice < dry ? { panel, minutes: ice, ends: 'freezes' } : { panel, minutes: dry, ends: 'dries' };
+};
+
+const bySoonest = (a: WetEdge, b: WetEdge): number => (a.minutes ?? Infinity) - (b.minutes ?? Infinity);
+
+/** Wet edge of every panel, of the film that a rinse leaves. */
+const rinseEdges = (of: RunSheetCase, panels: readonly Panel[]): WetEdge[] =>
+  panels
+    .map((panel) => {
+      const life = filmLife(filmInputFor(of, panel, of.site), { until: 'wet-edge' });
+      return asEdge(panel.id, life.dryMinutes, life.firstIceMinutes);
+    })
+    .sort(bySoonest);
+
+/** How long a product may lie: until it dries on, as the verdict has it, or water freezes on that panel; whichever comes first. */
+function productEdges(of: RunSheetCase, panels: readonly Panel[], rinsed: readonly WetEdge[]): WetEdge[] {
+  return panels.map((panel) => {
+    const input = filmInputFor(of, panel, of.site);
+    const { dryMinutes } = filmLife({
+      ...input,
+      filmGramsPerM2: of.limits.productGramsPerM2,
+      startTempC: input.airTempC,
+    });
+    const own = asEdge(panel.id, dryMinutes, null);
+    const rinse = rinsed.find((edge) => edge.panel === panel.id);
+    return rinse && bySoonest(rinse, own) < 0 ? rinse : own;
+  });
+}
+
+function largestSection({ drying }: Method, edges: readonly WetEdge[], inHandShare: number): Section | null {
+  if (drying.kind === 'left') return null;
+  const worstMinutes = edges[0]?.minutes ?? Infinity;
+  return drying.sections.find(({ minutes }) => minutes * (1 + inHandShare) <= worstMinutes) ?? null;
+}
+
+/** Flanks nearer than this are alike, minutes. */
+const ALIKE_MINUTES = 0.5;
+
+function firstFlank(edges: readonly WetEdge[]): RunSheet['firstFlank'] {
+  const minutesOf = (panel: PanelId): number =>
+    edges.find((edge) => edge.panel === panel)?.minutes ?? Infinity;
+  const left = minutesOf('left');
+  const right = minutesOf('right');
+  if (left === right || Math.abs(left - right) < ALIKE_MINUTES) return null;
+  return left < right ? 'left' : 'right';
+}
+
+/**
+ * How is this car washed there in that hour: what to bring, in which order, how long each, how much at once, and what to see to after?
+ *
+ * @returns steps with their dwell cut to what the panels allow; the order in which panels dry or freeze after the last
+ * rinse; what to prepare; the night's freeze care
+ * Model: the film of each panel as the verdict has it; dwell and places in the order are practice (judgement), data sheets go before them
+ */
+export function runSheet(of: RunSheetCase): RunSheet {
+  const { vehicle, place, method, limits, site, outdoors } = of;
+  const panels = panelsOf(vehicle.bodyClass);
+  const edges = rinseEdges(of, panels);
+  const cost = washCost(place, method);
+  return {
+    steps: runSteps(method, {
+      edges: productEdges(of, panels, edges),
+      panels,
+      stopAfter: cost.meter?.stopAfter ?? [],
+      isGroundFreezing: place.climate.kind !== 'heated' && site.air.airTempC < 0,
+    }),
+    minutes: method.minutes,
+    edges,
+    section: largestSection(method, edges, limits.inHandShare),
+    firstFlank: firstFlank(edges),
+    preparation: preparation(
+      { place, method, cost },
+      {
+        outdoorsC: outdoors.airTempC,
+        placeC: site.air.airTempC,
+        windMetresPerSecond:
+          place.climate.kind === 'outdoors' ? outdoors.windMetresPerSecond : site.air.airSpeedMetresPerSecond,
+        isDark: of.isDark,
+      },
+    ),
+    freezeCare: of.overnightC !== null && of.overnightC >= 0 ? [] : freezeCare(of.overnightC),
+    overnightC: of.overnightC,
+  };
+}

@@ -1,0 +1,225 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_HOUSE } from '../house/index.js';
+import { shopMethod } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { DEFAULT_LIMITS } from '../rules/index.js';
+import { BAY, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
+import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { bucketCooling, startForArrival } from '../water/index.js';
+import type { WeatherHour } from '../weather/index.js';
+import { boundedDwell, meterRunOf, type RunSheet, runSheet, runSteps, type WetEdge } from './index.js';
+
+const FROM = Date.UTC(2026, 0, 14, 12);
+const HOUR: WeatherHour = {
+  atMs: FROM,
+  airTempC: -3,
+  dewPointC: -7,
+  windMetresPerSecond: 3,
+  gustMetresPerSecond: 6,
+  windFromDeg: 290,
+  cloudFraction: 0.8,
+  precipMm: 0,
+  precipKind: 'none',
+  snowDepthCm: 20,
+  pressureHpa: 1010,
+};
+
+function sheet(
+  place: Place,
+  methodId: string,
+  weather: Partial<WeatherHour> = {},
+  overnightC: number | null = -8,
+): RunSheet {
+  const outdoors = { ...HOUR, ...weather };
+  const hours = Array.from({ length: 48 }, (_, i) => ({ ...outdoors, atMs: FROM + (i - 36) * 3_600_000 }));
+  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs: FROM - 36 * 3_600_000, hours }).siteHour(
+    FROM,
+  );
+  if (!site) throw new Error('an hour without weather');
+  const method = shopMethod(methodId, DEFAULT_HOUSE, VEHICLE);
+  return runSheet({
+    vehicle: VEHICLE,
+    place,
+    method,
+    limits: DEFAULT_LIMITS,
+    site,
+    outdoors,
+    isDark: false,
+    overnightC,
+  });
+}
+
+describe('the steps of a wash', () => {
+  const { steps, minutes } = sheet(BAY, 'bay-contact');
+
+  it('follow each other without a gap and fit into the visit', () => {
+    steps.forEach((step, i) => {
+      const before = steps[i - 1];
+      if (before) expect(step.fromMinute).toBeCloseTo(before.fromMinute + before.minutes, 9);
+    });
+    const last = steps.at(-1);
+    expect((last?.fromMinute ?? 0) + (last?.minutes ?? 0)).toBeLessThanOrEqual(minutes + 1e-9);
+  });
+
+  it('let nothing dwell longer than the panel stays wet', () => {
+    for (const { dwell } of sheet(BAY, 'bay-contact', { airTempC: 25, dewPointC: 2, windMetresPerSecond: 9 })
+      .steps) {
+      if (!dwell) continue;
+      expect(dwell.cutBy === null || dwell.toMinutes < 10).toBe(true);
+    }
+  });
+
+  it.each([
+    {
+      why: 'the product’s own longest',
+      edge: 30,
+      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+    },
+    {
+      why: 'at the edge',
+      edge: 8,
+      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+    },
+    {
+      why: 'cut by the edge',
+      edge: 5,
+      dwell: { fromMinutes: 3, toMinutes: 5, cutBy: 'roof', cutAs: 'dries', isTooShort: false },
+    },
+    {
+      why: 'too short to work',
+      edge: 2,
+      dwell: { fromMinutes: 3, toMinutes: 2, cutBy: 'roof', cutAs: 'dries', isTooShort: true },
+    },
+    {
+      why: 'nothing dries',
+      edge: null,
+      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+    },
+  ] as const)('a dwell is $why', ({ edge, dwell }) => {
+    const edges: WetEdge[] = [
+      { panel: 'roof', minutes: edge, ends: edge === null ? 'lasts' : 'dries' },
+      { panel: 'left', minutes: 1, ends: 'dries' },
+    ];
+    expect(boundedDwell({ from: 3, to: 8 }, ['roof'], edges)).toEqual(dwell);
+  });
+
+  it('on the meter that follow each other are one run', () => {
+    const on = (...flags: boolean[]) => meterRunOf(flags.map((onMeter) => ({ onMeter })));
+    expect(on(false, true, true, false, true)).toEqual([null, 0, 0, null, 1]);
+    expect(on(true, false)).toEqual([0, null]);
+    expect(on()).toEqual([]);
+  });
+
+  it('stop the meter at the end of a run only, as the cheapest way has it', () => {
+    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const around = { edges: [], panels: [], isGroundFreezing: false };
+    const stopped = runSteps(method, { ...around, stopAfter: [0] }).filter(({ stopsMeter }) => stopsMeter);
+    expect(stopped).toHaveLength(1);
+    const [stop] = stopped;
+    const next = method.steps[method.steps.findIndex(({ id }) => id === stop?.id) + 1];
+    expect(stop?.onMeter).toBe(true);
+    expect(next?.onMeter).toBe(false);
+    expect(runSteps(method, { ...around, stopAfter: [] }).some(({ stopsMeter }) => stopsMeter)).toBe(false);
+  });
+
+  it('warn of ice underfoot where water meets frost, and not in the warm', () => {
+    const icy = (of: RunSheet) => of.steps.some(({ cautions }) => cautions.includes('ice-underfoot'));
+    expect(icy(sheet(BAY, 'bay-contact'))).toBe(true);
+    expect(icy(sheet(BAY, 'bay-contact', { airTempC: 4, dewPointC: 0 }))).toBe(false);
+    expect(icy(sheet(HEATED_UNIT, 'garage-rinseless'))).toBe(false);
+  });
+
+  it('tell why the wheels stand where they stand', () => {
+    const last = {
+      choices: { ...DEFAULT_HOUSE.choices, wheels: 'last' as const },
+      numbers: DEFAULT_HOUSE.numbers,
+    };
+    const reasonOf = (house: typeof DEFAULT_HOUSE) =>
+      runSteps(shopMethod('bay-contact', house, VEHICLE), {
+        edges: [],
+        panels: [],
+        stopAfter: [],
+        isGroundFreezing: false,
+      }).find(({ id }) => id === 'wheels')?.reason;
+    expect(reasonOf(last)).toBe('dirtiest-last');
+    const first = { ...last, choices: { ...last.choices, wheels: 'first' as const } };
+    expect(reasonOf(first)).toBe('no-wet-paint-left-waiting');
+  });
+});
+
+describe('the wet edge after the last rinse', () => {
+  it('stands in the order in which panels dry or freeze', () => {
+    const { edges } = sheet(BAY, 'bay-contact');
+    const minutes = edges.map((edge) => edge.minutes ?? Infinity);
+    expect([...minutes].sort((a, b) => a - b)).toEqual(minutes);
+    expect(new Set(edges.map(({ panel }) => panel)).size).toBe(8);
+  });
+
+  it('gives smaller sections where it comes sooner', () => {
+    const minutesOf = (of: RunSheet) => of.section?.minutes ?? 0;
+    const damp = sheet(BAY, 'bay-contact', {
+      airTempC: 8,
+      dewPointC: 7,
+      cloudFraction: 1,
+      windMetresPerSecond: 0.5,
+    });
+    const harsh = sheet(BAY, 'bay-contact', { airTempC: -12, dewPointC: -18, windMetresPerSecond: 8 });
+    expect(minutesOf(damp)).toBeGreaterThan(minutesOf(harsh));
+    const [first] = harsh.edges;
+    expect(first?.ends).toBe('freezes');
+  });
+});
+
+describe('what is prepared', () => {
+  it('is packed by what the steps and the place ask for', () => {
+    const bay = sheet(BAY, 'bay-contact').preparation;
+    expect(bay.pack).toEqual(
+      expect.arrayContaining(['lidded-buckets', 'foamer', 'mitts', 'blower', 'lined-gloves', 'grit']),
+    );
+    expect(bay.pack).not.toContain('floor-squeegee');
+    const indoors = sheet(HEATED_UNIT, 'garage-rinseless').preparation;
+    expect(indoors.pack).toEqual(expect.arrayContaining(['folded-towels', 'floor-squeegee']));
+    expect(indoors.pack).not.toContain('grit');
+    expect(indoors.towelFaces).toBe(indoors.media.foldedTowels * 8);
+  });
+
+  it('has water that leaves so hot that it arrives as wanted', () => {
+    const { water } = sheet({ ...BAY, travelMinutes: 20 }, 'bay-contact').preparation;
+    if (!water) throw new Error('no water for the buckets');
+    const { litres, startC, wantedC, mix } = water;
+    const cooled = bucketCooling({ litres, startC, ambientC: HOUR.airTempC, uaWattsPerK: 1.8, minutes: 20 });
+    expect(cooled.tempC).toBeCloseTo(wantedC, 9);
+    expect((mix?.hotLitres ?? 0) + (mix?.coldLitres ?? 0)).toBeCloseTo(litres, 9);
+  });
+
+  it('says where a tap does not give it so hot', () => {
+    const { water } = sheet({ ...BAY, travelMinutes: 600 }, 'bay-contact', {
+      airTempC: -30,
+      dewPointC: -33,
+    }).preparation;
+    expect(water).toMatchObject({ mix: null, isHotForHands: true });
+  });
+
+  it('needs no bucket where nothing is dipped into one', () => {
+    expect(sheet(BAY, 'bay-touch-free').preparation.water).toBeNull();
+  });
+
+  it('cools by what is between: the start rises with the way and falls with the litres', () => {
+    const start = (minutes: number, litres = 10) =>
+      startForArrival({ litres, wantedC: 35, ambientC: -10, uaWattsPerK: 1.8, minutes });
+    expect(start(0)).toBeCloseTo(35, 9);
+    expect(start(40)).toBeGreaterThan(start(20));
+    expect(start(20, 20)).toBeLessThan(start(20));
+  });
+});
+
+describe('freeze care after it', () => {
+  it('is for this night alone', () => {
+    const ids = (overnightC: number | null) =>
+      sheet(BAY, 'bay-contact', {}, overnightC).freezeCare.map(({ id }) => id);
+    expect(ids(3)).toEqual([]);
+    expect(ids(-0.5)).toHaveLength(4);
+    expect(ids(-9)).toHaveLength(7);
+    expect(ids(null)).toHaveLength(7);
+  });
+});

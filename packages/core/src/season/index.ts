@@ -1,0 +1,4 @@
+export * from './data/season-jobs.js';
+export * from './season-numbers.js';
+export * from './season-due.js';
+export * from './season-extras.js';
