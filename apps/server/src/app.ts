@@ -43,6 +43,7 @@ export async function createApp(): Promise<NestExpressApplication> {
   });
   // Files come as text in JSON; what may be in them is checked where they are read.
   app.useBodyParser('json', { limit: '12mb' });
+  app.useBodyParser('raw', { type: 'image/*', limit: '10mb' });
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ErrorFilter());

@@ -26,4 +26,5 @@ export * from './freeze-care/index.js';
 export * from './plan/index.js';
 export * from './run/index.js';
 export * from './log/index.js';
+export * from './live/index.js';
 export * from './settings/index.js';

@@ -4,7 +4,6 @@ import request from 'supertest';
 import type { MessageRecord } from '../messages/outbox.js';
 import type { Untold } from '../messages/messages.service.js';
 import type { PlanView } from '../plan/plan.service.js';
-import type { RunAnswer } from '../runs/runs.service.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
 import type { BookingRecord } from './bookings.repository.js';
 
@@ -233,36 +232,6 @@ describe('work of the season, targets and product', () => {
     expect(choices).toEqual([]);
     await api().delete(`/api/washes/${logged.id}`).expect(204);
     await api().patch('/api/settings').send({ stock: {} }).expect(200);
-  });
-});
-
-describe('the run sheet of a planned wash', () => {
-  it('has steps, preparation and the night, for the weather of its hour', async () => {
-    const startMs = NOW + 5 * 3_600_000 + 20 * 60_000;
-    const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless', startMs };
-    const wash = await post<WashRecord>('washes', plain);
-    const { sheet, forMs, source } = await get<RunAnswer>(`runs/${wash.id}`);
-    expect({ forMs, source }).toEqual({ forMs: startMs, source: 'simulated station' });
-    expect(sheet.steps.length).toBeGreaterThan(3);
-    expect(sheet.edges).toHaveLength(8);
-    expect(sheet.preparation.pack).toContain('floor-squeegee');
-    expect(sheet.overnightC).toBeLessThan(0);
-    expect(sheet.freezeCare.length).toBeGreaterThan(0);
-    await api().delete(`/api/washes/${wash.id}`).expect(204);
-  });
-
-  it('is not there for a wash that is not, or beyond the forecast', async () => {
-    await api().get('/api/runs/none').expect(404);
-    const far = {
-      vehicleId: car.id,
-      placeId: unit.id,
-      methodId: 'garage-rinseless',
-      startMs: NOW + 30 * DAY_MS,
-    };
-    const wash = await post<WashRecord>('washes', far);
-    const answer = await api().get(`/api/runs/${wash.id}`).expect(400);
-    expect(answer.body.error.message).toContain('Nobody knows the weather of that hour');
-    await api().delete(`/api/washes/${wash.id}`).expect(204);
   });
 });
 

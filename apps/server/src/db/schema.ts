@@ -26,6 +26,8 @@ import type {
   Predicted,
   Queue,
   RoadState,
+  RunAction,
+  RunPack,
   SaltAgent,
   Shelter,
   SiteRule,
@@ -37,7 +39,16 @@ import type {
   ZoneProtection,
 } from '@keen/core';
 import { sql } from 'drizzle-orm';
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  blob,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 
 /** Set when a row was taken away; it can be brought back. */
 const removedMs = integer('removed_ms');
@@ -305,6 +316,47 @@ export const messages = sqliteTable(
     removedMs,
   },
   (table) => [index('message_by_wash').on(table.washId, table.createdMs)],
+);
+
+/** What each run was made of when it was opened; the run that was begun names its own. */
+export const runPacks = sqliteTable(
+  'run_pack',
+  {
+    id: text('id').primaryKey(),
+    washId: text('wash_id')
+      .notNull()
+      .references(() => washes.id),
+    pack: text('pack', { mode: 'json' }).$type<RunPack>().notNull(),
+  },
+  (table) => [index('run_pack_by_wash').on(table.washId)],
+);
+
+/** What was done in runs, as phones sent it; nothing here is ever changed. */
+export const runActions = sqliteTable(
+  'run_action',
+  {
+    /** In the order of arrival. */
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    id: text('id').notNull().unique(),
+    washId: text('wash_id')
+      .notNull()
+      .references(() => washes.id),
+    action: text('action', { mode: 'json' }).$type<RunAction>().notNull(),
+  },
+  (table) => [index('run_action_by_wash').on(table.washId, table.seq)],
+);
+
+export const runPhotos = sqliteTable(
+  'run_photo',
+  {
+    id: text('id').primaryKey(),
+    washId: text('wash_id')
+      .notNull()
+      .references(() => washes.id),
+    mediaType: text('media_type').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [index('run_photo_by_wash').on(table.washId)],
 );
 
 export const settings = sqliteTable('setting', {

@@ -1,35 +1,163 @@
+import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { type RunSheet, startOfHourMs, type WashRecord } from '@keen/core';
+import {
+  closedRun,
+  mergeActions,
+  type RunAction,
+  type RunPack,
+  runState,
+  type RunState,
+  startOfHourMs,
+  type WashRecord,
+} from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField } from '../errors/api-error.js';
+import { badField, conflict } from '../errors/api-error.js';
+import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import { WashesService } from '../washes/washes.service.js';
+import { observedOn } from './observed-on.js';
+import { type ArrivedAction, RunsRepository } from './runs.repository.js';
 
 export interface RunAnswer {
   readonly wash: WashRecord;
-  readonly sheet: RunSheet;
-  /** The hour whose weather it is made for: that of the wash, or the present one where it should have begun. */
-  readonly forMs: number;
-  readonly source: string;
-  readonly issuedMs: number;
+  readonly pack: RunPack;
+  readonly actions: readonly RunAction[];
+  /** Of the last action; ask for what came after it. */
+  readonly seq: number;
+  readonly nowMs: number;
 }
+
+export interface RunNews {
+  readonly actions: readonly RunAction[];
+  readonly seq: number;
+  readonly nowMs: number;
+}
+
+const startOf = (actions: readonly RunAction[]): string | null =>
+  actions.flatMap(({ deed }) => (deed.kind === 'start' ? [deed.packId] : []))[0] ?? null;
 
 @Injectable()
 export class RunsService {
+  /** The work that is under way for each wash: what arrives for one wash is settled one after the other. */
+  private readonly under = new Map<string, Promise<unknown>>();
+
   constructor(
+    private readonly runs: RunsRepository,
     private readonly washes: WashesService,
+    private readonly vehicles: VehiclesService,
     private readonly verdicts: VerdictsService,
     private readonly clock: ClockService,
   ) {}
 
-  /** @throws 404 without such a wash, 400 where nobody knows that hour's weather */
-  async sheet(washId: string): Promise<RunAnswer> {
+  /**
+   * What a wash is run with: made for its hour (or the present one where it should have begun) until it is begun, and from then on
+   * what it was begun with; and all that was done.
+   *
+   * @throws 404 without such a wash, 400 where nobody knows that hour's weather
+   */
+  async read(washId: string): Promise<RunAnswer> {
     const wash = await this.washes.read(washId);
-    const forMs = Math.max(wash.startMs, startOfHourMs(this.clock.now()));
+    const arrived = await this.runs.actions(washId);
+    const merged = mergeActions(arrived.map(({ action }) => action));
+    const begunWith = startOf(merged);
+    const kept = begunWith === null ? null : await this.runs.findPack(begunWith);
+    const pack = kept ?? (await this.freshPack(wash));
+    return { wash, pack, actions: merged, seq: arrived.at(-1)?.seq ?? 0, nowMs: this.clock.now() };
+  }
+
+  private async freshPack(wash: WashRecord): Promise<RunPack> {
+    const nowMs = this.clock.now();
+    const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
     const { vehicleId, placeId, methodId } = wash;
-    const answer = await this.verdicts.runSheet({ vehicleId, placeId, methodId, startMs: forMs });
-    if (!answer)
+    const draft = await this.verdicts.runPack({ vehicleId, placeId, methodId, startMs });
+    if (!draft)
       throw badField('washId', 'Nobody knows the weather of that hour, so there is no sheet for it yet.');
-    return { wash, forMs, ...answer };
+    const named = { ...draft, washId: wash.id };
+    const id = createHash('sha256').update(JSON.stringify(named)).digest('base64url').slice(0, 24);
+    const pack: RunPack = { ...named, id, madeMs: nowMs };
+    await this.runs.keepPack(pack);
+    return pack;
+  }
+
+  /** What arrived after a number. */
+  async news(washId: string, after: number): Promise<RunNews> {
+    const arrived = await this.runs.actions(washId, after);
+    return this.newsOf(arrived, after);
+  }
+
+  private newsOf(arrived: readonly ArrivedAction[], after: number): RunNews {
+    return {
+      actions: arrived.map(({ action }) => action),
+      seq: arrived.at(-1)?.seq ?? after,
+      nowMs: this.clock.now(),
+    };
+  }
+
+  /**
+   * Takes what a phone did, each action once however often it is sent, and lets the wash follow.
+   *
+   * @returns all that arrived after a number, these among it
+   * @throws 404 without such a wash, 409 where an action belongs to another wash, 400 where it was begun with a pack that is not known
+   */
+  async take(washId: string, actions: readonly RunAction[], after: number): Promise<RunNews> {
+    await this.washes.read(washId);
+    const owners = await this.runs.washesOf(actions.map(({ id }) => id));
+    for (const [id, owner] of owners)
+      if (owner !== washId) throw conflict('actions', `Action ${id} belongs to another wash.`);
+    const packId = startOf(actions);
+    if (packId !== null && !(await this.runs.findPack(packId)))
+      throw badField('actions', `There is no pack ${packId}; open the run again while there is a signal.`);
+    await this.runs.keepActions(washId, actions);
+    await this.inTurn(washId, () => this.settle(washId));
+    return this.news(washId, after);
+  }
+
+  private async inTurn<T>(washId: string, work: () => Promise<T>): Promise<T> {
+    const before = this.under.get(washId) ?? Promise.resolve();
+    const mine = before.catch(() => undefined).then(work);
+    this.under.set(washId, mine);
+    try {
+      return await mine;
+    } finally {
+      if (this.under.get(washId) === mine) this.under.delete(washId);
+    }
+  }
+
+  /** Brings the wash to where its run is: begun, done with what was found, or open again. */
+  private async settle(washId: string): Promise<void> {
+    const merged = mergeActions((await this.runs.actions(washId)).map(({ action }) => action));
+    const packId = startOf(merged);
+    const pack = packId === null ? null : await this.runs.findPack(packId);
+    if (!pack) return;
+    const wash = await this.washes.read(washId);
+    const state = runState(pack, merged);
+    if (state.phase === 'closed') await this.close(wash, pack, state);
+    else if (wash.status === 'done' && wash.found?.run) await this.washes.reopen(washId);
+    else if (wash.status === 'planned' && wash.startedMs === null && state.startedMs !== null)
+      await this.washes.move(washId, { startedMs: state.startedMs });
+  }
+
+  private async close(wash: WashRecord, pack: RunPack, state: RunState): Promise<void> {
+    const closed = closedRun(pack, state);
+    if (!closed || !state.close || wash.found?.run) return;
+    const { record, startMs, minutes, costMinor } = closed;
+    // Somebody marked it done from the desk meanwhile: what was typed there stays, and the run is added.
+    if (wash.status === 'done' && wash.found) {
+      await this.washes.addRun(wash.id, record);
+      return;
+    }
+    const { found } = state.close;
+    await this.washes.finish(wash.id, {
+      startMs: Math.min(startMs, this.clock.now()),
+      minutes: Math.min(1440, minutes),
+      methodId: wash.methodId,
+      costMinor,
+      found: { ...found, run: record },
+    });
+    const behaviour = found.behaviour ?? {};
+    if (Object.keys(behaviour).length === 0) return;
+    const vehicle = await this.vehicles.read(wash.vehicleId);
+    const atMs = Math.min(state.closedMs ?? startMs, this.clock.now());
+    await this.vehicles.observe(wash.vehicleId, observedOn(vehicle, behaviour, atMs));
   }
 }

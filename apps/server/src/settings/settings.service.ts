@@ -145,11 +145,11 @@ export class SettingsService {
     return this.read();
   }
 
-  /** One wash by this method was done: its product is used. */
-  async useProduct(methodId: string): Promise<void> {
+  /** One wash by this method was done (1: its product is used) or was not done after all (−1: it is there again). */
+  async useProduct(methodId: string, washes: 1 | -1 = 1): Promise<void> {
     const { stock } = await this.read();
     const left = stock[methodId as MethodId];
-    if (left !== undefined) await this.store({ stock: { ...stock, [methodId]: Math.max(0, left - 1) } });
+    if (left !== undefined) await this.store({ stock: { ...stock, [methodId]: Math.max(0, left - washes) } });
   }
 
   /** Weather sources in the order of trust. */

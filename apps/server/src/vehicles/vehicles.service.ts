@@ -65,6 +65,11 @@ export class VehiclesService {
     return { ...before, ...dto };
   }
 
+  /** What water was seen to do on its zones. */
+  async observe(id: string, protections: readonly ZoneProtection[]): Promise<void> {
+    await this.vehicles.update(id, { protections });
+  }
+
   async remove(id: string): Promise<void> {
     await this.read(id);
     await this.vehicles.setRemoved(id, this.clock.now());

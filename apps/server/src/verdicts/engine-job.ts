@@ -125,9 +125,9 @@ export interface CellJob extends OfVehicle {
   readonly start: StartQuestion;
 }
 
-/** How one wash is done. */
-export interface RunSheetJob extends OfVehicle {
-  readonly kind: 'run-sheet';
+/** All that it takes to do one wash. */
+export interface RunPackJob extends OfVehicle {
+  readonly kind: 'run-pack';
   readonly start: StartQuestion;
 }
 
@@ -158,7 +158,7 @@ export type EngineJob =
   | SaltJob
   | ConditionJob
   | CellJob
-  | RunSheetJob
+  | RunPackJob
   | FlipsJob
   | BalanceJob
   | CadenceJob;

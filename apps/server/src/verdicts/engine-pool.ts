@@ -8,14 +8,13 @@ import {
   type Flip,
   type PlanAnswer,
   type PlanOption,
-  type RunSheet,
   type WorthOfRelief,
 } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
 import type { ConditionAnswer } from './condition-answer.js';
-import type { CellAnswer, GridAnswer, MadePlan } from './engine.js';
+import type { CellAnswer, GridAnswer, MadePlan, PackDraft } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
 import type { Outcome } from './engine.worker.js';
 import type { SaltAnswer } from './salt-answer.js';
@@ -29,7 +28,7 @@ interface Results {
   salt: SaltAnswer;
   condition: ConditionAnswer;
   cell: CellAnswer;
-  'run-sheet': RunSheet | null;
+  'run-pack': PackDraft | null;
   flips: Flip[];
   balance: BalanceRow[];
   cadence: CadenceOutcome[];

@@ -37,11 +37,13 @@ import {
   type RoadClass,
   type RoadHour,
   roadHours,
+  type PackHour,
   type RoadState,
+  type RunPack,
+  startOfHourMs,
   type Schedule,
   type ScheduleProblem,
   runSheet,
-  type RunSheet,
   seasonCadence,
   type SeasonJobId,
   type SeasonJobRow,
@@ -73,7 +75,7 @@ import type {
   PlanJob,
   PlanTellJob,
   ReliefsJob,
-  RunSheetJob,
+  RunPackJob,
   SaltJob,
 } from './engine-job.js';
 import { seasonStandings } from './season-answer.js';
@@ -84,6 +86,8 @@ export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
 const MS_PER_MINUTE = 60_000;
+/** Hours of weather that go with a run, for one that begins late or takes long. */
+const PACK_HOURS = 8;
 const KEPT_BANDS = 250;
 const KEPT_CARS = 16;
 /** What a plan looks ahead. */
@@ -159,6 +163,9 @@ const hash = (...parts: readonly unknown[]): string =>
   createHash('sha256').update(JSON.stringify(parts)).digest('base64');
 
 /** The computation behind the verdicts: lives in the worker and keeps what it has made. */
+/** A run's pack before it has a name. */
+export type PackDraft = Omit<RunPack, 'id' | 'washId' | 'madeMs' | 'source' | 'issuedMs'>;
+
 export class Engine {
   private readonly bands = new Kept<Band>(KEPT_BANDS);
   private readonly cars = new Kept<CarState>(KEPT_CARS);
@@ -379,27 +386,40 @@ export class Engine {
     return { ...cellDetail(request, startMs), films, overnightC };
   }
 
-  /** How one wash is done there then; null where nobody knows that hour's weather. */
-  runSheet(job: RunSheetJob): RunSheet | null {
+  /** All that it takes to do one wash there then; null where nobody knows that hour's weather. */
+  runPack(job: RunPackJob): PackDraft | null {
     const { place, control, night } = this.cellRequest(job);
     const { startMs, methodId } = job.start;
     const calendar = new PlaceCalendar(place);
-    const site = new PlaceWeather(calendar, control).siteHour(startMs);
-    const outdoors = control.hours[Math.floor((startMs - control.fromMs) / MS_PER_HOUR)];
-    if (!site || !outdoors) return null;
-    const method = shopMethod(methodId, job.house, job.car.vehicle);
+    const weather = new PlaceWeather(calendar, control);
+    const hours = Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
+      const atMs = startOfHourMs(startMs) + i * MS_PER_HOUR;
+      const site = weather.siteHour(atMs);
+      const outdoors = control.hours[Math.floor((atMs - control.fromMs) / MS_PER_HOUR)];
+      if (!site || !outdoors) return null;
+      const { panelSunWm2: _, ...light } = site;
+      return { site: light, outdoors };
+    });
+    const [first] = hours;
+    if (!first) return null;
+    const { vehicle } = job.car;
+    const method = shopMethod(methodId, job.house, vehicle);
     const endMs = startMs + method.minutes * MS_PER_MINUTE;
     const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
-    return runSheet({
-      vehicle: job.car.vehicle,
-      place,
-      method,
-      limits: job.limits,
-      site,
-      outdoors,
-      isDark: !lightAtStart || (lightLeftMinutes ?? 0) < 0,
-      overnightC: night.coldestAfterC(endMs),
-    });
+    const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
+    const overnightC = night.coldestAfterC(endMs);
+    const of = { vehicle, place, method, limits: job.limits, isDark, overnightC };
+    const site = { ...first.site, panelSunWm2: new Map<number, number>() };
+    const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
+    return {
+      ...of,
+      startMs,
+      fromMs: startOfHourMs(startMs),
+      hours,
+      sheet: runSheet({ ...of, site, outdoors: first.outdoors }),
+      sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
+      soilBefore: this.stateOf(job).soilByGroup,
+    };
   }
 
   /** What would change the answer to one start. */

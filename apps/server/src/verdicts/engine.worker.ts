@@ -56,8 +56,8 @@ function work({ job, port, stop }: Order): unknown {
       return engine.condition(job);
     case 'cell':
       return engine.cell(job);
-    case 'run-sheet':
-      return engine.runSheet(job);
+    case 'run-pack':
+      return engine.runPack(job);
     case 'flips':
       return engine.flips(job);
     case 'balance':

@@ -11,7 +11,6 @@ import {
   MS_PER_HOUR,
   type PlanAnswer,
   type PlanOption,
-  type RunSheet,
   startOfHourMs,
   type WashRecord,
   type WorthOfRelief,
@@ -31,7 +30,7 @@ import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { WashesRepository } from '../washes/washes.repository.js';
 import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
 import type { ConditionAnswer } from './condition-answer.js';
-import { type CellAnswer, GRID_HOURS, type MadePlan, type RibbonHour } from './engine.js';
+import { type CellAnswer, GRID_HOURS, type MadePlan, type PackDraft, type RibbonHour } from './engine.js';
 import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
 import { enginePlace, engineVehicle, type Notes } from './engine-facts.js';
@@ -232,17 +231,15 @@ export class VerdictsService {
     );
   }
 
-  /** How a wash is done there then; null where the forecast does not reach, or nobody knows that hour. */
-  async runSheet(
-    query: CellQuery,
-  ): Promise<{ readonly sheet: RunSheet; readonly source: string; readonly issuedMs: number } | null> {
+  /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
+  async runPack(query: CellQuery): Promise<(PackDraft & Pick<Setting, 'source' | 'issuedMs'>) | null> {
     const asked = await this.start(query);
     if (!asked) return null;
     const { setting, car, start } = asked;
-    const sheet = await this.ask(['run-sheet', car, start], setting, undefined, () =>
-      this.pool.run({ ...setting, car, start, kind: 'run-sheet' }),
+    const draft = await this.ask(['run-pack', car, start], setting, undefined, () =>
+      this.pool.run({ ...setting, car, start, kind: 'run-pack' }),
     );
-    return sheet && { sheet, source: setting.source, issuedMs: setting.issuedMs };
+    return draft && { ...draft, source: setting.source, issuedMs: setting.issuedMs };
   }
 
   private async start({ vehicleId, placeId, methodId, startMs }: CellQuery) {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { WashRecord } from '@keen/core';
+import type { RunRecord, WashFound, WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
@@ -12,6 +12,9 @@ import { type WashFilter, WashesRepository } from './washes.repository.js';
 
 /** A wash that was never planned: by whom is not known, and nothing holds it in place. */
 const ALONE = { handsId: 'owner', isLocked: false, startedMs: null } as const;
+
+/** A wash as it was done, from a form or from its run. */
+export type FinishedWash = Omit<DoneWashDto, 'found'> & { readonly found: WashFound };
 
 @Injectable()
 export class WashesService {
@@ -54,7 +57,7 @@ export class WashesService {
   }
 
   /** Marks a planned wash as done, with what was found. */
-  async finish(id: string, dto: DoneWashDto): Promise<WashRecord> {
+  async finish(id: string, dto: FinishedWash): Promise<WashRecord> {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
     this.requireDoable(dto, await this.vehicles.read(before.vehicleId));
@@ -62,6 +65,12 @@ export class WashesService {
     await this.washes.update(id, change);
     await this.settings.useProduct(dto.methodId);
     return { ...before, ...change };
+  }
+
+  /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */
+  async addRun(id: string, run: RunRecord): Promise<void> {
+    const { found } = await this.read(id);
+    if (found) await this.washes.update(id, { found: { ...found, run } });
   }
 
   /** Logs a wash that was not planned. */
@@ -86,20 +95,24 @@ export class WashesService {
     const before = await this.read(id);
     const change = { status: 'planned' as const, found: null, costMinor: null };
     await this.washes.update(id, change);
+    if (before.status === 'done') await this.settings.useProduct(before.methodId, -1);
     return { ...before, ...change };
   }
 
   async remove(id: string): Promise<void> {
-    await this.read(id);
+    const { status, methodId } = await this.read(id);
     await this.washes.setRemoved(id, this.clock.now());
+    if (status === 'done') await this.settings.useProduct(methodId, -1);
   }
 
   async restore(id: string): Promise<WashRecord> {
     if (!(await this.washes.setRemoved(id, null))) throw notFound('wash', id);
-    return this.read(id);
+    const record = await this.read(id);
+    if (record.status === 'done') await this.settings.useProduct(record.methodId);
+    return record;
   }
 
-  private requireDoable(dto: DoneWashDto, vehicle: { knownSinceMs: number }): void {
+  private requireDoable(dto: Pick<DoneWashDto, 'startMs'>, vehicle: { knownSinceMs: number }): void {
     if (dto.startMs > this.clock.now())
       throw badField('startMs', 'startMs is in the future; a wash that is done has begun.');
     if (dto.startMs < vehicle.knownSinceMs) {

@@ -1,4 +1,4 @@
-import type { PanelId, SeasonJobId } from '../vehicle/index.js';
+import type { ByGroup, PanelId, SeasonJobId, WaterBehaviour } from '../vehicle/index.js';
 import type { Finding } from '../rules/index.js';
 import type { VerdictKind } from '../verdict/index.js';
 
@@ -8,6 +8,37 @@ export type WashStatus = (typeof WASH_STATUSES)[number];
 export const SPOTS_FOUND = ['none', 'few', 'many'] as const;
 export type SpotsFound = (typeof SPOTS_FOUND)[number];
 
+/** A wash as it was run, step by step. */
+export interface RunRecord {
+  /** `skipped` null: it was done. */
+  readonly steps: readonly {
+    readonly id: string;
+    readonly minutes: number;
+    readonly plannedMinutes: number;
+    readonly skipped: string | null;
+  }[];
+  /** Minutes on the meter; null where there is none. */
+  readonly waterMinutes: number | null;
+  readonly meterMinor: number | null;
+  readonly meterEstimateMinor: number | null;
+  readonly foldedTowels: number;
+  readonly dryingTowels: number;
+  /** Soil grades before, estimated. */
+  readonly soilBefore: ByGroup;
+  /** Temperatures measured at the car, °C. */
+  readonly readings: readonly {
+    readonly of: PanelId | 'air';
+    readonly tempC: number;
+    readonly atMs: number;
+  }[];
+  readonly notes: readonly {
+    readonly id: string;
+    readonly atMs: number;
+    readonly text: string;
+    readonly photoId: string | null;
+  }[];
+}
+
 /** What was found when the wash was over. */
 export interface WashFound {
   /** Panels on which water froze. */
@@ -16,6 +47,10 @@ export interface WashFound {
   /** What stayed dirty, in words. */
   readonly leftovers: string;
   readonly note: string;
+  /** What water did afterwards, on the panels that were looked at. */
+  readonly behaviour?: Readonly<Partial<Record<PanelId, WaterBehaviour>>>;
+  /** Where it was run step by step. */
+  readonly run?: RunRecord;
 }
 
 /** What the program said when the wash was planned; kept, so that it can be held against what was found. */

@@ -1,3 +1,4 @@
 export * from './run-step.js';
+export * from './wet-edges.js';
 export * from './preparation.js';
 export * from './run-sheet.js';

@@ -1,14 +1,14 @@
-import { filmLife } from '../film/index.js';
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
 import type { Method, Section } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
 import type { Limits } from '../rules/index.js';
-import { type Panel, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
-import { filmInputFor, type SiteHour } from '../verdict/index.js';
+import { type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import type { SiteHour } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { preparation, type Preparation } from './preparation.js';
 import { type RunStep, runSteps, type WetEdge } from './run-step.js';
+import { productEdges, rinseEdges } from './wet-edges.js';
 
 export interface RunSheet {
   readonly steps: readonly RunStep[];
@@ -37,39 +37,6 @@ export interface RunSheetCase {
   readonly outdoors: WeatherHour;
   readonly isDark: boolean;
   readonly overnightC: number | null;
-}
-
-const asEdge = (panel: PanelId, dryMinutes: number | null, iceMinutes: number | null): WetEdge => {
-  const ice = iceMinutes ?? Infinity;
-  const dry = dryMinutes ?? Infinity;
-  if (ice === Infinity && dry === Infinity) return { panel, minutes: null, ends: 'lasts' };
-  return ice < dry ? { panel, minutes: ice, ends: 'freezes' } : { panel, minutes: dry, ends: 'dries' };
-};
-
-const bySoonest = (a: WetEdge, b: WetEdge): number => (a.minutes ?? Infinity) - (b.minutes ?? Infinity);
-
-/** Wet edge of every panel, of the film that a rinse leaves. */
-const rinseEdges = (of: RunSheetCase, panels: readonly Panel[]): WetEdge[] =>
-  panels
-    .map((panel) => {
-      const life = filmLife(filmInputFor(of, panel, of.site), { until: 'wet-edge' });
-      return asEdge(panel.id, life.dryMinutes, life.firstIceMinutes);
-    })
-    .sort(bySoonest);
-
-/** How long a product may lie: until it dries on, as the verdict has it, or water freezes on that panel; whichever comes first. */
-function productEdges(of: RunSheetCase, panels: readonly Panel[], rinsed: readonly WetEdge[]): WetEdge[] {
-  return panels.map((panel) => {
-    const input = filmInputFor(of, panel, of.site);
-    const { dryMinutes } = filmLife({
-      ...input,
-      filmGramsPerM2: of.limits.productGramsPerM2,
-      startTempC: input.airTempC,
-    });
-    const own = asEdge(panel.id, dryMinutes, null);
-    const rinse = rinsed.find((edge) => edge.panel === panel.id);
-    return rinse && bySoonest(rinse, own) < 0 ? rinse : own;
-  });
 }
 
 function largestSection({ drying }: Method, edges: readonly WetEdge[], inHandShare: number): Section | null {

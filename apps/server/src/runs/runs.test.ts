@@ -1,0 +1,231 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import type { PlaceRecord, RunAction, RunDeed, VehicleRecord, WashRecord } from '@keen/core';
+import request from 'supertest';
+import type { ErrorBody } from '../errors/api-error.js';
+import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import type { RunAnswer, RunNews } from './runs.service.js';
+
+const NOW = Date.parse('2026-01-14T06:40:00-05:00');
+const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
+const METHOD = 'garage-rinseless';
+const FOUND = { icePanels: [], spots: 'none', leftovers: '', note: '' } as const;
+const USED = { paidMinor: null, foldedTowels: null, dryingTowels: null } as const;
+
+let test: TestApp;
+let car: VehicleRecord;
+let unit: PlaceRecord;
+let wash: WashRecord;
+let written = 0;
+
+const api = () => request(test.app.getHttpServer());
+const sent = async <T>(path: string, body: object): Promise<T> =>
+  (await api().post(`/api/${path}`).send(body).expect(201)).body as T;
+const open = async (): Promise<RunAnswer> =>
+  (await api().get(`/api/runs/${wash.id}`).expect(200)).body as RunAnswer;
+const kept = async (): Promise<WashRecord> =>
+  (await api().get(`/api/washes/${wash.id}`).expect(200)).body as WashRecord;
+const faultOf = (body: unknown) => (body as ErrorBody).error;
+
+function action(deed: RunDeed, change: Partial<RunAction> = {}): RunAction {
+  written += 1;
+  const id = `action-${written}`;
+  return { id, tap: id, deviceId: 'phone', count: written, atMs: NOW - 90 * MINUTE_MS, deed, ...change };
+}
+
+const send = async (actions: readonly RunAction[], after = 0): Promise<RunNews> =>
+  (await api().post(`/api/runs/${wash.id}/actions`).send({ actions, after }).expect(200)).body as RunNews;
+
+beforeAll(async () => {
+  test = await startTestApp();
+  unit = await sent<PlaceRecord>('places', PLACE);
+  car = await sent<VehicleRecord>('vehicles', VEHICLE);
+  await sent('washes/done', doneWash(car.id, unit.id, NOW - 4 * DAY_MS));
+}, 60_000);
+
+beforeEach(async () => {
+  const startMs = NOW + 5 * 60 * MINUTE_MS + 20 * MINUTE_MS;
+  wash = await sent<WashRecord>('washes', { vehicleId: car.id, placeId: unit.id, methodId: METHOD, startMs });
+});
+
+afterEach(() => api().delete(`/api/washes/${wash.id}`));
+
+afterAll(() => test.close());
+
+describe('what a run is made of', () => {
+  it('has steps, preparation, the night and the hours to come, for the weather of its hour', async () => {
+    const { pack, actions, seq, nowMs } = await open();
+    expect(pack).toMatchObject({ washId: wash.id, startMs: wash.startMs, source: 'simulated station' });
+    expect(pack.sheet.steps.length).toBeGreaterThan(3);
+    expect(pack.sheet.edges).toHaveLength(8);
+    expect(pack.sheet.preparation.pack).toContain('floor-squeegee');
+    expect(pack.overnightC).toBeLessThan(0);
+    expect(pack.sheet.freezeCare.length).toBeGreaterThan(0);
+    expect(pack.hours.filter((hour) => hour !== null)).toHaveLength(8);
+    expect(pack.soilBefore.lower).toBeGreaterThan(0);
+    expect({ actions, seq }).toEqual({ actions: [], seq: 0 });
+    expect(Math.abs(nowMs - NOW)).toBeLessThan(10 * MINUTE_MS);
+  });
+
+  it('is the same while nothing changes, and stays what it was begun with when the shop changes', async () => {
+    const { pack } = await open();
+    expect((await open()).pack.id).toBe(pack.id);
+    await send([action({ kind: 'start', packId: pack.id })]);
+    const choices = { drying: 'towel' };
+    await api().patch('/api/settings').send({ house: { choices } }).expect(200);
+    expect((await open()).pack).toEqual(pack);
+    await api()
+      .patch('/api/settings')
+      .send({ house: { choices: { drying: 'blow-and-towel' } } });
+  });
+
+  it('is not there for a wash that is not, or beyond the forecast', async () => {
+    await api().get('/api/runs/none').expect(404);
+    await api()
+      .patch(`/api/washes/${wash.id}`)
+      .send({ startMs: NOW + 30 * DAY_MS })
+      .expect(200);
+    const answer = await api().get(`/api/runs/${wash.id}`).expect(400);
+    expect(faultOf(answer.body).message).toContain('Nobody knows the weather of that hour');
+  });
+});
+
+describe('what phones send', () => {
+  it('counts once, in the order in which it was done, and reaches the other phone', async () => {
+    const { pack } = await open();
+    const start = action({ kind: 'start', packId: pack.id });
+    const begin = action({ kind: 'begin', step: 'pre-soak-0' }, { atMs: start.atMs + MINUTE_MS });
+    const early = action({ kind: 'note', text: 'a chip' }, { atMs: start.atMs + 1000, deviceId: 'other' });
+    const first = await send([start, begin]);
+    await send([start, begin]);
+    const news = await send([early, begin], first.seq);
+    expect(news.actions).toEqual([early]);
+    expect((await open()).actions.map(({ id }) => id)).toEqual([start.id, early.id, begin.id]);
+    const none = await api().get(`/api/runs/${wash.id}/actions?after=${news.seq}`).expect(200);
+    expect(none.body).toMatchObject({ actions: [], seq: news.seq });
+    expect((await kept()).startedMs).toBe(start.atMs);
+  });
+
+  it('is refused by name where it is broken, and nothing of it is kept', async () => {
+    const { pack } = await open();
+    const bad = { ...action({ kind: 'pause' }), atMs: 'now' };
+    const answer = await api()
+      .post(`/api/runs/${wash.id}/actions`)
+      .send({ actions: [action({ kind: 'start', packId: pack.id }), bad], after: 0 })
+      .expect(400);
+    expect(faultOf(answer.body).field).toBe('actions.1.atMs');
+    expect((await open()).actions).toEqual([]);
+  });
+
+  it('is refused where it was begun with a pack that nobody knows, or belongs to another wash', async () => {
+    const lost = [action({ kind: 'start', packId: 'lost' })];
+    await api().post(`/api/runs/${wash.id}/actions`).send({ actions: lost, after: 0 }).expect(400);
+    const note = action({ kind: 'note', text: 'here' });
+    await send([note]);
+    const other = await sent<WashRecord>('washes', {
+      vehicleId: car.id,
+      placeId: unit.id,
+      methodId: METHOD,
+      startMs: wash.startMs + DAY_MS,
+    });
+    await api()
+      .post(`/api/runs/${other.id}/actions`)
+      .send({ actions: [note], after: 0 })
+      .expect(409);
+    await api().delete(`/api/washes/${other.id}`).expect(204);
+  });
+});
+
+describe('the close of a run', () => {
+  const begun = async (): Promise<number> => {
+    const { pack } = await open();
+    const start = action({ kind: 'start', packId: pack.id });
+    const step = 'pre-soak-0';
+    await send([
+      start,
+      action({ kind: 'begin', step }, { atMs: start.atMs + 2 * MINUTE_MS }),
+      action({ kind: 'end', step }, { atMs: start.atMs + 11 * MINUTE_MS }),
+    ]);
+    return start.atMs;
+  };
+  const close = (startMs: number, change: object = {}): RunAction =>
+    action(
+      { kind: 'close', found: { ...FOUND, ...change }, used: { ...USED, foldedTowels: 9 } },
+      { atMs: startMs + 70 * MINUTE_MS },
+    );
+
+  it('writes the wash, its steps, its towels and what water did, and uses product, once', async () => {
+    await api()
+      .patch('/api/settings')
+      .send({ stock: { [METHOD]: 5 } })
+      .expect(200);
+    const startMs = await begun();
+    const closing = close(startMs, { spots: 'few', behaviour: { roof: 'flat' } });
+    await Promise.all([send([closing]), send([closing])]);
+    const record = await kept();
+    expect(record).toMatchObject({ status: 'done', startMs, minutes: 70, costMinor: 1400 });
+    expect(record.found).toMatchObject({ spots: 'few', run: { foldedTowels: 9 } });
+    expect(record.found?.run?.steps[0]).toMatchObject({ id: 'pre-soak', minutes: 9, skipped: null });
+    expect(record.found?.run?.steps[1]).toMatchObject({ skipped: 'other', minutes: 0 });
+    const stockLeft = async () => (await api().get('/api/settings')).body as { stock: object };
+    expect((await stockLeft()).stock).toEqual({ [METHOD]: 4 });
+    const vehicle = (await api().get(`/api/vehicles/${car.id}`)).body as VehicleRecord;
+    const roof = vehicle.protections.find(({ zone }) => zone === 'roof');
+    expect(roof).toMatchObject({ kind: 'coating', observed: { behaviour: 'flat' } });
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    expect(await kept()).toMatchObject({ status: 'planned', found: null });
+    expect((await stockLeft()).stock).toEqual({ [METHOD]: 5 });
+    await api().patch('/api/settings').send({ stock: {} }).expect(200);
+  });
+
+  it('leaves what was typed at the desk meanwhile, and adds the run to it', async () => {
+    const startMs = await begun();
+    const typed = {
+      startMs,
+      minutes: 65,
+      methodId: METHOD,
+      costMinor: 900,
+      found: { ...FOUND, note: 'desk' },
+    };
+    await api().post(`/api/washes/${wash.id}/done`).send(typed).expect(200);
+    await send([close(startMs, { note: 'phone' })]);
+    const record = await kept();
+    expect(record).toMatchObject({ minutes: 65, costMinor: 900, found: { note: 'desk' } });
+    expect(record.found?.run?.steps).not.toHaveLength(0);
+  });
+});
+
+describe('photographs of a run', () => {
+  const png = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  const put = (body: Buffer, type: string, status: number) =>
+    api().put(`/api/runs/${wash.id}/photos/p1`).set('content-type', type).send(body).expect(status);
+
+  it('are kept as they are, and told by their own bytes', async () => {
+    await put(png, 'image/jpeg', 204);
+    await put(png, 'image/jpeg', 204);
+    const answer = await api().get(`/api/runs/${wash.id}/photos/p1`).expect(200);
+    expect(answer.headers['content-type']).toBe('image/png');
+    expect(Buffer.compare(answer.body as Buffer, png)).toBe(0);
+    await api().get(`/api/runs/${wash.id}/photos/p2`).expect(404);
+  });
+
+  it.each([
+    { why: 'no picture', body: Buffer.from('a shopping list'), type: 'image/png', status: 400 },
+    { why: 'cut off in its head', body: png.subarray(0, 10), type: 'image/png', status: 400 },
+    { why: 'another kind of file', body: png, type: 'text/plain', status: 400 },
+    { why: 'too large', body: Buffer.alloc(11_000_000, 1), type: 'image/png', status: 413 },
+  ])('are refused: $why', async ({ body, type, status }) => {
+    const answer = await put(body, type, status);
+    expect(faultOf(answer.body).message).not.toBe('');
+  });
+
+  it('are refused where they unpack to more than a screen can show', async () => {
+    const wide = Buffer.from(png);
+    wide.writeUInt32BE(200_000, 16);
+    const answer = await put(wide, 'image/png', 400);
+    expect(faultOf(answer.body).message).toContain('12000 pixels');
+  });
+});

@@ -1,0 +1,94 @@
+import type { WashFound } from '../log/index.js';
+import type { PanelId } from '../vehicle/index.js';
+
+/** How a reading came to be. */
+export const READING_ORIGINS = ['typed', 'thermometer'] as const;
+export type ReadingOrigin = (typeof READING_ORIGINS)[number];
+
+export const SKIP_REASONS = [
+  'not-needed',
+  'no-time',
+  'no-light',
+  'too-cold',
+  'nothing-left',
+  'other',
+] as const;
+export type SkipReason = (typeof SKIP_REASONS)[number];
+
+/** What was used up, as it was closed; null: not said. */
+export interface RunUse {
+  readonly paidMinor: number | null;
+  readonly foldedTowels: number | null;
+  readonly dryingTowels: number | null;
+}
+
+/** One thing that somebody does during a wash. `step` is the key of a step, `tap` names the tap that is taken back. */
+export type RunDeed =
+  | { readonly kind: 'start'; readonly packId: string }
+  | { readonly kind: 'begin'; readonly step: string }
+  | { readonly kind: 'end'; readonly step: string }
+  | { readonly kind: 'skip'; readonly step: string; readonly reason: SkipReason }
+  | { readonly kind: 'sooner'; readonly step: string }
+  | { readonly kind: 'pause' }
+  | { readonly kind: 'resume' }
+  | { readonly kind: 'product-on'; readonly step: string; readonly part: string }
+  | { readonly kind: 'product-off'; readonly timer: string }
+  | { readonly kind: 'meter-on' }
+  | { readonly kind: 'meter-off' }
+  | { readonly kind: 'wet'; readonly panel: PanelId }
+  | { readonly kind: 'wiped'; readonly panel: PanelId }
+  | {
+      readonly kind: 'reading';
+      readonly of: PanelId | 'air';
+      readonly tempC: number;
+      readonly origin: ReadingOrigin;
+    }
+  | { readonly kind: 'note'; readonly text: string }
+  | { readonly kind: 'photo'; readonly photoId: string; readonly caption: string }
+  | { readonly kind: 'undo'; readonly tap: string }
+  | { readonly kind: 'close'; readonly found: WashFound; readonly used: RunUse };
+
+/** A deed with who did it and when; never changed once it is written, so that phones can be joined in any order. */
+export interface RunAction {
+  readonly id: string;
+  /** Actions of one tap share it; they are taken back together. */
+  readonly tap: string;
+  /** The phone, and how many actions it had written before this one. */
+  readonly deviceId: string;
+  readonly count: number;
+  readonly atMs: number;
+  readonly deed: RunDeed;
+}
+
+const byTime = (a: RunAction, b: RunAction): number => {
+  if (a.atMs !== b.atMs) return a.atMs - b.atMs;
+  if (a.deviceId !== b.deviceId) return a.deviceId < b.deviceId ? -1 : 1;
+  return a.count - b.count;
+};
+
+/**
+ * What happened, from what several phones and the server hold of it?
+ *
+ * @returns every action once, in the order in which it was done; the same whichever list comes first
+ */
+export function mergeActions(...logs: readonly (readonly RunAction[])[]): RunAction[] {
+  const once = new Map(logs.flat().map((action) => [action.id, action]));
+  return [...once.values()].sort(byTime);
+}
+
+/** The actions that stand: those of a tap that was taken back do not, unless the taking back was itself taken back. */
+export function standingActions(merged: readonly RunAction[]): RunAction[] {
+  const undone = new Set<string>();
+  const standing: RunAction[] = [];
+  for (const action of merged.toReversed()) {
+    if (undone.has(action.tap)) continue;
+    if (action.deed.kind === 'undo') undone.add(action.deed.tap);
+    else standing.push(action);
+  }
+  return standing.reverse();
+}
+
+/** The latest tap that can be taken back; null: there is none. Beginning the run stays. */
+export function lastTap(merged: readonly RunAction[]): RunAction | null {
+  return standingActions(merged).findLast(({ deed }) => deed.kind !== 'start') ?? null;
+}

@@ -1,0 +1,235 @@
+import { sessionMinor, type Tariff } from '../meter/index.js';
+import type { WetEdge } from '../run/index.js';
+import type { PanelId } from '../vehicle/index.js';
+import type { RunPack } from './run-pack.js';
+import { type DwellTimer, type LiveStep, type RunState, type RunSpan, takesOff } from './run-state.js';
+
+const SECOND_MS = 1000;
+const MINUTE_MS = 60_000;
+
+/** A dwell at an instant. */
+export interface DwellMoment {
+  readonly timer: DwellTimer;
+  readonly step: LiveStep;
+  readonly seconds: number;
+  /** Until it has worked; 0 and less: it has. */
+  readonly earliestInSeconds: number;
+  /** Until it dries or freezes on, or is at its longest; 0 and less: it is over. */
+  readonly latestInSeconds: number;
+  /** What ends it. */
+  readonly ends: WetEdge['ends'] | 'label';
+  /** A step that takes it off is at work. */
+  readonly isComingOff: boolean;
+}
+
+export interface MeterMoment {
+  readonly isOn: boolean;
+  readonly paidMinor: number;
+  readonly runSeconds: number;
+  /** Until the next block is paid; null: it is off and keeps nothing. */
+  readonly leftSeconds: number | null;
+  readonly nextMinor: number;
+  readonly estimateMinor: number;
+}
+
+/** A wet panel at an instant; seconds null: it lasts. */
+export interface EdgeMoment {
+  readonly panel: PanelId;
+  readonly leftSeconds: number | null;
+  /** Left of its whole time, 1…0. */
+  readonly share: number;
+  readonly ends: WetEdge['ends'];
+}
+
+export interface Drift {
+  /** Later than planned from the beginning; negative: sooner. */
+  readonly minutes: number;
+  /** Minutes of work that are left by the sheet. */
+  readonly leftMinutes: number;
+  readonly endMs: number;
+  /** Spent against the estimate so far; null where there is no meter. */
+  readonly moneyMinor: number | null;
+  /** Daylight left when it is done; null where light does not count. */
+  readonly lightMinutes: number | null;
+}
+
+export interface RunMoment {
+  readonly current: LiveStep | null;
+  readonly next: LiveStep | null;
+  readonly isPaused: boolean;
+  readonly stepSeconds: number;
+  readonly dwells: readonly DwellMoment[];
+  readonly meter: MeterMoment | null;
+  /** Soonest first. */
+  readonly edges: readonly EdgeMoment[];
+  readonly drift: Drift | null;
+}
+
+const lengthMs = ({ fromMs, toMs }: RunSpan, nowMs: number): number => Math.max(0, (toMs ?? nowMs) - fromMs);
+
+const overlapMs = (span: RunSpan, other: RunSpan, nowMs: number): number =>
+  Math.max(0, Math.min(span.toMs ?? nowMs, other.toMs ?? nowMs) - Math.max(span.fromMs, other.fromMs));
+
+/** Time at work on a step, pauses taken out, s. */
+export function workedSeconds(state: Pick<RunState, 'pauses'>, span: RunSpan | null, nowMs: number): number {
+  if (!span) return 0;
+  const paused = state.pauses.reduce((sum, pause) => sum + overlapMs(span, pause, nowMs), 0);
+  return Math.max(0, lengthMs(span, nowMs) - paused) / SECOND_MS;
+}
+
+/** Seconds that a session has paid for once it has run so long. */
+function paidSeconds(tariff: Tariff, runSeconds: number): number {
+  if (runSeconds <= 0) return 0;
+  const blocks = Math.max(0, Math.ceil((runSeconds - tariff.startSeconds) / tariff.blockSeconds - 1e-9));
+  return tariff.startSeconds + blocks * tariff.blockSeconds;
+}
+
+/** What the meter shows. A meter that can be paused keeps its seconds; any other loses them when it stops. */
+export function meterMoment(
+  tariff: Tariff,
+  spans: readonly RunSpan[],
+  at: { readonly nowMs: number; readonly estimateMinor: number },
+): MeterMoment {
+  const seconds = spans.map((span) => lengthMs(span, at.nowMs) / SECOND_MS);
+  const runSeconds = seconds.reduce((sum, one) => sum + one, 0);
+  const isOn = spans.some(({ toMs }) => toMs === null);
+  const sessions = tariff.pausable ? [runSeconds] : seconds;
+  const last = sessions.at(-1) ?? 0;
+  const keeps = isOn || (tariff.pausable && runSeconds > 0);
+  return {
+    isOn,
+    runSeconds,
+    paidMinor: sessions.reduce((sum, one) => sum + sessionMinor(tariff, one), 0),
+    leftSeconds: keeps ? paidSeconds(tariff, Math.max(last, 1e-6)) - last : null,
+    nextMinor: keeps ? tariff.blockPriceMinor : tariff.startPriceMinor,
+    estimateMinor: at.estimateMinor,
+  };
+}
+
+function dwellMoment(
+  timer: DwellTimer,
+  state: RunState,
+  at: { readonly nowMs: number; readonly latestOf: (step: LiveStep) => Latest },
+): DwellMoment | null {
+  const step = state.steps.find(({ key }) => key === timer.step);
+  if (!step?.step.dwell || timer.offMs !== null) return null;
+  const seconds = (at.nowMs - timer.fromMs) / SECOND_MS;
+  const latest = at.latestOf(step);
+  return {
+    timer,
+    step,
+    seconds,
+    earliestInSeconds: step.step.dwell.fromMinutes * 60 - seconds,
+    latestInSeconds: latest.minutes * 60 - seconds,
+    ends: latest.ends,
+    isComingOff: state.steps.some((one) => one.state === 'running' && takesOff(one.step, step.step)),
+  };
+}
+
+export interface Latest {
+  readonly minutes: number;
+  readonly ends: WetEdge['ends'] | 'label';
+}
+
+/** How long water and product last now, by the readings taken; without any, as the sheet has it. */
+export interface EdgesNow {
+  /** Of the film that a rinse leaves. */
+  readonly edges: readonly WetEdge[];
+  /** Longest dwell by the key of the step. */
+  readonly latest: Readonly<Record<string, Latest>>;
+}
+
+const bySoonest = (a: EdgeMoment, b: EdgeMoment): number =>
+  (a.leftSeconds ?? Infinity) - (b.leftSeconds ?? Infinity);
+
+function edgeMoments(state: RunState, edges: readonly WetEdge[], nowMs: number): EdgeMoment[] {
+  return [...state.wetSinceMs]
+    .map(([panel, sinceMs]): EdgeMoment => {
+      const edge = edges.find((one) => one.panel === panel);
+      if (!edge || edge.minutes === null) return { panel, leftSeconds: null, share: 1, ends: 'lasts' };
+      const leftSeconds = edge.minutes * 60 - (nowMs - sinceMs) / SECOND_MS;
+      const share = Math.max(0, Math.min(1, leftSeconds / (edge.minutes * 60)));
+      return { panel, leftSeconds, share, ends: edge.ends };
+    })
+    .sort(bySoonest);
+}
+
+function driftAt(
+  pack: Pick<RunPack, 'sheet' | 'sunsetMs' | 'place'>,
+  state: RunState,
+  at: { readonly nowMs: number; readonly meter: MeterMoment | null },
+): Drift | null {
+  if (state.startedMs === null) return null;
+  const nowMs = state.closedMs ?? at.nowMs;
+  const worked = state.steps.reduce((sum, { step }) => sum + step.minutes, 0);
+  const around = pack.sheet.minutes - worked;
+  const leftOf = ({ state: is, step, span }: LiveStep): number => {
+    if (is === 'waiting') return step.minutes;
+    if (is !== 'running') return 0;
+    return Math.max(0, step.minutes - workedSeconds(state, span, nowMs) / 60);
+  };
+  // Packing up comes after the last step; arriving was over when the first began.
+  const packUp = state.phase === 'closed' ? 0 : around / 2;
+  const leftMinutes = state.steps.reduce((sum, one) => sum + leftOf(one), 0) + packUp;
+  const endMs = nowMs + leftMinutes * MINUTE_MS;
+  return {
+    leftMinutes,
+    endMs,
+    minutes: (endMs - state.startedMs) / MINUTE_MS - pack.sheet.minutes,
+    moneyMinor:
+      at.meter &&
+      projectedMinor(pack.place.tariff, state, { nowMs, meter: at.meter }) - at.meter.estimateMinor,
+    lightMinutes: pack.sunsetMs === null ? null : (pack.sunsetMs - endMs) / MINUTE_MS,
+  };
+}
+
+/** What the meter will have taken in the end: what it has, and the metered work that is left in one go. */
+function projectedMinor(
+  tariff: Tariff | null,
+  state: RunState,
+  { nowMs, meter }: { readonly nowMs: number; readonly meter: MeterMoment },
+): number {
+  if (!tariff) return meter.paidMinor;
+  const left = state.steps.reduce((sum, { step, state: is, span }) => {
+    if (!step.onMeter || (is !== 'waiting' && is !== 'running')) return sum;
+    return sum + Math.max(0, step.minutes * 60 - workedSeconds(state, span, nowMs));
+  }, 0);
+  if (tariff.pausable) return sessionMinor(tariff, meter.runSeconds + left);
+  const open = state.meter.find(({ toMs }) => toMs === null);
+  const running = open ? lengthMs(open, nowMs) / SECOND_MS : 0;
+  return meter.paidMinor - sessionMinor(tariff, running) + sessionMinor(tariff, running + left);
+}
+
+/**
+ * What does the screen show at this instant?
+ *
+ * @param pack what the run is made of
+ * @param state as `runState` has it
+ * @param at now, and how long water and product last by the readings taken
+ * @returns the step at work and the next, every dwell with its earliest and latest, the meter, wet panels soonest first, the drift
+ */
+export function runMoment(
+  pack: Pick<RunPack, 'sheet' | 'sunsetMs' | 'place'>,
+  state: RunState,
+  at: { readonly nowMs: number; readonly now: EdgesNow },
+): RunMoment {
+  const { nowMs, now } = at;
+  const { meterMinor } = pack.sheet.preparation.money;
+  const { tariff } = pack.place;
+  const paid = state.steps.some(({ step }) => step.onMeter);
+  const meter =
+    tariff && paid ? meterMoment(tariff, state.meter, { nowMs, estimateMinor: meterMinor }) : null;
+  const latestOf = (one: LiveStep): Latest =>
+    now.latest[one.key] ?? { minutes: one.step.dwell?.toMinutes ?? Infinity, ends: 'label' };
+  const current = state.steps.find((one) => one.state === 'running') ?? null;
+  return {
+    current,
+    next: state.steps.find((one) => one.state === 'waiting') ?? null,
+    isPaused: state.pauses.some(({ toMs }) => toMs === null),
+    stepSeconds: current ? workedSeconds(state, current.span, nowMs) : 0,
+    dwells: state.timers.flatMap((timer) => dwellMoment(timer, state, { nowMs, latestOf }) ?? []),
+    meter,
+    edges: edgeMoments(state, now.edges, nowMs),
+    drift: driftAt(pack, state, { nowMs, meter }),
+  };
+}

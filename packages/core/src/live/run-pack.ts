@@ -1,0 +1,46 @@
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import type { Limits } from '../rules/index.js';
+import type { RunSheet } from '../run/index.js';
+import type { ByGroup, Vehicle } from '../vehicle/index.js';
+import type { SiteHour } from '../verdict/index.js';
+import type { WeatherHour } from '../weather/index.js';
+
+/** Air and light at the place in one hour, as it travels; null: nobody knows that hour. */
+export interface PackHour {
+  readonly site: Omit<SiteHour, 'panelSunWm2'>;
+  readonly outdoors: WeatherHour;
+}
+
+/** All that a phone needs to run one wash with no signal; made once, never changed. */
+export interface RunPack {
+  readonly id: string;
+  readonly washId: string;
+  readonly madeMs: number;
+  /** As planned. */
+  readonly startMs: number;
+  readonly vehicle: Vehicle;
+  readonly place: Place;
+  readonly method: Method;
+  readonly limits: Limits;
+  readonly isDark: boolean;
+  readonly overnightC: number | null;
+  readonly sheet: RunSheet;
+  /** Hour by hour from `fromMs`. */
+  readonly fromMs: number;
+  readonly hours: readonly (PackHour | null)[];
+  /** null: light does not count there. */
+  readonly sunsetMs: number | null;
+  readonly soilBefore: ByGroup;
+  readonly source: string;
+  readonly issuedMs: number;
+}
+
+export interface KeyedStep {
+  readonly key: string;
+  readonly step: RunSheet['steps'][number];
+}
+
+/** The steps of a sheet by keys that stay whatever order they are done in. */
+export const keyedSteps = (sheet: Pick<RunSheet, 'steps'>): KeyedStep[] =>
+  sheet.steps.map((step, i) => ({ key: `${step.id}-${i}`, step }));
