@@ -11,6 +11,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { ApiError } from './api/client.js';
+import { keepOffline } from './app/offline.js';
 import { router } from './app/router.js';
 import { theme } from './theme/theme.js';
 
@@ -38,3 +39,5 @@ if (root) {
     </StrictMode>,
   );
 }
+
+if (import.meta.env.PROD) keepOffline();

@@ -12,6 +12,7 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict } from '../errors/api-error.js';
+import { PlacesService } from '../places/places.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import { WashesService } from '../washes/washes.service.js';
@@ -20,6 +21,8 @@ import { type ArrivedAction, RunsRepository } from './runs.repository.js';
 
 export interface RunAnswer {
   readonly wash: WashRecord;
+  readonly vehicleName: string;
+  readonly placeName: string;
   readonly pack: RunPack;
   readonly actions: readonly RunAction[];
   /** Of the last action; ask for what came after it. */
@@ -45,6 +48,7 @@ export class RunsService {
     private readonly runs: RunsRepository,
     private readonly washes: WashesService,
     private readonly vehicles: VehiclesService,
+    private readonly places: PlacesService,
     private readonly verdicts: VerdictsService,
     private readonly clock: ClockService,
   ) {}
@@ -62,7 +66,19 @@ export class RunsService {
     const begunWith = startOf(merged);
     const kept = begunWith === null ? null : await this.runs.findPack(begunWith);
     const pack = kept ?? (await this.freshPack(wash));
-    return { wash, pack, actions: merged, seq: arrived.at(-1)?.seq ?? 0, nowMs: this.clock.now() };
+    const [vehicle, place] = await Promise.all([
+      this.vehicles.read(wash.vehicleId),
+      this.places.read(wash.placeId),
+    ]);
+    return {
+      wash,
+      vehicleName: vehicle.name,
+      placeName: place.name,
+      pack,
+      actions: merged,
+      seq: arrived.at(-1)?.seq ?? 0,
+      nowMs: this.clock.now(),
+    };
   }
 
   private async freshPack(wash: WashRecord): Promise<RunPack> {

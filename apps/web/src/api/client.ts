@@ -37,18 +37,20 @@ async function errorOf(response: Response): Promise<ApiError> {
  * Asks the server.
  *
  * @param path under /api
+ * @param options body is sent as JSON, file as it is
  * @throws ApiError when it refuses; TypeError when it cannot be reached
  */
 export async function ask<T>(
   path: string,
-  options: { method?: string; body?: unknown; signal?: AbortSignal } = {},
+  options: { method?: string; body?: unknown; file?: Blob; signal?: AbortSignal } = {},
 ): Promise<T> {
-  const { method = 'GET', body, signal } = options;
+  const { method = 'GET', body, file, signal } = options;
+  const type = file?.type ?? (body === undefined ? null : 'application/json');
   const response = await fetch(`/api/${path}`, {
     method,
     signal,
-    headers: body === undefined ? {} : { 'content-type': 'application/json' },
-    body: body === undefined ? undefined : JSON.stringify(body),
+    headers: type === null ? {} : { 'content-type': type },
+    body: file ?? (body === undefined ? undefined : JSON.stringify(body)),
   });
   if (!response.ok) throw await errorOf(response);
   return (response.status === 204 ? undefined : await response.json()) as T;

@@ -1,5 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ask } from './client.js';
+import { keepSettings } from './kept-settings.js';
 import type {
   BalanceView,
   Bulletins,
@@ -35,7 +36,15 @@ const MINUTE_MS = 60_000;
 export const useClock = () =>
   useQuery({ queryKey: ['clock'], queryFn: () => ask<Clock>('clock'), refetchInterval: MINUTE_MS });
 export const useSettings = () =>
-  useQuery({ queryKey: ['settings'], queryFn: () => ask<Settings>('settings'), staleTime: Infinity });
+  useQuery({
+    queryKey: ['settings'],
+    queryFn: async () => {
+      const settings = await ask<Settings>('settings');
+      keepSettings(settings);
+      return settings;
+    },
+    staleTime: Infinity,
+  });
 export const useVehicles = () =>
   useQuery({ queryKey: ['vehicles'], queryFn: () => ask<VehicleRecord[]>('vehicles') });
 export const usePlaces = () =>

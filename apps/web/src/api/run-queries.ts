@@ -1,19 +1,47 @@
-import type { RunSheet, WashRecord } from '@keen/core';
+import type { RunAction, RunPack, WashRecord } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 
 export interface RunAnswer {
   readonly wash: WashRecord;
-  readonly sheet: RunSheet;
-  readonly forMs: number;
-  readonly source: string;
-  readonly issuedMs: number;
+  readonly vehicleName: string;
+  readonly placeName: string;
+  readonly pack: RunPack;
+  readonly actions: readonly RunAction[];
+  /** Of the last action that arrived. */
+  readonly seq: number;
+  readonly nowMs: number;
 }
 
+export interface RunNews {
+  readonly actions: readonly RunAction[];
+  readonly seq: number;
+  readonly nowMs: number;
+}
+
+const path = (washId: string): string => `runs/${encodeURIComponent(washId)}`;
+
+export const askRun = (washId: string): Promise<RunAnswer> => ask<RunAnswer>(path(washId));
+
+export const askRunNews = (washId: string, after: number): Promise<RunNews> =>
+  ask<RunNews>(`${path(washId)}/actions?after=${after}`);
+
+export const sendRunActions = (
+  washId: string,
+  body: { readonly actions: readonly RunAction[]; readonly after: number },
+): Promise<RunNews> => ask<RunNews>(`${path(washId)}/actions`, { method: 'POST', body });
+
+/** Sends a picture as it is. @throws ApiError when it is refused; TypeError when there is no signal */
+export const sendRunPhoto = (washId: string, photoId: string, photo: Blob): Promise<void> =>
+  ask<void>(`${path(washId)}/photos/${encodeURIComponent(photoId)}`, { method: 'PUT', file: photo });
+
+export const runPhotoUrl = (washId: string, photoId: string): string =>
+  `/api/${path(washId)}/photos/${encodeURIComponent(photoId)}`;
+
 /** Stale with the plan: whatever moves a wash or the weather moves its sheet. */
-export const useRunSheet = (washId: string) =>
+export const useRun = (washId: string) =>
   useQuery({
     queryKey: ['plan', 'run', washId],
-    queryFn: () => ask<RunAnswer>(`runs/${encodeURIComponent(washId)}`),
+    queryFn: () => askRun(washId),
     enabled: washId !== '',
   });

@@ -13,6 +13,12 @@ const salt: RouteObject['lazy'] = async () => ({
 /** The morning is in the first load; every other view comes when it is opened. */
 export const router = createBrowserRouter([
   {
+    path: '/run/:washId/live',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('../features/live/live-page.js')).LivePage }),
+  },
+  {
     path: '/',
     Component: Frame,
     ErrorBoundary: ErrorPage,

@@ -1,12 +1,12 @@
 import { DEFAULT_DISPLAY } from '@keen/core';
 import { useMemo } from 'react';
+import { keptSettings } from '../api/kept-settings.js';
 import { useSettings } from '../api/queries.js';
 import { type Format, makeFormat } from './format.js';
 
-/** Formatting by the user's settings; the shipped ones until those have come. */
+/** Formatting by the user's settings; without a signal by those that came last, else by the shipped ones. */
 export function useFormat(): Format {
   const { data } = useSettings();
-  const display = data?.display ?? DEFAULT_DISPLAY;
-  const timeZone = data?.timeZone ?? 'UTC';
+  const { display = DEFAULT_DISPLAY, timeZone = 'UTC' } = data ?? keptSettings() ?? {};
   return useMemo(() => makeFormat(display, timeZone), [display, timeZone]);
 }

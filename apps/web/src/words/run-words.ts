@@ -1,4 +1,4 @@
-import type { PackItem, RunCaution, RunReason, RunStep, WashStepId, ZoneGroup } from '@keen/core';
+import type { PackItem, RunCaution, RunReason, RunStep, SkipReason, WashStepId, ZoneGroup } from '@keen/core';
 import type { Format } from '../format/format.js';
 import { PANEL_NAMES } from './names.js';
 
@@ -87,3 +87,13 @@ export function dwellText({ dwell }: Pick<RunStep, 'dwell'>, format: Format): st
   const span = `dwell ${format.minutes(dwell.fromMinutes)} to ${format.minutes(dwell.toMinutes)}`;
   return dwell.cutBy ? `${span}, cut by ${panel}, where it ${dwell.cutAs ?? 'dries'}` : span;
 }
+
+/** Why a step is left out. */
+export const SKIP_NAMES: Readonly<Record<SkipReason, string>> = {
+  'not-needed': 'not needed',
+  'no-time': 'no time',
+  'no-light': 'no light',
+  'too-cold': 'too cold',
+  'nothing-left': 'nothing left of it',
+  other: 'another reason',
+};

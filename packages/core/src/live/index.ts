@@ -5,3 +5,4 @@ export * from './run-state.js';
 export * from './run-moment.js';
 export * from './edges-now.js';
 export * from './run-record.js';
+export * from './sun-side.js';

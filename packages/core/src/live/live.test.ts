@@ -22,6 +22,7 @@ import {
   runMoment,
   type RunPack,
   runState,
+  sunSide,
 } from './index.js';
 
 const START = Date.UTC(2026, 0, 14, 14);
@@ -151,7 +152,7 @@ describe('undo', () => {
   const wheels = keyOf('wheels');
   it('takes back all of one tap, and can itself be taken back', () => {
     const phone = begun().at(5, { kind: 'begin', step: wheels }, { kind: 'meter-on' });
-    const tap = lastTap(phone.log)?.tap ?? '';
+    const tap = lastTap(phone.log, 'a')?.tap ?? '';
     phone.at(8, { kind: 'undo', tap });
     expect(stateOf(phone)).toMatchObject({ meter: [] });
     expect(stateOf(phone).steps[0]?.state).toBe('waiting');
@@ -160,7 +161,16 @@ describe('undo', () => {
   });
 
   it('leaves the beginning of the run', () => {
-    expect(lastTap(begun().log)).toBeNull();
+    expect(lastTap(begun().log, 'a')).toBeNull();
+  });
+
+  it('takes back what this phone did, not what the other one did', () => {
+    const phone = begun().at(5, { kind: 'begin', step: wheels });
+    const other = new Phone('b').at(9, { kind: 'note', text: 'chip' });
+    const merged = mergeActions(phone.log, other.log);
+    expect(lastTap(merged, 'a')?.deed.kind).toBe('begin');
+    expect(lastTap(merged, 'b')?.deed.kind).toBe('note');
+    expect(lastTap(merged, 'c')).toBeNull();
   });
 
   it('of the close opens the run again', () => {
@@ -170,7 +180,7 @@ describe('undo', () => {
       used: { paidMinor: null, foldedTowels: null, dryingTowels: null },
     });
     expect(stateOf(phone).phase).toBe('closed');
-    phone.at(70, { kind: 'undo', tap: lastTap(phone.log)?.tap ?? '' });
+    phone.at(70, { kind: 'undo', tap: lastTap(phone.log, 'a')?.tap ?? '' });
     expect(stateOf(phone).phase).toBe('running');
   });
 });
@@ -310,6 +320,34 @@ describe('readings at the car', () => {
   });
 });
 
+describe('the side of the sun', () => {
+  const sunAt = (azimuthDeg: number, beamNormalWm2 = 500, elevationDeg = 20): RunPack => {
+    const [hour] = PACK.hours;
+    if (!hour) throw new Error('no hour');
+    const site = {
+      ...hour.site,
+      sun: { azimuthDeg, elevationDeg },
+      light: { ...hour.site.light, beamNormalWm2 },
+    };
+    return { ...PACK, place: { ...PACK.place, carHeadingDeg: 90 }, hours: [{ ...hour, site }] };
+  };
+  it.each([
+    { azimuthDeg: 90, side: 'front' },
+    { azimuthDeg: 134, side: 'front' },
+    { azimuthDeg: 136, side: 'right' },
+    { azimuthDeg: 270, side: 'rear' },
+    { azimuthDeg: 0, side: 'left' },
+  ])('is $side with the nose to the east and the sun at $azimuthDeg°', ({ azimuthDeg, side }) => {
+    expect(sunSide(sunAt(azimuthDeg), START)).toBe(side);
+  });
+
+  it('is none behind cloud, at night, or in an hour that nobody knows', () => {
+    expect(sunSide(sunAt(90, 50), START)).toBeNull();
+    expect(sunSide(sunAt(90, 500, -3), START)).toBeNull();
+    expect(sunSide(sunAt(90), START + 3 * MS_PER_HOUR)).toBeNull();
+  });
+});
+
 describe('the drift from the plan', () => {
   it('is none for a run that keeps to the sheet, and what a step took too long', () => {
     const arrival = PACK.method.setUpMinutes * 30;
@@ -320,6 +358,13 @@ describe('the drift from the plan', () => {
     expect(momentAt(phone, onTime).drift?.minutes).toBeCloseTo(0, 6);
     expect(momentAt(phone, onTime + 180).drift?.minutes).toBeCloseTo(3, 6);
     expect(momentAt(phone, onTime).drift?.lightMinutes).toBeCloseTo(90 - PACK.sheet.minutes, 6);
+  });
+
+  it('in money is none while all goes as planned, with the meter off and on', () => {
+    expect(momentAt(begun(), 0).drift?.moneyMinor).toBe(0);
+    const phone = begun().at(0, { kind: 'begin', step: keyOf('rinse') }, { kind: 'meter-on' });
+    for (const id of ['wheels', 'foam']) phone.at(0, { kind: 'skip', step: keyOf(id), reason: 'other' });
+    expect(momentAt(phone, 100).drift?.moneyMinor).toBe(0);
   });
 
   it('in money is what the meter will have taken beyond the estimate', () => {
@@ -356,7 +401,7 @@ it('two phones agree whatever reached them first, and nothing counts twice', () 
     fc.property(fc.array(entry, { maxLength: 40 }), (entries) => {
       const phones = { a: begun(), b: new Phone('b') };
       const sent = entries.map(({ device, seconds, deed, arrives }) => {
-        const phone = phones[device as 'a' | 'b'].at(seconds, deed);
+        const phone = phones[device].at(seconds, deed);
         return { action: phone.log.at(-1)!, arrives };
       });
       const shuffled = sent.toSorted((x, y) => x.arrives - y.arrives).map(({ action }) => action);

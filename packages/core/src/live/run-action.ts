@@ -88,7 +88,15 @@ export function standingActions(merged: readonly RunAction[]): RunAction[] {
   return standing.reverse();
 }
 
-/** The latest tap that can be taken back; null: there is none. Beginning the run stays. */
-export function lastTap(merged: readonly RunAction[]): RunAction | null {
-  return standingActions(merged).findLast(({ deed }) => deed.kind !== 'start') ?? null;
+/**
+ * What can this phone take back?
+ *
+ * @returns the last action of its latest tap that stands, or the close of the run whoever closed it; null: there is none. Beginning
+ * the run stays
+ */
+export function lastTap(merged: readonly RunAction[], deviceId: string): RunAction | null {
+  const standing = standingActions(merged);
+  const close = standing.find(({ deed }) => deed.kind === 'close');
+  if (close) return close;
+  return standing.findLast((action) => action.deed.kind !== 'start' && action.deviceId === deviceId) ?? null;
 }

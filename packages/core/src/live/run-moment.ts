@@ -1,4 +1,5 @@
-import { sessionMinor, type Tariff } from '../meter/index.js';
+import { meter, sessionMinor, type Tariff } from '../meter/index.js';
+import { meterRuns } from '../plan/index.js';
 import type { WetEdge } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import type { RunPack } from './run-pack.js';
@@ -177,27 +178,38 @@ function driftAt(
     endMs,
     minutes: (endMs - state.startedMs) / MINUTE_MS - pack.sheet.minutes,
     moneyMinor:
-      at.meter &&
-      projectedMinor(pack.place.tariff, state, { nowMs, meter: at.meter }) - at.meter.estimateMinor,
+      at.meter && pack.place.tariff
+        ? projectedMinor(pack.place.tariff, state, { nowMs, meter: at.meter }) - at.meter.estimateMinor
+        : null,
     lightMinutes: pack.sunsetMs === null ? null : (pack.sunsetMs - endMs) / MINUTE_MS,
   };
 }
 
-/** What the meter will have taken in the end: what it has, and the metered work that is left in one go. */
+/** What the meter will have taken in the end: what it has, and the metered work that is left, run in the cheapest way. */
 function projectedMinor(
-  tariff: Tariff | null,
+  tariff: Tariff,
   state: RunState,
-  { nowMs, meter }: { readonly nowMs: number; readonly meter: MeterMoment },
+  { nowMs, meter: shown }: { readonly nowMs: number; readonly meter: MeterMoment },
 ): number {
-  if (!tariff) return meter.paidMinor;
-  const left = state.steps.reduce((sum, { step, state: is, span }) => {
-    if (!step.onMeter || (is !== 'waiting' && is !== 'running')) return sum;
-    return sum + Math.max(0, step.minutes * 60 - workedSeconds(state, span, nowMs));
-  }, 0);
-  if (tariff.pausable) return sessionMinor(tariff, meter.runSeconds + left);
+  const left = state.steps.flatMap(({ step, state: is, span }) => {
+    if (is !== 'waiting' && is !== 'running') return [];
+    const minutes = Math.max(0, step.minutes - workedSeconds(state, span, nowMs) / 60);
+    return [{ minutes, onMeter: step.onMeter }];
+  });
+  const { stepSeconds, gapSeconds } = meterRuns(left);
+  if (stepSeconds.length === 0) return shown.paidMinor;
+  if (tariff.pausable)
+    return sessionMinor(tariff, shown.runSeconds + stepSeconds.reduce((sum, one) => sum + one, 0));
   const open = state.meter.find(({ toMs }) => toMs === null);
-  const running = open ? lengthMs(open, nowMs) / SECOND_MS : 0;
-  return meter.paidMinor - sessionMinor(tariff, running) + sessionMinor(tariff, running + left);
+  if (!open || !left[0]?.onMeter)
+    return shown.paidMinor + meter({ ...tariff, stepSeconds, gapSeconds }).cheapestMinor;
+  const running = lengthMs(open, nowMs) / SECOND_MS;
+  const [first = 0, ...others] = stepSeconds;
+  const later =
+    others.length > 0
+      ? meter({ ...tariff, stepSeconds: others, gapSeconds: gapSeconds.slice(1) }).cheapestMinor
+      : 0;
+  return shown.paidMinor - sessionMinor(tariff, running) + sessionMinor(tariff, running + first) + later;
 }
 
 /**
@@ -217,7 +229,7 @@ export function runMoment(
   const { meterMinor } = pack.sheet.preparation.money;
   const { tariff } = pack.place;
   const paid = state.steps.some(({ step }) => step.onMeter);
-  const meter =
+  const shown =
     tariff && paid ? meterMoment(tariff, state.meter, { nowMs, estimateMinor: meterMinor }) : null;
   const latestOf = (one: LiveStep): Latest =>
     now.latest[one.key] ?? { minutes: one.step.dwell?.toMinutes ?? Infinity, ends: 'label' };
@@ -228,8 +240,8 @@ export function runMoment(
     isPaused: state.pauses.some(({ toMs }) => toMs === null),
     stepSeconds: current ? workedSeconds(state, current.span, nowMs) : 0,
     dwells: state.timers.flatMap((timer) => dwellMoment(timer, state, { nowMs, latestOf }) ?? []),
-    meter,
+    meter: shown,
     edges: edgeMoments(state, now.edges, nowMs),
-    drift: driftAt(pack, state, { nowMs, meter }),
+    drift: driftAt(pack, state, { nowMs, meter: shown }),
   };
 }

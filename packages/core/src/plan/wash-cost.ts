@@ -1,5 +1,5 @@
 import { meter, type MeterPlan } from '../meter/index.js';
-import type { Method } from '../method/index.js';
+import type { Method, WashStep } from '../method/index.js';
 import type { Place } from '../place/index.js';
 
 /** Money of one wash, minor units. */
@@ -14,7 +14,10 @@ export interface WashCost {
 }
 
 /** Seconds on the meter in the order of the steps, and the unpaid seconds between them. */
-function meterRuns({ steps }: Method): { stepSeconds: number[]; gapSeconds: number[] } {
+export function meterRuns(steps: readonly Pick<WashStep, 'minutes' | 'onMeter'>[]): {
+  stepSeconds: number[];
+  gapSeconds: number[];
+} {
   const stepSeconds: number[] = [];
   const gapSeconds: number[] = [];
   let gap = 0;
@@ -38,7 +41,7 @@ function meterRuns({ steps }: Method): { stepSeconds: number[]; gapSeconds: numb
  */
 export function washCost(place: Pick<Place, 'methods' | 'tariff'>, method: Method): WashCost {
   const visitMinor = place.methods.find(({ methodId }) => methodId === method.id)?.priceMinor ?? 0;
-  const runs = meterRuns(method);
+  const runs = meterRuns(method.steps);
   const plan = place.tariff && runs.stepSeconds.length > 0 ? meter({ ...place.tariff, ...runs }) : null;
   const meterMinor = plan?.cheapestMinor ?? 0;
   const { productMinor } = method;

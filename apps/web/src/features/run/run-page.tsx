@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { Link, useParams } from 'react-router';
 import { usePlaces, useVehicles } from '../../api/queries.js';
-import { type RunAnswer, useRunSheet } from '../../api/run-queries.js';
+import { type RunAnswer, useRun } from '../../api/run-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
@@ -15,7 +15,7 @@ import classes from './run.module.css';
 /** One planned wash: what to bring, in which order, how long, and what to see to after; fits on one printed page. */
 export function RunPage() {
   const { washId = '' } = useParams();
-  const { data: answer, error, refetch } = useRunSheet(washId);
+  const { data: answer, error, refetch } = useRun(washId);
   const { data: vehicles } = useVehicles();
   const { data: places } = usePlaces();
   if (error)
@@ -44,16 +44,23 @@ interface SheetProps {
 
 function Sheet({ answer, vehicles, places }: SheetProps) {
   const format = useFormat();
-  const { wash, sheet, forMs, source, issuedMs } = answer;
+  const { wash, pack } = answer;
+  const { sheet, startMs, source, issuedMs } = pack;
+  const isBegun = answer.actions.length > 0;
   const extras = wash.extras.length > 0 ? `, with ${seasonJobsText(wash.extras)}` : '';
   return (
     <Page
       title={`Run sheet: ${nameOf(vehicles, wash.vehicleId)}`}
       lead={`${format.dayTime(wash.startMs)}, ${nameOf(places, wash.placeId)}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
       actions={
-        <Button variant="default" onClick={() => window.print()}>
-          Print
-        </Button>
+        <>
+          <Button variant="default" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button color="lamp.3" component={Link} to={`/run/${wash.id}/live`}>
+            {isBegun ? 'Back to the run' : 'Go to the run'}
+          </Button>
+        </>
       }
     >
       <div className={classes.grid}>
@@ -87,7 +94,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         </section>
       </div>
       <p className={`muted ${classes.foot}`}>
-        For the weather of {format.dayTime(forMs)} ({source}, issued {format.dayTime(issuedMs)}). Minutes,
+        For the weather of {format.dayTime(startMs)} ({source}, issued {format.dayTime(issuedMs)}). Minutes,
         dwell and amounts are judgement; data sheets, site rules and local rules go before them.
       </p>
     </Page>

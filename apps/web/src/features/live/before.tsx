@@ -1,0 +1,30 @@
+import type { RunPack } from '@keen/core';
+import { useFormat } from '../../format/use-format.js';
+import { PACK_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import classes from './live.module.css';
+
+/** Before the run begins: is everything here? */
+export function Before({ pack }: { readonly pack: RunPack }) {
+  const format = useFormat();
+  const { sheet } = pack;
+  return (
+    <div className={classes.column}>
+      <section className={classes.step}>
+        <p className={classes.kicker}>Planned for {format.dayTime(pack.startMs)}</p>
+        <h2>Ready to begin</h2>
+        <p>
+          {sheet.steps.length} steps, {format.minutes(sheet.minutes)}. This page now works with no signal.
+        </p>
+        <p className={classes.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
+      </section>
+      <section className={classes.card}>
+        <h3>Is it all here?</h3>
+        <ul className={classes.packed}>
+          {sheet.preparation.pack.map((item) => (
+            <li key={item}>{PACK_NAMES[item]}</li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,157 @@
+import { NumberInput, Textarea, TextInput } from '@mantine/core';
+import { type PanelId, panelsOf, type RunDeed, type RunMoment, type RunPack, SPOTS_FOUND } from '@keen/core';
+import { useState } from 'react';
+import { useFormat } from '../../format/use-format.js';
+import { Dialog } from '../../parts/dialog.js';
+import { useDraft } from '../../parts/drafts.js';
+import { BEHAVIOUR_NAMES, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import {
+  closeDeed,
+  closeDraft,
+  type CloseDraft,
+  closeErrors,
+  type CloseErrors,
+  nextBehaviour,
+} from './close-form.js';
+import classes from './live.module.css';
+
+interface CloseSheetProps {
+  readonly pack: RunPack;
+  readonly moment: RunMoment;
+  readonly act: (...deeds: readonly RunDeed[]) => void;
+  readonly onClose: () => void;
+}
+
+/** What was found and used; nothing has to be typed where all went well. */
+export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
+  const format = useFormat();
+  const [initial] = useState(() => closeDraft(pack, moment));
+  const { value: draft, set, forget } = useDraft<CloseDraft>(`run-close-${pack.washId}`, initial);
+  const [errors, setErrors] = useState<CloseErrors>({});
+  const panels = panelsOf(pack.vehicle.bodyClass);
+  const left = moment.drift ? moment.drift.leftMinutes : 0;
+  const toggleIce = (panel: PanelId): void =>
+    set({
+      icePanels: draft.icePanels.includes(panel)
+        ? draft.icePanels.filter((one) => one !== panel)
+        : [...draft.icePanels, panel],
+    });
+  const save = (): void => {
+    const faults = closeErrors(draft);
+    setErrors(faults);
+    if (Object.keys(faults).length > 0) return;
+    act(closeDeed(draft));
+    forget();
+    onClose();
+  };
+  const closing = (
+    <button type="button" className={classes.press} onClick={save}>
+      Close the run
+    </button>
+  );
+  return (
+    <Dialog title="Close the run" onClose={onClose} closeLabel="Back to the run">
+      <div className={classes.more}>
+        {moment.next && (
+          <p className={classes.caution}>
+            Not all steps are done; what waits is logged as skipped ({format.minutes(left)} by the sheet).
+          </p>
+        )}
+        <section>
+          <h3 id="close-spots">Spots</h3>
+          <div className={classes.three} role="group" aria-labelledby="close-spots">
+            {SPOTS_FOUND.map((spots) => (
+              <button
+                key={spots}
+                type="button"
+                aria-pressed={draft.spots === spots}
+                onClick={() => set({ spots })}
+              >
+                {SPOTS_NAMES[spots]}
+              </button>
+            ))}
+          </div>
+        </section>
+        {closing}
+        <section>
+          <h3 id="close-ice">Where water froze</h3>
+          <div className={classes.choices} role="group" aria-labelledby="close-ice">
+            {panels.map(({ id }) => (
+              <button
+                key={id}
+                type="button"
+                aria-pressed={draft.icePanels.includes(id)}
+                onClick={() => toggleIce(id)}
+              >
+                {PANEL_NAMES[id]}
+              </button>
+            ))}
+          </div>
+        </section>
+        <section>
+          <h3 id="close-water">What water does now</h3>
+          <div className={classes.choices} role="group" aria-labelledby="close-water">
+            {panels.map(({ id }) => (
+              <button
+                key={id}
+                type="button"
+                data-set={draft.behaviour[id] !== undefined || undefined}
+                onClick={() => set({ behaviour: nextBehaviour(draft.behaviour, id) })}
+              >
+                {PANEL_NAMES[id]}:{' '}
+                {draft.behaviour[id] ? BEHAVIOUR_NAMES[draft.behaviour[id]] : 'not looked at'}
+              </button>
+            ))}
+          </div>
+        </section>
+        <section>
+          <h3>Used</h3>
+          <div className={classes.usedRow}>
+            <NumberInput
+              label={`Paid, ${format.display.currency}`}
+              size="lg"
+              value={draft.paid}
+              onChange={(paid) => set({ paid })}
+              min={0}
+              decimalScale={2}
+              error={errors.paid}
+            />
+            <NumberInput
+              label="Folded towels"
+              size="lg"
+              value={draft.foldedTowels}
+              onChange={(foldedTowels) => set({ foldedTowels })}
+              min={0}
+              error={errors.foldedTowels}
+            />
+            <NumberInput
+              label="Drying towels"
+              size="lg"
+              value={draft.dryingTowels}
+              onChange={(dryingTowels) => set({ dryingTowels })}
+              min={0}
+              error={errors.dryingTowels}
+            />
+          </div>
+        </section>
+        <section>
+          <TextInput
+            label="What stayed dirty"
+            size="lg"
+            value={draft.leftovers}
+            maxLength={500}
+            onChange={(event) => set({ leftovers: event.currentTarget.value })}
+          />
+          <Textarea
+            label="Note"
+            size="lg"
+            value={draft.note}
+            maxLength={2000}
+            autosize
+            onChange={(event) => set({ note: event.currentTarget.value })}
+          />
+        </section>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,112 @@
+import {
+  ageMinutes,
+  FILM_HORIZON_MINUTES,
+  type EdgeMoment,
+  type PanelId,
+  panelsOf,
+  type RunDeed,
+  type RunMoment,
+  type RunPack,
+  type RunState,
+  sunSide,
+} from '@keen/core';
+import { useFormat } from '../../format/use-format.js';
+import { PANEL_NAMES } from '../../words/names.js';
+import { clockText } from './live-view.js';
+import classes from './live.module.css';
+
+interface EdgePlanProps {
+  readonly pack: RunPack;
+  readonly state: RunState;
+  readonly moment: RunMoment;
+  readonly nowMs: number;
+  /** In this step panels are wetted one by one. */
+  readonly mayWet: boolean;
+  /** Water is being taken off. */
+  readonly isDrying: boolean;
+  readonly act: (...deeds: readonly RunDeed[]) => void;
+}
+
+const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'stays wet' } as const;
+
+const leftText = ({ leftSeconds, ends }: EdgeMoment): string => {
+  if (leftSeconds === null) return ENDS.lasts;
+  return leftSeconds > 0
+    ? `${ENDS[ends]} in ${clockText(leftSeconds)}`
+    : ends === 'freezes'
+      ? 'may be frozen'
+      : 'has dried';
+};
+
+/** The car from above: each wet panel as a shrinking bar, the next one to wipe, and the side of the sun. */
+export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: EdgePlanProps) {
+  const format = useFormat();
+  const { edges } = moment;
+  const first = edges.find(({ leftSeconds }) => leftSeconds !== null);
+  if (edges.length === 0 && !mayWet) return null;
+  const sun = sunSide(pack, nowMs);
+  const press = (panel: PanelId): void =>
+    act({ kind: edges.some((edge) => edge.panel === panel) ? 'wiped' : 'wet', panel });
+  return (
+    <section className={classes.plan} aria-label="Wet edge">
+      {first ? (
+        <p className={classes.wipeNext} data-ends={first.ends}>
+          {isDrying ? 'Wipe the ' : 'First: '}
+          <strong>{PANEL_NAMES[first.panel]}</strong>
+          <span className="figure">{clockText(first.leftSeconds ?? 0)}</span>
+        </p>
+      ) : (
+        <p className={classes.kicker}>
+          {edges.length > 0
+            ? `What is wet stays so for more than ${format.minutes(FILM_HORIZON_MINUTES)}`
+            : 'Nothing is wet; tap a panel when you wet it'}
+        </p>
+      )}
+      <div className={classes.car} data-sun={sun ?? undefined}>
+        {panelsOf(pack.vehicle.bodyClass).map(({ id }) => {
+          const edge = edges.find(({ panel }) => panel === id);
+          const isWiped = state.wiped.has(id);
+          return (
+            <button
+              key={id}
+              type="button"
+              style={{ gridArea: id }}
+              data-state={edge ? 'wet' : isWiped ? 'wiped' : 'dry'}
+              data-ends={edge?.ends}
+              data-first={first?.panel === id || undefined}
+              onClick={() => press(id)}
+              aria-label={`${PANEL_NAMES[id]}: ${edge ? `${leftText(edge)}; tap when wiped` : `${isWiped ? 'wiped' : 'dry'}; tap when wetted`}`}
+            >
+              <span
+                className={classes.level}
+                style={{ height: `${(edge?.share ?? 0) * 100}%` }}
+                aria-hidden
+              />
+              <span className={classes.panelName}>{PANEL_NAMES[id]}</span>
+              <span className="figure">
+                {edge
+                  ? edge.leftSeconds === null
+                    ? 'wet'
+                    : clockText(edge.leftSeconds)
+                  : isWiped
+                    ? '✓'
+                    : ''}
+              </span>
+            </button>
+          );
+        })}
+        {sun && <span className={classes.sun}>sun</span>}
+      </div>
+      <p className="muted">
+        {state.readings.length === 0
+          ? 'Estimated from the forecast; a reading under More moves it.'
+          : state.readings
+              .map(
+                ({ of, tempC, atMs }) =>
+                  `${of === 'air' ? 'Air' : PANEL_NAMES[of]} ${format.temp(tempC)}, measured ${format.minutes(ageMinutes(atMs, nowMs))} ago`,
+              )
+              .join('; ')}
+      </p>
+    </section>
+  );
+}

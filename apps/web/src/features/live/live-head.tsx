@@ -1,0 +1,55 @@
+import { Button } from '@mantine/core';
+import { IconCloudCheck, IconCloudOff, IconCloudUp, IconAlertTriangle } from '@tabler/icons-react';
+import { Link } from 'react-router';
+import { methodName } from '../../words/names.js';
+import type { KeptRun } from './run-db.js';
+import type { RunLog, RunView } from './run-log.js';
+import classes from './live.module.css';
+
+interface LiveHeadProps {
+  readonly log: RunLog;
+  readonly view: RunView;
+  readonly run: KeptRun;
+}
+
+function sendState({ keptCount, hasSignal, refused }: RunView) {
+  if (refused !== null) return { icon: IconAlertTriangle, text: 'Not taken', tone: 'warn' } as const;
+  if (!hasSignal)
+    return {
+      icon: IconCloudOff,
+      text: keptCount > 0 ? `${keptCount} kept here, no signal` : 'No signal; all sent',
+      tone: 'kept',
+    } as const;
+  return keptCount > 0
+    ? ({ icon: IconCloudUp, text: `${keptCount} kept here, sending`, tone: 'kept' } as const)
+    : ({ icon: IconCloudCheck, text: 'All sent', tone: 'sent' } as const);
+}
+
+/** Which car, where, how, and whether all of it has reached the shop. */
+export function LiveHead({ log, view, run }: LiveHeadProps) {
+  const { icon: Icon, text, tone } = sendState(view);
+  return (
+    <header className={classes.head}>
+      <Link to={`/run/${run.washId}`} className={classes.back} aria-label="Back to the run sheet">
+        ‹
+      </Link>
+      <div className={classes.who}>
+        <h1>{run.vehicleName}</h1>
+        <p>
+          {run.placeName}, {methodName(run.pack.method.id)}
+        </p>
+      </div>
+      <p className={classes.sent} data-tone={tone} role="status">
+        <Icon size={18} aria-hidden /> {text}
+      </p>
+      {view.refused !== null && (
+        <p className={classes.refused} role="alert">
+          {view.refused} It stays on this phone.{' '}
+          <Button size="compact-md" variant="default" onClick={() => void log.retryRefused()}>
+            Send again
+          </Button>
+        </p>
+      )}
+    </header>
+  );
+}

@@ -1,0 +1,102 @@
+import type { RunDeed } from '@keen/core';
+import { useState } from 'react';
+import { noticeOfFailure } from '../../parts/notices.js';
+import { Before } from './before.js';
+import { CloseSheet } from './close-sheet.js';
+import { Closed } from './closed.js';
+import { Drift } from './drift.js';
+import { DwellCards } from './dwell-cards.js';
+import { EdgePlan } from './edge-plan.js';
+import { isDrying, mainTap, wetsBySection } from './live-view.js';
+import { MeterCard } from './meter-card.js';
+import { MoreSheet } from './more-sheet.js';
+import { NotesList } from './notes-list.js';
+import type { KeptRun } from './run-db.js';
+import type { RunLog, RunView } from './run-log.js';
+import { StepCard } from './step-card.js';
+import { ThumbBar } from './thumb-bar.js';
+import { useLiveRun } from './use-live-run.js';
+import { useRunKeys } from './use-run-keys.js';
+import classes from './live.module.css';
+
+interface LiveRunViewProps {
+  readonly log: RunLog;
+  readonly view: RunView;
+  readonly run: KeptRun;
+}
+
+/** One step at a time, large; what lies on the car, the meter, the wet edge; and one button under the thumb. */
+export function LiveRunView({ log, view, run }: LiveRunViewProps) {
+  const { pack } = run;
+  const { state, moment, nowMs } = useLiveRun(pack, log, view.actions);
+  const [sheet, setSheet] = useState<'more' | 'close' | null>(null);
+  const act = (...deeds: readonly RunDeed[]): void => {
+    log.add(...deeds).catch(noticeOfFailure);
+  };
+  const tap = mainTap(state, moment);
+  const press = (): void => {
+    if (tap.kind === 'start') act({ kind: 'start', packId: pack.id });
+    else if (tap.kind === 'close') setSheet('close');
+    else if (tap.kind !== 'closed') act(...tap.deeds);
+  };
+  useRunKeys({ press, act, view, moment, isOpen: sheet !== null, onMore: () => setSheet('more') });
+  const step = moment.current ?? moment.next;
+  const drying = isDrying(step);
+  const plan = (
+    <EdgePlan
+      pack={pack}
+      state={state}
+      moment={moment}
+      nowMs={nowMs}
+      mayWet={wetsBySection(step)}
+      isDrying={drying}
+      act={act}
+    />
+  );
+  return (
+    <>
+      <main className={classes.main} id="main">
+        {state.phase === 'not-begun' && <Before pack={pack} />}
+        {state.phase === 'closed' && <Closed pack={pack} state={state} />}
+        {state.phase === 'running' && (
+          <>
+            <div className={classes.column}>
+              <Drift moment={moment} />
+              <DwellCards moment={moment} act={act} />
+              {drying && plan}
+              <StepCard moment={moment} state={state} tap={tap} act={act} />
+              <MeterCard moment={moment} act={act} />
+            </div>
+            <div className={classes.column}>
+              {!drying && plan}
+              <NotesList state={state} log={log} />
+            </div>
+          </>
+        )}
+      </main>
+      <ThumbBar
+        tap={tap}
+        view={view}
+        moment={moment}
+        isRunning={state.phase === 'running'}
+        onPress={press}
+        onMore={() => setSheet('more')}
+        onClose={() => setSheet('close')}
+        act={act}
+      />
+      {sheet === 'more' && (
+        <MoreSheet
+          pack={pack}
+          log={log}
+          state={state}
+          moment={moment}
+          act={act}
+          onClose={() => setSheet(null)}
+        />
+      )}
+      {sheet === 'close' && (
+        <CloseSheet pack={pack} moment={moment} act={act} onClose={() => setSheet(null)} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { askRun, askRunNews, sendRunActions, sendRunPhoto } from '../../api/run-queries.js';
+import { openRunDb } from './run-db.js';
+import { RunLog, type RunServer, type RunView } from './run-log.js';
+
+const POLL_MS = 3000;
+
+const server: RunServer = {
+  read: askRun,
+  news: askRunNews,
+  send: sendRunActions,
+  sendPhoto: sendRunPhoto,
+};
+
+const noop = (): (() => void) => () => undefined;
+const none = (): null => null;
+
+/** The log of one run on this phone, kept in step with the server while the page is to be seen; null until the phone's store is open. */
+export function useRunLog(washId: string): { readonly log: RunLog; readonly view: RunView } | null {
+  const [log, setLog] = useState<RunLog | null>(null);
+  useEffect(() => {
+    let isOpen = true;
+    const opened = openRunDb();
+    void opened.then((db) => {
+      if (!isOpen) return;
+      const made = new RunLog(db, server, washId);
+      setLog(made);
+      void made.open();
+    });
+    return () => {
+      isOpen = false;
+      setLog(null);
+      void opened.then((db) => db.close());
+    };
+  }, [washId]);
+  useEffect(() => {
+    if (!log) return;
+    const look = (): void => {
+      if (document.visibilityState === 'visible') void log.sync();
+    };
+    const timer = setInterval(look, POLL_MS);
+    document.addEventListener('visibilitychange', look);
+    window.addEventListener('online', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+      window.removeEventListener('online', look);
+    };
+  }, [log]);
+  const view = useSyncExternalStore<RunView | null>(log?.subscribe ?? noop, log?.snapshot ?? none);
+  return log && view ? { log, view } : null;
+}
