@@ -40,6 +40,8 @@ export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig>
       locale: 'en-CA',
       timezoneId: 'Europe/Oslo',
       reducedMotion: 'reduce',
+      // Pages come from the server, but where a test is about being without it.
+      serviceWorkers: 'block',
       trace: 'retain-on-failure',
     },
     projects: groups.map(({ name, port, match }) => ({

@@ -1,7 +1,13 @@
 import { suite } from './browser.js';
 
 /** What reads the demo's plan and records, and what looks at every view; about equally long. */
-const LOOKS = ['**/reach.spec.ts', '**/records.spec.ts', '**/commands.spec.ts', '**/weather.spec.ts'];
+const LOOKS = [
+  '**/live.spec.ts',
+  '**/reach.spec.ts',
+  '**/records.spec.ts',
+  '**/commands.spec.ts',
+  '**/weather.spec.ts',
+];
 const WORKS = ['calendar', 'customers', 'judgement', 'morning', 'plan', 'run', 'windows'].map(
   (name) => `**/${name}.spec.ts`,
 );

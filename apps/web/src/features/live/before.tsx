@@ -18,7 +18,7 @@ export function Before({ pack }: { readonly pack: RunPack }) {
         <p className={classes.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
       </section>
       <section className={classes.card}>
-        <h3>Is it all here?</h3>
+        <h2>Is it all here?</h2>
         <ul className={classes.packed}>
           {sheet.preparation.pack.map((item) => (
             <li key={item}>{PACK_NAMES[item]}</li>

@@ -24,7 +24,7 @@ export function Closed({ pack, state }: { readonly pack: RunPack; readonly state
         <Link to="/washes">To the log</Link>
       </section>
       <section className={classes.card}>
-        <h3>Freeze care tonight</h3>
+        <h2>Freeze care tonight</h2>
         {freezeCare.length === 0 ? (
           <p>Nothing is needed: down to {format.temp(pack.overnightC ?? 0)} where it stands (forecast).</p>
         ) : (

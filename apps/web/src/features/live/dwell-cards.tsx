@@ -37,10 +37,10 @@ export function DwellCards({ moment, act }: DwellCardsProps) {
         aria-label={`Dwell: ${RUN_STEP_NAMES[step.step.id]}, ${where}`}
       >
         <div>
-          <h3>
+          <h2>
             {RUN_STEP_NAMES[step.step.id]}
             {timer.part && `, ${timer.part}`}
-          </h3>
+          </h2>
           <p>
             {isComingOff
               ? 'coming off now'

@@ -33,13 +33,16 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
   const act = (...deeds: readonly RunDeed[]): void => {
     log.add(...deeds).catch(noticeOfFailure);
   };
+  const undo = (): void => {
+    log.undo().catch(noticeOfFailure);
+  };
   const tap = mainTap(state, moment);
   const press = (): void => {
     if (tap.kind === 'start') act({ kind: 'start', packId: pack.id });
     else if (tap.kind === 'close') setSheet('close');
     else if (tap.kind !== 'closed') act(...tap.deeds);
   };
-  useRunKeys({ press, act, view, moment, isOpen: sheet !== null, onMore: () => setSheet('more') });
+  useRunKeys({ press, undo, act, moment, isOpen: sheet !== null, onMore: () => setSheet('more') });
   const step = moment.current ?? moment.next;
   const drying = isDrying(step);
   const plan = (
@@ -80,6 +83,7 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
         moment={moment}
         isRunning={state.phase === 'running'}
         onPress={press}
+        onUndo={undo}
         onMore={() => setSheet('more')}
         onClose={() => setSheet('close')}
         act={act}

@@ -10,7 +10,7 @@ export function NotesList({ state, log }: { readonly state: RunState; readonly l
   if (state.notes.length === 0) return null;
   return (
     <section className={classes.notes} aria-label="Notes">
-      <h3>Notes</h3>
+      <h2>Notes</h2>
       <ul>
         {state.notes.map(({ id, atMs, text, photoId }) => (
           <li key={id}>

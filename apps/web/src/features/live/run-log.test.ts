@@ -1,6 +1,13 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from '@jest/globals';
-import { mergeActions, type RunAction, type RunDeed, type RunPack, type WashRecord } from '@keen/core';
+import {
+  mergeActions,
+  type RunAction,
+  type RunDeed,
+  type RunPack,
+  standingActions,
+  type WashRecord,
+} from '@keen/core';
 import { ApiError } from '../../api/client.js';
 import type { RunAnswer, RunNews } from '../../api/run-queries.js';
 import { openRunDb, type RunDb } from './run-db.js';
@@ -172,6 +179,15 @@ describe('a run on a phone', () => {
     server.aheadMs += 60_000;
     await log.sync();
     expect(Math.abs(log.now() - Date.now() - server.aheadMs)).toBeLessThan(400);
+  });
+
+  it('takes back as many taps as are asked for, however fast', async () => {
+    const log = await opened(new FakeServer());
+    await log.add({ kind: 'start', packId: 'pack' });
+    await Promise.all([log.add(note('one')), log.add(note('two')), log.undo(), log.undo(), log.undo()]);
+    const standing = standingActions(log.snapshot().actions);
+    expect(standing.map(({ deed }) => deed.kind)).toEqual(['start']);
+    expect(log.snapshot().actions).toHaveLength(5);
   });
 
   it('keeps photographs until they are sent, and says which are not taken', async () => {

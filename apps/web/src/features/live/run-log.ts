@@ -1,4 +1,4 @@
-import { mergeActions, type RunAction, type RunDeed } from '@keen/core';
+import { lastTap, mergeActions, type RunAction, type RunDeed } from '@keen/core';
 import { ApiError } from '../../api/client.js';
 import type { RunAnswer, RunNews } from '../../api/run-queries.js';
 import { deviceIdOf, type KeptAction, type KeptPhoto, type KeptRun, type RunDb } from './run-db.js';
@@ -60,6 +60,7 @@ export class RunLog {
   private deviceId = '';
   private syncing: Promise<void> | null = null;
   private again = false;
+  private writing: Promise<void> = Promise.resolve();
 
   constructor(
     private readonly db: RunDb,
@@ -106,8 +107,23 @@ export class RunLog {
 
   /** Keeps the deeds of one tap, all or none; they are on the phone when this is done. */
   async add(...deeds: readonly RunDeed[]): Promise<void> {
-    await this.write(deeds, []);
+    await this.inTurn(() => this.write(deeds, []));
     void this.sync();
+  }
+
+  /** Takes back the latest tap of this phone that stands, those that are just being kept included. */
+  async undo(): Promise<void> {
+    await this.inTurn(async () => {
+      const last = lastTap(this.view.actions, this.deviceId);
+      if (last) await this.write([{ kind: 'undo', tap: last.tap }], []);
+    });
+    void this.sync();
+  }
+
+  private inTurn(work: () => Promise<void>): Promise<void> {
+    const mine = this.writing.then(work);
+    this.writing = mine.catch(() => undefined);
+    return mine;
   }
 
   /** Keeps a picture and the deed that names it. */
@@ -119,7 +135,7 @@ export class RunLog {
       state: 'kept',
       fault: null,
     };
-    await this.write([{ kind: 'photo', photoId: photo.id, caption }], [photo]);
+    await this.inTurn(() => this.write([{ kind: 'photo', photoId: photo.id, caption }], [photo]));
     void this.sync();
   }
 

@@ -10,6 +10,7 @@ interface ThumbBarProps {
   readonly moment: RunMoment;
   readonly isRunning: boolean;
   readonly onPress: () => void;
+  readonly onUndo: () => void;
   readonly onMore: () => void;
   readonly onClose: () => void;
   readonly act: (...deeds: readonly RunDeed[]) => void;
@@ -38,18 +39,22 @@ function mainLabel(tap: MainTap): string {
 
 /** What is under the thumb: the next tap, large, and the ways round it. */
 export function ThumbBar(props: ThumbBarProps) {
-  const { tap, view, moment, isRunning, onPress, onMore, onClose, act } = props;
+  const { tap, view, moment, isRunning, onPress, onUndo, onMore, onClose, act } = props;
   const last = lastTap(view.actions, view.deviceId);
   return (
     <nav className={classes.thumb} aria-label="Run">
       {tap.kind !== 'closed' && (
-        <button type="button" className={classes.press} onClick={onPress}>
+        <button
+          type="button"
+          className={classes.press} // A glove that bounces presses twice; the second is not meant.
+          onClick={(event) => event.detail < 2 && onPress()}
+        >
           {mainLabel(tap)}
         </button>
       )}
       <div className={classes.around}>
         {tap.kind !== 'start' && (
-          <button type="button" disabled={!last} onClick={() => last && act({ kind: 'undo', tap: last.tap })}>
+          <button type="button" disabled={!last} onClick={onUndo}>
             {tap.kind === 'closed' ? 'Open it again' : 'Undo'}
           </button>
         )}

@@ -1,0 +1,267 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
+import { PHONE } from './browser.js';
+
+const BAY = { vehicleId: 'grey-suv', placeId: 'pier-road-bay', methodId: 'bay-contact' } as const;
+/** The afternoon of the demo's day. */
+const START_MS = Date.parse('2026-01-14T14:00:00-05:00');
+/** A gloved thumb, CSS pixels. */
+const LEAST_TARGET = 56;
+
+async function planned(request: APIRequestContext): Promise<string> {
+  const answer = await request.post('/api/washes', { data: { ...BAY, startMs: START_MS } });
+  expect(answer.status(), await answer.text()).toBe(201);
+  return ((await answer.json()) as { id: string }).id;
+}
+
+const bar = (page: Page) => page.getByRole('navigation', { name: 'Run' });
+const press = (page: Page) => bar(page).getByRole('button').first();
+const sent = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'All sent' })).toBeVisible();
+const log = async (request: APIRequestContext, id: string) =>
+  (
+    (await (await request.get(`/api/runs/${id}/actions`)).json()) as {
+      actions: { deed: { kind: string; text?: string } }[];
+    }
+  ).actions;
+
+test.describe('a run on a phone', () => {
+  test.use({ viewport: PHONE, hasTouch: true });
+  let id = '';
+
+  test.beforeEach(async ({ request }) => {
+    id = await planned(request);
+  });
+
+  test.afterEach(async ({ request }) => {
+    await request.delete(`/api/washes/${id}`);
+  });
+
+  test('goes from the sheet through steps, dwell, meter and wet edge into the log', async ({
+    page,
+    request,
+  }) => {
+    await page.goto(`/run/${id}`);
+    await page.getByRole('link', { name: 'Go to the run' }).click();
+    await expect(page.getByText('This page now works with no signal')).toBeVisible();
+    await page.getByRole('button', { name: 'Start the run' }).click();
+    await page.getByRole('button', { name: 'Begin: clean the wheels' }).click();
+    const dwell = page.getByRole('region', { name: /^Dwell: Clean the wheels/ });
+    await expect(dwell).toContainText('may come off in');
+    await page.getByRole('button', { name: 'Done; now foam it' }).click();
+    await expect(page.getByRole('region', { name: /^Dwell:/ })).toHaveCount(2);
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await expect(page.getByText(/Wait \d+:\d\d: “Foam it” has not worked/)).toBeVisible();
+    await page.getByRole('button', { name: 'Begin all the same: rinse it' }).click();
+    const meter = page.getByRole('region', { name: 'Meter' });
+    await expect(meter).toContainText('$3.00 paid of $9.75 estimated');
+    await expect(meter).toContainText(/2:\d\d paid/);
+    await bar(page).getByRole('button', { name: 'Undo' }).click();
+    await expect(meter).toContainText('starting costs $3.00');
+    await press(page).click();
+    await press(page).click();
+    await expect(page.getByRole('region', { name: /^Dwell:/ })).toHaveCount(0);
+    const edge = page.getByRole('region', { name: 'Wet edge' });
+    await expect(edge.getByRole('button')).toHaveCount(8);
+
+    await bar(page).getByRole('button', { name: 'More' }).click();
+    await page.getByRole('textbox', { name: 'Reading, °C' }).fill('-6');
+    await page.getByRole('button', { name: 'Use this reading' }).click();
+    await expect(edge).toContainText('Air −6.0 °C, measured');
+    await expect(edge.getByRole('button', { name: /^roof: freezes in/ })).toBeVisible();
+    await edge.getByRole('button', { name: /^roof/ }).click();
+    await expect(edge.getByRole('button', { name: 'roof: wiped; tap when wetted' })).toBeVisible();
+
+    await bar(page).getByRole('button', { name: 'Close', exact: true }).click();
+    const closing = page.getByRole('dialog', { name: 'Close the run' });
+    await expect(closing).toContainText('Not all steps are done');
+    await closing.getByRole('button', { name: 'A few spots' }).click();
+    await closing.getByRole('button', { name: 'Close the run' }).click();
+    await expect(page.getByRole('heading', { name: 'Run closed' })).toBeVisible();
+    await sent(page);
+    const wash = (await (await request.get(`/api/washes/${id}`)).json()) as { status: string; found: object };
+    expect(wash).toMatchObject({ status: 'done', found: { spots: 'few', run: { meterMinor: 300 } } });
+    await bar(page).getByRole('button', { name: 'Open it again' }).click();
+    await sent(page);
+    await expect(bar(page).getByRole('button', { name: 'Pause' })).toBeVisible();
+  });
+
+  test('has targets for a glove, fits the screen and is clean for assistive technology', async ({ page }) => {
+    await page.goto(`/run/${id}/live`);
+    await press(page).click();
+    for (let i = 0; i < 4; i += 1) await press(page).click();
+    await expect(page.getByRole('region', { name: 'Meter' })).toBeVisible();
+    const small = await page.getByRole('button').evaluateAll((buttons, least) => {
+      const sizes = buttons.map((button) => ({
+        name: button.textContent,
+        box: button.getBoundingClientRect(),
+      }));
+      return sizes.filter(({ box }) => box.width < least || box.height < least).map(({ name }) => name);
+    }, LEAST_TARGET);
+    expect(small).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme });
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map(({ id: rule, nodes }) => [rule, nodes.map(({ html }) => html)])).toEqual([]);
+    }
+    await bar(page).getByRole('button', { name: 'More' }).click();
+    await expect(page.getByRole('dialog', { name: 'More' })).toBeVisible();
+    expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id: rule }) => rule)).toEqual([]);
+  });
+
+  test('is worked by keys alone', async ({ page }) => {
+    await page.goto(`/run/${id}/live`);
+    await expect(press(page)).toHaveText('Start the run');
+    await page.keyboard.press('Space');
+    await expect(press(page)).toHaveText('Begin: clean the wheels');
+    await page.keyboard.press('Space');
+    await page.keyboard.press('p');
+    await expect(page.getByText('Paused at, step 1')).toBeVisible();
+    await page.keyboard.press('p');
+    await page.keyboard.press('u');
+    await page.keyboard.press('u');
+    await page.keyboard.press('u');
+    await expect(press(page)).toHaveText('Begin: clean the wheels');
+  });
+
+  test('keeps its timers right over an hour away and the change to summer time', async ({ page }) => {
+    await page.clock.install({ time: new Date('2026-03-08T06:30:00Z') });
+    await page.goto(`/run/${id}/live`);
+    await press(page).click();
+    await press(page).click();
+    const step = page.getByRole('region', { name: 'Step at hand' });
+    await expect(step).toContainText('0:0');
+    await page.clock.fastForward('01:00:00');
+    await page.clock.runFor(1000);
+    const shown = /(\d+):(\d\d):(\d\d) of 4:00/.exec((await step.textContent()) ?? '');
+    const seconds = Number(shown?.[1]) * 3600 + Number(shown?.[2]) * 60 + Number(shown?.[3]);
+    expect(Math.abs(seconds - 3601)).toBeLessThanOrEqual(3);
+  });
+
+  test('refuses a photograph that is none, keeps what was typed, and keeps one that is', async ({ page }) => {
+    await page.goto(`/run/${id}/live`);
+    await press(page).click();
+    await bar(page).getByRole('button', { name: 'More' }).click();
+    const dialog = page.getByRole('dialog', { name: 'More' });
+    await dialog.getByRole('textbox', { name: 'Note' }).fill('chip by the handle');
+    const file = dialog.locator('input[type=file]');
+    await file.setInputFiles({ name: 'list.png', mimeType: 'image/png', buffer: Buffer.from('shopping') });
+    await expect(dialog).toContainText('cannot be opened as a picture');
+    await expect(dialog.getByRole('textbox', { name: 'Note' })).toHaveValue('chip by the handle');
+    await file.evaluate((input: HTMLInputElement) => {
+      const files = new DataTransfer();
+      files.items.add(new File([new Uint8Array(80_000_000)], 'big.jpg', { type: 'image/jpeg' }));
+      input.files = files.files;
+      input.dispatchEvent(new Event('change', { bubbles: true }));
+    });
+    await expect(dialog).toContainText('80 MB');
+    await file.setInputFiles({
+      name: 'real.png',
+      mimeType: 'image/png',
+      buffer: await page.screenshot(),
+    });
+    await expect(page.getByRole('region', { name: 'Notes' })).toContainText('chip by the handle');
+    await sent(page);
+    const [popup] = await Promise.all([
+      page.waitForEvent('popup'),
+      page.getByRole('link', { name: 'photograph' }).click(),
+    ]);
+    expect(popup.url()).toContain(`/api/runs/${id}/photos/`);
+  });
+
+  test('is followed on a second phone', async ({ page, browser, baseURL }) => {
+    const other = await (await browser.newContext({ viewport: PHONE, baseURL })).newPage();
+    await page.goto(`/run/${id}/live`);
+    await other.goto(`/run/${id}/live`);
+    await press(page).click();
+    await press(page).click();
+    await expect(other.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
+    await other.getByRole('button', { name: 'Done; now foam it' }).click();
+    await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Foam it');
+    await other.close();
+  });
+
+  test('that never was on this phone says so without a signal', async ({ page }) => {
+    await page.route('**/api/runs/**', (route) => route.abort());
+    await page.goto(`/run/${id}/live`);
+    await expect(page.getByText('This phone has not opened this run before')).toBeVisible();
+  });
+});
+
+test.describe('with no signal', () => {
+  test.use({ viewport: PHONE, serviceWorkers: 'allow' });
+
+  test('the run opens, goes on through a reload, and is sent once and in order afterwards', async ({
+    page,
+    context,
+    request,
+  }) => {
+    const id = await planned(request);
+    await page.goto(`/run/${id}/live`);
+    await page.waitForFunction(
+      () => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready,
+    );
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.reload();
+    await expect(press(page)).toHaveText('Start the run');
+    await context.setOffline(true);
+    await page.reload();
+    await press(page).click();
+    await press(page).click();
+    await expect(page.getByRole('status')).toContainText('kept here, no signal');
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
+    await press(page).click();
+    await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: 'Keen Rinse, this morning' })).toBeVisible();
+    await page.goBack();
+    expect(await log(request, id)).toEqual([]);
+    await context.setOffline(false);
+    await sent(page);
+    const kinds = (await log(request, id)).map(({ deed }) => deed.kind);
+    expect(kinds).toEqual(['start', 'begin', 'product-on', 'end', 'begin', 'product-on']);
+    await request.delete(`/api/washes/${id}`);
+  });
+
+  test('nothing is lost or doubled while the network is cut and the page killed at random', async ({
+    context,
+    request,
+  }) => {
+    const id = await planned(request);
+    let state = 20_260_114;
+    const random = (): number => {
+      state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
+      return state / 4_294_967_296;
+    };
+    let page = await context.newPage();
+    await page.goto(`/run/${id}/live`);
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await press(page).click();
+    const written: string[] = [];
+    for (let event = 0; event < 45; event += 1) {
+      const dice = random();
+      if (dice < 0.3) await context.setOffline(random() < 0.5);
+      else if (dice < 0.5) {
+        // Killed, not closed: nothing is asked and nobody is waited for.
+        await page.close({ runBeforeUnload: false });
+        page = await context.newPage();
+        await page.goto(`/run/${id}/live`);
+        await expect(bar(page).getByRole('button', { name: 'More' })).toBeVisible();
+      } else {
+        const text = `deed ${written.length}`;
+        await page.keyboard.press('n');
+        await page.getByRole('textbox', { name: 'Note' }).fill(text);
+        await page.getByRole('button', { name: 'Add the note' }).click();
+        await expect(page.getByRole('region', { name: 'Notes' })).toContainText(text);
+        written.push(text);
+      }
+    }
+    await context.setOffline(false);
+    await sent(page);
+    const notes = (await log(request, id)).flatMap(({ deed }) => (deed.kind === 'note' ? [deed.text] : []));
+    expect(notes).toEqual(written);
+    expect(written.length).toBeGreaterThan(12);
+    await request.delete(`/api/washes/${id}`);
+  });
+});
