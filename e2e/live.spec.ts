@@ -198,9 +198,6 @@ test.describe('with no signal', () => {
   }) => {
     const id = await planned(request);
     await page.goto(`/run/${id}/live`);
-    await page.waitForFunction(
-      () => navigator.serviceWorker.controller !== null || navigator.serviceWorker.ready,
-    );
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await page.reload();
     await expect(press(page)).toHaveText('Start the run');

@@ -7,6 +7,7 @@ import { CustomersModule } from './customers/customers.module.js';
 import { DatabaseModule } from './db/database.module.js';
 import { DrivesModule } from './drives/drives.module.js';
 import { HealthModule } from './health/health.module.js';
+import { KitModule } from './kit/kit.module.js';
 import { MessagesModule } from './messages/messages.module.js';
 import { PlanModule } from './plan/plan.module.js';
 import { PlacesModule } from './places/places.module.js';
@@ -40,6 +41,7 @@ import { WeatherModule } from './weather/weather.module.js';
     CalendarModule,
     CustomersModule,
     MessagesModule,
+    KitModule,
     RunsModule,
     CalcModule,
   ],

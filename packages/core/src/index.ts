@@ -14,6 +14,7 @@ export * from './protection/index.js';
 export * from './soil/index.js';
 export * from './house/index.js';
 export * from './method/index.js';
+export * from './kit/index.js';
 export * from './place/index.js';
 export * from './rules/index.js';
 export * from './verdict/index.js';

@@ -5,10 +5,13 @@ import {
   type CarZone,
   type DailyDriving,
   DRIVE_ORIGINS,
+  GEAR_KINDS,
+  KEPT_IN,
   MESSAGE_KINDS,
   PAINT_TONES,
   PHOTO_CONSENTS,
   PLACE_KINDS,
+  PRODUCT_ROLE_IDS,
   PROTECTIONS,
   ROAD_CLASSES,
   SEASON_JOB_IDS,
@@ -24,6 +27,7 @@ import type {
   PlaceClimate,
   PrecipKind,
   Predicted,
+  Product,
   Queue,
   RoadState,
   RunAction,
@@ -67,6 +71,7 @@ export const vehicles = sqliteTable('vehicle', {
   /** Zones that differ from the car, or whose dates are known. */
   protections: text('protections', { mode: 'json' }).$type<readonly ZoneProtection[]>().notNull().default([]),
   delicateWheels: integer('delicate_wheels', { mode: 'boolean' }).notNull().default(false),
+  hasChargePort: integer('has_charge_port', { mode: 'boolean' }).notNull().default(false),
   driving: text('driving', { mode: 'json' }).$type<DailyDriving>().notNull(),
   weekShares: text('week_shares', { mode: 'json' })
     .$type<WeekShares>()
@@ -358,6 +363,43 @@ export const runPhotos = sqliteTable(
   },
   (table) => [index('run_photo_by_wash').on(table.washId)],
 );
+
+/** Bottles, as their labels have them. */
+export const products = sqliteTable('product', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  role: text('role', { enum: PRODUCT_ROLE_IDS }).notNull(),
+  inUsePh: real('in_use_ph').notNull(),
+  usualParts: real('usual_parts').notNull(),
+  fewestParts: real('fewest_parts').notNull(),
+  mostParts: real('most_parts').notNull(),
+  capMl: real('cap_ml'),
+  dwell: text('dwell', { mode: 'json' }).$type<Product['dwell']>(),
+  lowestWorkC: real('lowest_work_c'),
+  lowestStoreC: real('lowest_store_c'),
+  keptIn: text('kept_in', { enum: KEPT_IN }).notNull(),
+  bottleMl: real('bottle_ml').notNull(),
+  leftMl: real('left_ml').notNull(),
+  lowMl: real('low_ml').notNull(),
+  priceMinor: integer('price_minor').notNull(),
+  notes: text('notes').notNull(),
+  removedMs,
+});
+
+/** Cloths, sprayers, lances, machines, filters. */
+export const gear = sqliteTable('gear', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  kind: text('kind', { enum: GEAR_KINDS }).notNull(),
+  count: integer('count').notNull(),
+  cleanCount: integer('clean_count').notNull(),
+  volumeMl: real('volume_ml'),
+  outputLitresPerBottle: real('output_litres_per_bottle'),
+  lifeLitres: real('life_litres'),
+  litresUsed: real('litres_used').notNull(),
+  notes: text('notes').notNull(),
+  removedMs,
+});
 
 export const settings = sqliteTable('setting', {
   key: text('key').primaryKey(),

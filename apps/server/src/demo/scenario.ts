@@ -241,11 +241,12 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
 /** What is the same for most of them is left out. */
 type VehicleRow = Omit<
   NamedVehicle,
-  'driving' | 'protections' | 'delicateWheels' | 'weekShares' | 'target' | 'seasonJobs'
+  'driving' | 'protections' | 'delicateWheels' | 'hasChargePort' | 'weekShares' | 'target' | 'seasonJobs'
 > & {
   readonly km: readonly [main: number, town: number, bridge: number];
   readonly protections?: readonly ZoneProtection[];
   readonly delicateWheels?: boolean;
+  readonly hasChargePort?: boolean;
   readonly weekShares?: WeekShares;
   readonly target?: CadenceTarget;
   readonly seasonJobs?: readonly SeasonJobId[];
@@ -508,6 +509,7 @@ export const DEMO_VEHICLES: readonly NamedVehicle[] = ROWS.map(
   ({ km: [mainRoadKm, townKm, bridgeKm], ...row }) => ({
     protections: [],
     delicateWheels: false,
+    hasChargePort: false,
     weekShares: EVEN_WEEK,
     target: { kind: 'days' },
     seasonJobs: row.keeper === 'The shop' ? ALL_JOBS : USUAL_JOBS,

@@ -15,7 +15,9 @@ import {
   bookings,
   customers,
   drives,
+  gear,
   places,
+  products,
   settings,
   soilLooks,
   swabs,
@@ -31,6 +33,7 @@ import type { EngineSetting } from '../verdicts/engine-job.js';
 import { SimulatedStation } from '../weather/simulated-station.js';
 import { seasonStartMs } from '../weather/season.js';
 import { DEMO_PRICE_LIST, demoBookings, demoCustomerOf, demoCustomers } from './customers.js';
+import { DEMO_GEAR, DEMO_PRODUCTS } from './kit.js';
 import { demoHistory, demoPlans } from './history.js';
 import { demoDrives, demoLooks, demoSwabs } from './notes.js';
 import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
@@ -61,6 +64,8 @@ async function seed(): Promise<void> {
   await db.insert(customers).values(demoCustomers(startMs));
   await db.insert(vehicles).values(cars);
   await db.insert(bookings).values(demoBookings(nowMs));
+  await db.insert(products).values([...DEMO_PRODUCTS]);
+  await db.insert(gear).values([...DEMO_GEAR]);
   const notes: Notes = {
     washes: demoHistory(hours, nowMs),
     drives: demoDrives(),

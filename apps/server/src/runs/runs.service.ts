@@ -156,7 +156,7 @@ export class RunsService {
   private async close(wash: WashRecord, pack: RunPack, state: RunState): Promise<void> {
     const closed = closedRun(pack, state);
     if (!closed || !state.close || wash.found?.run) return;
-    const { record, startMs, minutes, costMinor } = closed;
+    const { record, used, startMs, minutes, costMinor } = closed;
     // Somebody marked it done from the desk meanwhile: what was typed there stays, and the run is added.
     if (wash.status === 'done' && wash.found) {
       await this.washes.addRun(wash.id, record);
@@ -168,7 +168,7 @@ export class RunsService {
       minutes: Math.min(1440, minutes),
       methodId: wash.methodId,
       costMinor,
-      found: { ...found, run: record },
+      found: { ...found, used, run: record },
     });
     const behaviour = found.behaviour ?? {};
     if (Object.keys(behaviour).length === 0) return;

@@ -33,6 +33,8 @@ export class PartialDisplayDto extends PartialType(DisplayDto) {}
 export class HouseDto {
   @IsOptional() @IsObject() choices?: Record<string, unknown>;
   @IsOptional() @IsObject() numbers?: Record<string, unknown>;
+  /** The shop's own way of a method, by its id: the whole list. */
+  @IsOptional() @IsObject() variants?: Record<string, unknown>;
 }
 
 /** A pair of hands; hours Monday first, null where they do not work. */

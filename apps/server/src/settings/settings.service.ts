@@ -24,7 +24,7 @@ import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
-import { checkedPriceList, checkedStock, checkedTemplates } from './shop-lists.js';
+import { checkedPriceList, checkedStock, checkedTemplates, checkedVariants } from './shop-lists.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {
@@ -97,6 +97,7 @@ export class SettingsService {
       house: {
         choices: { ...DEFAULT_HOUSE.choices, ...house?.choices },
         numbers: { ...DEFAULT_HOUSE.numbers, ...house?.numbers },
+        variants: house?.variants ?? {},
       },
       drivesOn: (stored.get('drivesOn') as DrivingSide | undefined) ?? 'right',
       hands: (stored.get('hands') as readonly Hands[] | undefined) ?? DEFAULT_HANDS,
@@ -123,6 +124,7 @@ export class SettingsService {
         ...before.house.numbers,
         ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
       },
+      variants: dto.house?.variants ? checkedVariants(dto.house.variants) : before.house.variants,
     };
     const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };

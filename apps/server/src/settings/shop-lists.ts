@@ -1,10 +1,12 @@
 import {
   BODY_CLASSES,
+  type HouseRules,
   MESSAGE_KINDS,
   METHOD_IDS,
   type PriceList,
   SEASON_JOB_IDS,
   type Settings,
+  type VariantStep,
 } from '@keen/core';
 import { badField } from '../errors/api-error.js';
 
@@ -73,4 +75,50 @@ export function checkedTemplates(given: Given): Settings['templates'] {
     return text.trim() === '' ? [] : [[kind, text]];
   });
   return Object.fromEntries(texts);
+}
+
+const MOST_STEPS = 60;
+const MOST_STEP_MINUTES = 240;
+const KEY = /^\+?[a-z-]{1,30}(-\d{1,2})?$/;
+
+function stepKey(field: string, value: unknown): string {
+  if (typeof value === 'string' && KEY.test(value)) return value;
+  throw badField(field, `${field} must be the key of a step.`);
+}
+
+function listOf(field: string, value: unknown): readonly unknown[] {
+  if (Array.isArray(value) && value.length <= MOST_STEPS) return value as readonly unknown[];
+  throw badField(field, `${field} must be a list of at most ${MOST_STEPS}.`);
+}
+
+function variantStep(field: string, given: unknown): VariantStep {
+  if (!isGiven(given)) throw badField(field, `${field} must be an object.`);
+  const { minutes = null, note = '' } = given;
+  if (minutes !== null && !(typeof minutes === 'number' && minutes > 0 && minutes <= MOST_STEP_MINUTES))
+    throw badField(`${field}.minutes`, `${field}.minutes must be above 0 and at most ${MOST_STEP_MINUTES}.`);
+  if (typeof note !== 'string' || note.length > 200)
+    throw badField(`${field}.note`, `${field}.note must be text of at most 200 characters.`);
+  return { key: stepKey(`${field}.key`, given.key), minutes, note };
+}
+
+/** The shop's own way of each method; a step is told once, and is not left out as well. @throws 400 naming the field */
+export function checkedVariants(given: Given): NonNullable<HouseRules['variants']> {
+  return Object.fromEntries(
+    Object.entries(given).map(([methodId, variant]) => {
+      known('house.variants', methodId, METHOD_IDS);
+      const field = `house.variants.${methodId}`;
+      if (!isGiven(variant)) throw badField(field, `${field} must be an object.`);
+      const steps = listOf(`${field}.steps`, variant.steps).map((step, i) =>
+        variantStep(`${field}.steps.${i}`, step),
+      );
+      const leftOut = listOf(`${field}.leftOut`, variant.leftOut).map((key, i) =>
+        stepKey(`${field}.leftOut.${i}`, key),
+      );
+      steps.forEach(({ key }, i) => {
+        if (steps.findIndex((other) => other.key === key) !== i || leftOut.includes(key))
+          throw badField(`${field}.steps.${i}.key`, `${field}.steps.${i}.key: ${key} is told twice.`);
+      });
+      return [methodId, { steps, leftOut }];
+    }),
+  );
 }

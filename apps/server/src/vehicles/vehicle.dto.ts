@@ -94,6 +94,7 @@ export class CreateVehicleDto {
   @Type(() => ZoneProtectionDto)
   protections?: ZoneProtectionDto[];
   @IsOptional() @IsBoolean() delicateWheels?: boolean;
+  @IsOptional() @IsBoolean() hasChargePort?: boolean;
   @IsObject() @ValidateNested() @Type(() => DrivingDto) driving: DrivingDto;
   /** Usual days' driving by weekday, Monday first. */
   @IsOptional()

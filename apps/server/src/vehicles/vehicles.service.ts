@@ -17,6 +17,7 @@ const BLANK = {
   standsAtPlaceId: null,
   protections: [],
   delicateWheels: false,
+  hasChargePort: false,
   weekShares: EVEN_WEEK,
   target: { kind: 'days' },
   seasonJobs: SEASON_JOB_IDS,

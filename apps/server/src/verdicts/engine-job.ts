@@ -3,6 +3,7 @@ import type {
   Drive,
   DrivingSide,
   HouseRules,
+  Kit,
   Limits,
   Place,
   PlanCar,
@@ -129,6 +130,7 @@ export interface CellJob extends OfVehicle {
 export interface RunPackJob extends OfVehicle {
   readonly kind: 'run-pack';
   readonly start: StartQuestion;
+  readonly kit: Kit;
 }
 
 /** What would change the answer to one start. */

@@ -1,4 +1,14 @@
-import { PLAN_SLOT_MINUTES, type PlannedSlot, type WashRecord } from '@keen/core';
+import {
+  type HouseRules,
+  type Kit,
+  METHOD_IDS,
+  PLAN_SLOT_MINUTES,
+  type PlannedSlot,
+  type Settings,
+  shopMethod,
+  type WashRecord,
+  washesLeft,
+} from '@keen/core';
 import type { PlanFacts } from './engine-job.js';
 
 const MS_PER_MINUTE = 60_000;
@@ -50,4 +60,23 @@ export function planFacts(
     fixed: planned.filter(isFixed).map((wash) => slotOf(wash, nowMs)),
     movable: planned.filter((wash) => !isFixed(wash)).map((wash) => slotOf(wash, nowMs)),
   };
+}
+
+/** A car that no label minds: what is left does not go by the car. */
+const ANY_CAR = { protection: 'bare', protections: [], delicateWheels: false } as const;
+const MILD_C = 20;
+
+/** For how many washes there is product, by method: what was counted, and what the bottles give; the less of the two. */
+export function stockByMethod(
+  counted: Settings['stock'],
+  kit: Kit,
+  house: HouseRules,
+): Record<string, number> {
+  return Object.fromEntries(
+    METHOD_IDS.flatMap((id) => {
+      const bottles = washesLeft(shopMethod(id, house).steps, { vehicle: ANY_CAR, kit, placeC: MILD_C });
+      const left = Math.min(counted[id] ?? Infinity, bottles ?? Infinity);
+      return left === Infinity ? [] : [[id, left]];
+    }),
+  );
 }

@@ -3,6 +3,7 @@ import { PlacesModule } from '../places/places.module.js';
 import { BusyModule } from '../calendar/busy.module.js';
 import { CustomerBookModule } from '../customers/customer-book.module.js';
 import { DrivesModule } from '../drives/drives.module.js';
+import { KitShelfModule } from '../kit/kit-shelf.module.js';
 import { RoadsModule } from '../roads/roads.module.js';
 import { SettingsModule } from '../settings/settings.module.js';
 import { SoilLogModule } from '../soil/soil-log.module.js';
@@ -27,6 +28,7 @@ import { VerdictsService } from './verdicts.service.js';
     DrivesModule,
     SwabsModule,
     SoilLogModule,
+    KitShelfModule,
   ],
   controllers: [VerdictsController],
   providers: [VerdictsService, EnginePool],

@@ -21,6 +21,7 @@ import { type BookingRecord, BookingsRepository } from '../customers/bookings.re
 import { CustomersRepository } from '../customers/customers.repository.js';
 import { DrivesRepository } from '../drives/drives.repository.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { KitRepository } from '../kit/kit.repository.js';
 import { PlacesService } from '../places/places.service.js';
 import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -34,7 +35,7 @@ import { type CellAnswer, GRID_HOURS, type MadePlan, type PackDraft, type Ribbon
 import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
 import { enginePlace, engineVehicle, type Notes } from './engine-facts.js';
-import { isAhead, planFacts, slotOf } from './plan-facts.js';
+import { isAhead, planFacts, slotOf, stockByMethod } from './plan-facts.js';
 import type { SaltAnswer } from './salt-answer.js';
 import { SharedAnswers } from './shared-answers.js';
 
@@ -102,6 +103,7 @@ export class VerdictsService {
     private readonly busy: CalendarRepository,
     private readonly customers: CustomersRepository,
     private readonly bookings: BookingsRepository,
+    private readonly kit: KitRepository,
     private readonly clock: ClockService,
   ) {}
 
@@ -150,13 +152,15 @@ export class VerdictsService {
   }
 
   private async planInputs() {
-    const [setting, vehicles, notes, { hands, stock }, booked] = await Promise.all([
+    const [setting, vehicles, notes, { hands, stock: counted, house }, booked, kit] = await Promise.all([
       this.setting(),
       this.vehicles.list(),
       this.notes(),
       this.settings.read(),
       this.bookings.open(this.clock.now()),
+      this.kit.all(),
     ]);
+    const stock = stockByMethod(counted, kit, house);
     const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
     const planned = notes.washes.filter((wash) => isAhead(wash, setting.nowMs));
     const engaged = (await this.busy.busy(setting.nowMs)).map(({ handsId, fromMs, toMs }) => ({
@@ -236,8 +240,9 @@ export class VerdictsService {
     const asked = await this.start(query);
     if (!asked) return null;
     const { setting, car, start } = asked;
-    const draft = await this.ask(['run-pack', car, start], setting, undefined, () =>
-      this.pool.run({ ...setting, car, start, kind: 'run-pack' }),
+    const kit = await this.kit.all();
+    const draft = await this.ask(['run-pack', car, start, kit], setting, undefined, () =>
+      this.pool.run({ ...setting, car, start, kit, kind: 'run-pack' }),
     );
     return draft && { ...draft, source: setting.source, issuedMs: setting.issuedMs };
   }

@@ -4,8 +4,8 @@ import type { RunRecord, WashFound, WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
-import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { KitUseService } from './kit-use.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from './washes.repository.js';
@@ -23,7 +23,7 @@ export class WashesService {
     private readonly vehicles: VehiclesService,
     private readonly places: PlacesService,
     private readonly changes: WashChangesService,
-    private readonly settings: SettingsService,
+    private readonly use: KitUseService,
     private readonly clock: ClockService,
   ) {}
 
@@ -61,10 +61,13 @@ export class WashesService {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
     this.requireDoable(dto, await this.vehicles.read(before.vehicleId));
-    const change = { ...dto, extras: dto.extras ?? before.extras, status: 'done' as const };
+    const used = dto.found.used ?? (await this.use.usual({ ...before, methodId: dto.methodId }));
+    const found: WashFound = { ...dto.found, used };
+    const change = { ...dto, found, extras: dto.extras ?? before.extras, status: 'done' as const };
     await this.washes.update(id, change);
-    await this.settings.useProduct(dto.methodId);
-    return { ...before, ...change };
+    const after = { ...before, ...change };
+    await this.use.take(after);
+    return after;
   }
 
   /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */
@@ -83,10 +86,11 @@ export class WashesService {
       id: randomUUID(),
       status: 'done',
       predicted: null,
+      found: { ...dto.found, used: await this.use.usual(dto) },
       ...ALONE,
     };
     await this.washes.insert(record);
-    await this.settings.useProduct(dto.methodId);
+    await this.use.take(record);
     return record;
   }
 
@@ -95,20 +99,20 @@ export class WashesService {
     const before = await this.read(id);
     const change = { status: 'planned' as const, found: null, costMinor: null };
     await this.washes.update(id, change);
-    if (before.status === 'done') await this.settings.useProduct(before.methodId, -1);
+    if (before.status === 'done') await this.use.giveBack(before);
     return { ...before, ...change };
   }
 
   async remove(id: string): Promise<void> {
-    const { status, methodId } = await this.read(id);
+    const record = await this.read(id);
     await this.washes.setRemoved(id, this.clock.now());
-    if (status === 'done') await this.settings.useProduct(methodId, -1);
+    if (record.status === 'done') await this.use.giveBack(record);
   }
 
   async restore(id: string): Promise<WashRecord> {
     if (!(await this.washes.setRemoved(id, null))) throw notFound('wash', id);
     const record = await this.read(id);
-    if (record.status === 'done') await this.settings.useProduct(record.methodId);
+    if (record.status === 'done') await this.use.take(record);
     return record;
   }
 

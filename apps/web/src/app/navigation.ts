@@ -1,4 +1,5 @@
 import {
+  IconBottle,
   IconCalculator,
   IconCalendarTime,
   IconCar,
@@ -71,6 +72,15 @@ export const VIEWS = [
     short: 'Places',
     key: 'p',
     icon: IconMapPin,
+    onPhoneBar: false,
+    isMore: true,
+  },
+  {
+    path: '/kit',
+    label: 'Kit',
+    short: 'Kit',
+    key: 'k',
+    icon: IconBottle,
     onPhoneBar: false,
     isMore: true,
   },

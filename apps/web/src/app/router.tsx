@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/places/places-page.js')).PlacesPage }),
       },
       {
+        path: 'kit',
+        lazy: async () => ({ Component: (await import('../features/kit/kit-page.js')).KitPage }),
+      },
+      {
         path: 'desk/:name?',
         lazy: async () => ({ Component: (await import('../features/desk/desk-page.js')).DeskPage }),
       },

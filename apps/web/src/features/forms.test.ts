@@ -39,6 +39,7 @@ describe('the form of a vehicle', () => {
     waterBehaviour: 'beading',
     protections: [],
     delicateWheels: true,
+    hasChargePort: false,
     weekShares: [1, 1, 1, 1, 1, 0.5, 0],
     driving: { mainRoadKm: 30, townKm: 9, bridgeKm: 0 },
     standsAtPlaceId: null,

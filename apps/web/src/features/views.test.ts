@@ -180,6 +180,7 @@ describe('condition', () => {
     protection: 'coating' as const,
     waterBehaviour: 'sheeting' as const,
     delicateWheels: true,
+    hasChargePort: false,
     protections: [
       {
         zone: 'rear',

@@ -15,6 +15,8 @@ export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], strin
   mmolPerLitre: 'mmol/L',
 };
 
+const ML_PER_FL_OZ = 29.5735;
+
 /** Everything that is shown passes here: units, money, time and language of one user. */
 export interface Format {
   readonly temp: (tempC: number) => string;
@@ -24,6 +26,8 @@ export interface Format {
   readonly km: (km: number) => string;
   readonly hardness: (mgPerLitre: number) => string;
   readonly litres: (litres: number) => string;
+  /** Small amounts: mL, or US fluid ounces. */
+  readonly ml: (ml: number) => string;
   readonly money: (minor: number) => string;
   readonly minutes: (minutes: number) => string;
   readonly share: (fraction: number) => string;
@@ -90,6 +94,12 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
       display.volume === 'L'
         ? `${fixed(litres, litres < 10 ? 1 : 0)} L`
         : `${fixed(litres / LITRES_PER_GALLON, litres < 40 ? 1 : 0)} gal`,
+    ml: (ml) =>
+      display.volume === 'L'
+        ? ml >= 1000
+          ? `${fixed(ml / 1000, 2)} L`
+          : `${fixed(ml, ml < 10 ? 1 : 0)} mL`
+        : `${fixed(ml / ML_PER_FL_OZ, ml < 300 ? 2 : 1)} fl oz`,
     money: (minor) => money.format(minor / 100).replace('-', '−'),
     minutes: minutesText,
     share: (fraction) => `${fixed(fraction * 100, 0)} %`,

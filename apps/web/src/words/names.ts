@@ -6,6 +6,8 @@ import type {
   CompatibilityReason,
   FlipInput,
   FreezeCareId,
+  GearKind,
+  KeptIn,
   Leftover,
   MessageKind,
   MethodId,
@@ -302,6 +304,20 @@ export const CLEANER_NAMES: Readonly<Record<ClogCleaner, string>> = {
   'iron-remover': 'an iron remover',
   'mineral-acid': 'a mild mineral acid',
 };
+export const KEPT_IN_NAMES: Readonly<Record<KeptIn, string>> = { van: 'in the van', indoors: 'indoors' };
+export const GEAR_NAMES: Readonly<Record<GearKind, string>> = {
+  'folded-towel': 'folded towels',
+  'drying-towel': 'drying towels',
+  mitt: 'mitts',
+  sponge: 'sponges',
+  sprayer: 'sprayer',
+  foamer: 'foamer',
+  lance: 'lance',
+  blower: 'blower',
+  steamer: 'steamer',
+  'inline-filter': 'inline filter',
+  resin: 'demineralising resin',
+};
 export const ROLE_NAMES: Readonly<Record<ProductRole, string>> = {
   shampoo: 'Shampoo',
   rinseless: 'Rinseless wash',
@@ -361,6 +377,15 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   shuts: 'door shuts',
   strip: 'strip',
   seal: 'seal',
+  'before-machine': 'make the car ready for the machine',
+  'after-machine': 'wipe what the machine left',
+  'charge-port': 'charge port',
+  'salt-neutraliser': 'salt neutraliser',
+  bugs: 'bug remover',
+  iron: 'iron remover',
+  'engine-bay': 'engine bay',
+  mats: 'mats',
+  tyres: 'tyres',
 };
 
 export const optionsOf = <K extends string>(

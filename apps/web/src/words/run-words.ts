@@ -1,6 +1,17 @@
-import type { PackItem, RunCaution, RunReason, RunStep, SkipReason, WashStepId, ZoneGroup } from '@keen/core';
+import type {
+  Mix,
+  MixInto,
+  PackItem,
+  RunCaution,
+  RunReason,
+  RunStep,
+  SkipReason,
+  StepFault,
+  WashStepId,
+  ZoneGroup,
+} from '@keen/core';
 import type { Format } from '../format/format.js';
-import { PANEL_NAMES } from './names.js';
+import { COMPATIBILITY_REASONS, PANEL_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
 
 /** What is done, verb first. */
 export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
@@ -23,6 +34,15 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   shuts: 'Wipe the door shuts',
   strip: 'Strip it',
   seal: 'Seal it',
+  'before-machine': 'Make it ready for the machine',
+  'after-machine': 'Wipe what the machine left',
+  'charge-port': 'Dry the charge port',
+  'salt-neutraliser': 'Put salt neutraliser on',
+  bugs: 'Put bug remover on',
+  iron: 'Put iron remover on',
+  'engine-bay': 'Clean the engine bay',
+  mats: 'Scrub the mats',
+  tyres: 'Dress the tyres',
 };
 
 export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
@@ -45,6 +65,10 @@ export const REASON_TEXTS: Readonly<Record<RunReason, string>> = {
   'last-water-decides-spots': 'what is left of this water is what spots',
   'bare-paint-wants-cover': 'bare paint wants cover before the road',
   'machine-does-it': 'the machine does it',
+  'machine-tears-and-misses':
+    'fold mirrors, aerial down, wipers off, loose trim told: brushes and jets tear at what stands out',
+  'only-when-dry': 'it goes on dry parts only',
+  'shop-does-it-here': 'the shop does it here',
 };
 
 export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
@@ -55,6 +79,9 @@ export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
   'weight-of-the-mitt': 'Weight of the mitt only; a fouled face never goes back on.',
   'never-under-a-jack': 'Nobody goes under a car that a jack holds; ramps with chocks.',
   'ice-underfoot': 'Water on this ground freezes: grit it, and mind where others walk.',
+  'never-while-charging': 'Never while it charges, never a jet: open, dry with a clean cloth, protect, shut.',
+  'engine-cool-and-covered':
+    'Engine cool, electrics covered, soft brush, low pressure; for hybrids and electrics ask the maker or a licensed trade.',
   'gloves-and-goggles': 'Gloves and goggles; acid never over alkali, never with chlorine.',
 };
 
@@ -97,3 +124,48 @@ export const SKIP_NAMES: Readonly<Record<SkipReason, string>> = {
   'nothing-left': 'nothing left of it',
   other: 'another reason',
 };
+
+const AIR_WORDS: Readonly<Record<MixInto, string>> = {
+  foamer: 'in the foamer',
+  sprayer: 'in a sprayer',
+  bucket: 'in the bucket',
+  neat: 'neat',
+};
+
+/** "40 mL and 360 mL water (1:9, 10 %), 1.3 caps, in the foamer". */
+export function mixText(mix: Mix, format: Format): string {
+  const { productMl, waterMl, parts, percent, caps, panelPercent, into } = mix;
+  if (!mix.product) return 'none in the kit';
+  const capsText = caps === null ? '' : `, ${caps.toFixed(1)} caps`;
+  const onPanel = panelPercent === null ? '' : `, ${panelPercent.toFixed(1)} % on the panel`;
+  if (parts < 1) return `${format.ml(productMl)} neat${capsText}`;
+  return `${format.ml(productMl)} and ${format.ml(waterMl)} water (1:${Math.round(parts)}, ${percent.toFixed(percent < 2 ? 2 : 0)} %)${capsText}, ${AIR_WORDS[into]}${onPanel}`;
+}
+
+/** What stands against a step, with its number and the way on. */
+export function faultText(fault: StepFault, format: Format): string {
+  switch (fault.kind) {
+    case 'none-in-kit':
+      return 'Its product is not in the kit: buy it, or leave the step out.';
+    case 'too-little':
+      return `${format.ml(fault.needMl)} wanted, ${format.ml(fault.leftMl)} left: make less, or open a new bottle.`;
+    case 'too-cold':
+      return `${format.temp(fault.tempC)} there, and the label says ${format.temp(fault.lowestC)} or more (${format.kelvin(fault.lowestC - fault.tempC)} short): warm the product, or another product.`;
+    case 'meets':
+      return `On the ${ZONE_NAMES[fault.zone].toLowerCase()}: ${COMPATIBILITY_REASONS[fault.finding.reason]}${fault.finding.limitPh === null ? '' : `, limit pH ${fault.finding.limitPh}`}; ${MEETS_WAY[fault.finding.kind]}.`;
+    case 'acid-over-alkali':
+      return `Acid over alkali: “${RUN_STEP_NAMES[fault.alkali].toLowerCase()}” still lies there. Rinse first.`;
+    case 'hot-on-frozen-glass':
+      return `Glass is near ${format.temp(fault.glassC)} and the water ${format.temp(fault.waterC)}: hot water cracks frozen glass. Begin low on the body, bring the glass above freezing slowly.`;
+    case 'forbidden':
+      return `The place forbids it (${SITE_RULE_NAMES[fault.rule]}): ask there, or leave the step out.`;
+    case 'no-drain':
+      return `No drain, and ${format.litres(fault.litres)} falls: keep it drip-free, mop up, no puddle at the door.`;
+  }
+}
+
+const MEETS_WAY = {
+  warn: 'mind it',
+  're-protect': 'protect it again afterwards',
+  block: 'not with this product',
+} as const;

@@ -1,1 +1,2 @@
+export * from './variant.js';
 export * from './data/house-rules.js';

@@ -1,5 +1,5 @@
 import { saturationOverWaterPa } from '../air/index.js';
-import { productEdges, rinseEdges, runSteps, type WetCase } from '../run/index.js';
+import { productEdges, rinseEdges, runSteps, stepsAround, type WetCase } from '../run/index.js';
 import { panelsOf } from '../vehicle/index.js';
 import { filmInputFor, type SiteHour } from '../verdict/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
@@ -63,7 +63,7 @@ export function edgesNow(
     edges: productEdges(of, panels, edges),
     panels,
     stopAfter: [],
-    isGroundFreezing: false,
+    ...stepsAround(of, pack.sheet.preparation.mixes),
   });
   const keys = keyedSteps({ steps }).flatMap(({ key, step }): [string, Latest][] =>
     step.dwell ? [[key, { minutes: step.dwell.toMinutes, ends: step.dwell.cutAs ?? 'label' }]] : [],

@@ -6,3 +6,4 @@ export * from './run-moment.js';
 export * from './edges-now.js';
 export * from './run-record.js';
 export * from './sun-side.js';
+export * from './acid-now.js';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { DEFAULT_HOUSE } from '../house/index.js';
+import { EMPTY_KIT } from '../kit/index.js';
 import { shopMethod } from '../method/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
@@ -58,7 +59,15 @@ function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}): RunP
   if (!site) throw new Error('an hour without weather');
   const { panelSunWm2: _, ...light } = site;
   const method = shopMethod(methodId, DEFAULT_HOUSE, VEHICLE);
-  const of = { vehicle: VEHICLE, place, method, limits: DEFAULT_LIMITS, isDark: false, overnightC: -8 };
+  const of = {
+    vehicle: VEHICLE,
+    place,
+    method,
+    limits: DEFAULT_LIMITS,
+    isDark: false,
+    overnightC: -8,
+    kit: EMPTY_KIT,
+  };
   return {
     ...of,
     id: 'pack',

@@ -1,9 +1,10 @@
+import { takesOff } from '../kit/index.js';
 import { meter, sessionMinor, type Tariff } from '../meter/index.js';
 import { meterRuns } from '../plan/index.js';
 import type { WetEdge } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import type { RunPack } from './run-pack.js';
-import { type DwellTimer, type LiveStep, type RunState, type RunSpan, takesOff } from './run-state.js';
+import type { DwellTimer, LiveStep, RunState, RunSpan } from './run-state.js';
 
 const SECOND_MS = 1000;
 const MINUTE_MS = 60_000;

@@ -1,3 +1,4 @@
+import { washUse, type WashUse } from '../kit/index.js';
 import type { RunRecord } from '../log/index.js';
 import type { ByGroup } from '../vehicle/index.js';
 import { meterMoment, workedSeconds } from './run-moment.js';
@@ -13,6 +14,8 @@ export interface ClosedRun {
   /** What was said to be paid, else the visit and the meter; minor units. */
   readonly costMinor: number;
   readonly record: RunRecord;
+  /** What it took out of the kit: of the steps that were done. */
+  readonly used: WashUse;
 }
 
 /**
@@ -36,8 +39,17 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   }));
   const ranMinutes = (meter?.runSeconds ?? 0) / 60;
   const soilBefore: ByGroup = pack.soilBefore;
+  const done = state.steps.filter((one) => one.state === 'done').map(({ step }) => step);
+  const mixes = done.flatMap(({ mix }) => mix ?? []);
+  const cloths = {
+    ...media,
+    foldedTowels: close.used.foldedTowels ?? media.foldedTowels,
+    dryingTowels: close.used.dryingTowels ?? media.dryingTowels,
+  };
+  const took = pack.method.steps.filter(({ id }) => done.some((step) => step.id === id));
   return {
     startMs: startedMs,
+    used: washUse({ steps: took, media: cloths }, mixes, pack.place),
     minutes: Math.max(1, (closedMs - startedMs) / MINUTE_MS),
     costMinor: close.used.paidMinor ?? money.visitMinor + (meter?.paidMinor ?? 0),
     record: {
@@ -45,8 +57,8 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
       waterMinutes: tariff ? ranMinutes : null,
       meterMinor: meter?.paidMinor ?? null,
       meterEstimateMinor: meter ? money.meterMinor : null,
-      foldedTowels: close.used.foldedTowels ?? media.foldedTowels,
-      dryingTowels: close.used.dryingTowels ?? media.dryingTowels,
+      foldedTowels: cloths.foldedTowels,
+      dryingTowels: cloths.dryingTowels,
       soilBefore,
       readings: state.readings,
       notes: state.notes,

@@ -1,3 +1,4 @@
+import { takesOff } from '../kit/index.js';
 import type { RunStep } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import { panelsOf } from '../vehicle/index.js';
@@ -61,21 +62,8 @@ export interface RunState {
   readonly close: Extract<RunDeed, { kind: 'close' }> | null;
 }
 
-/** Steps whose water takes a product off the groups that they go over. */
-const TAKES_OFF: ReadonlySet<string> = new Set([
-  'rinse',
-  'final-rinse',
-  'machine-jets',
-  'contact',
-  'rinseless',
-  'towel',
-]);
 /** Steps that leave the whole car wet. */
 const FLOODS: ReadonlySet<string> = new Set(['rinse', 'final-rinse', 'machine-jets', 'contact']);
-
-/** Does this step take that product off? */
-export const takesOff = (step: Pick<RunStep, 'id' | 'groups'>, product: Pick<RunStep, 'groups'>): boolean =>
-  TAKES_OFF.has(step.id) && step.groups.some((group) => product.groups.includes(group));
 
 type Draft = { -readonly [K in keyof RunState]: RunState[K] };
 

@@ -1,3 +1,4 @@
+import type { WashUse } from '../kit/index.js';
 import type { ByGroup, PanelId, SeasonJobId, WaterBehaviour } from '../vehicle/index.js';
 import type { Finding } from '../rules/index.js';
 import type { VerdictKind } from '../verdict/index.js';
@@ -49,6 +50,8 @@ export interface WashFound {
   readonly note: string;
   /** What water did afterwards, on the panels that were looked at. */
   readonly behaviour?: Readonly<Partial<Record<PanelId, WaterBehaviour>>>;
+  /** What it took out of the kit. */
+  readonly used?: WashUse;
   /** Where it was run step by step. */
   readonly run?: RunRecord;
 }

@@ -1,12 +1,16 @@
 import type { HouseRules } from '../house/index.js';
 import type { Vehicle } from '../vehicle/index.js';
-import { METHODS, methodOf } from './data/methods.js';
+import { EXTRA_STEPS, METHODS, methodOf } from './data/methods.js';
 import { describeMethod, type MethodRow } from './describe-method.js';
 import type { Drying, Method } from './method.js';
+import { inOwnOrder } from './own-order.js';
 import type { WashStep, WashStepId } from './wash-step.js';
 
 type Row = MethodRow;
-type Edit = (row: Row, house: HouseRules, vehicle: Pick<Vehicle, 'delicateWheels'>) => Row;
+/** What of a car changes the way it is washed. */
+export type WashedCar = Pick<Vehicle, 'delicateWheels'> & Partial<Pick<Vehicle, 'hasChargePort'>>;
+
+type Edit = (row: Row, house: HouseRules, vehicle: WashedCar) => Row;
 
 /** Mitts that make one per panel possible (practice: 7–8). */
 const MITT_PER_PANEL = 7;
@@ -165,6 +169,13 @@ const wheelsRinse: Edit = (row, { choices }, { delicateWheels }) => {
   return { ...row, steps: [...row.steps.slice(0, wheels), rinse, ...row.steps.slice(wheels)] };
 };
 
+/** Opened, dried and protected once the water is off; only where there is one, and where hands are at the car anyway. */
+const chargePort: Edit = (row, _house, { hasChargePort = false }) => {
+  const step = EXTRA_STEPS.find(({ id }) => id === 'charge-port');
+  if (!hasChargePort || !step || row.drying.kind === 'left') return row;
+  return { ...row, steps: [...row.steps, step] };
+};
+
 const EDITS: readonly Edit[] = [
   wheelsRinse,
   wheelsOrder,
@@ -175,6 +186,7 @@ const EDITS: readonly Edit[] = [
   stripEachTime,
   underbodyBy,
   baySoap,
+  chargePort,
 ];
 
 const ROBUST = { delicateWheels: false };
@@ -182,17 +194,16 @@ const ROBUST = { delicateWheels: false };
 /**
  * How does this shop do this method on this car?
  *
- * @returns the method with its steps put in order, added or left out by the house rules, all figures anew
+ * @returns the method with its steps put in order, added or left out by the house rules and then by the shop's own variant of it,
+ * all figures anew
  */
-export function shopMethod(
-  methodId: string,
-  house: HouseRules,
-  vehicle: Pick<Vehicle, 'delicateWheels'> = ROBUST,
-): Method {
+export function shopMethod(methodId: string, house: HouseRules, vehicle: WashedCar = ROBUST): Method {
   const shipped: Row = methodOf(methodId);
-  return describeMethod(EDITS.reduce((row, edit) => edit(row, house, vehicle), shipped));
+  const edited = EDITS.reduce((row, edit) => edit(row, house, vehicle), shipped);
+  const variant = house.variants?.[methodId];
+  return describeMethod(variant ? { ...edited, steps: inOwnOrder(edited.steps, variant) } : edited);
 }
 
 /** All of them. */
-export const shopMethods = (house: HouseRules, vehicle: Pick<Vehicle, 'delicateWheels'> = ROBUST): Method[] =>
+export const shopMethods = (house: HouseRules, vehicle: WashedCar = ROBUST): Method[] =>
   METHODS.map(({ id }) => shopMethod(id, house, vehicle));

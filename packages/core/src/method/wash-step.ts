@@ -1,9 +1,11 @@
 import type { ByGroup, ZoneGroup } from '../vehicle/index.js';
 
 export const WASH_STEP_IDS = [
+  'before-machine',
   'machine-soak',
   'machine-jets',
   'machine-blower',
+  'after-machine',
   'wheels',
   'foam',
   'pre-soak',
@@ -20,6 +22,13 @@ export const WASH_STEP_IDS = [
   'shuts',
   'strip',
   'seal',
+  'charge-port',
+  'salt-neutraliser',
+  'bugs',
+  'iron',
+  'engine-bay',
+  'mats',
+  'tyres',
 ] as const;
 export type WashStepId = (typeof WASH_STEP_IDS)[number];
 
@@ -38,6 +47,8 @@ export interface WashStep {
   /** Shortest and longest dwell in the cold, minutes; null where nothing dwells. */
   readonly dwell: { readonly from: number; readonly to: number } | null;
   readonly direction?: 'bottom-up' | 'top-down';
+  /** In the shop's own words. */
+  readonly note?: string;
 }
 
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */

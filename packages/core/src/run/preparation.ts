@@ -1,4 +1,5 @@
 import { windChill, type WindChill } from '../air/index.js';
+import type { Mix } from '../kit/index.js';
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { HOTTEST_FOR_HANDS_C, mixWater, type MixedWater, startForArrival } from '../water/index.js';
@@ -37,6 +38,9 @@ export const PACK_ITEMS = [
 ] as const;
 export type PackItem = (typeof PACK_ITEMS)[number];
 
+/** How many cloths are clean. */
+export type CleanMedia = Readonly<Record<keyof Method['media'], number | null>>;
+
 export interface Preparation {
   readonly water: WarmWater | null;
   /** From all taps, lances and buckets. */
@@ -44,6 +48,10 @@ export interface Preparation {
   /** Eight faces to a towel folded twice. */
   readonly towelFaces: number;
   readonly media: Method['media'];
+  /** Of each, laundered and dry; null: the kit does not say. */
+  readonly clean: CleanMedia;
+  /** In the order to mix. */
+  readonly mixes: readonly Mix[];
   readonly pack: readonly PackItem[];
   /** Coins or card, minor units: the meter in its cheapest way, and the visit. */
   readonly money: Pick<WashCost, 'visitMinor' | 'meterMinor'>;
@@ -118,12 +126,18 @@ function packList(place: Place, method: Method, around: { coldC: number; isDark:
 /**
  * What has to be mixed, packed and put on for this wash?
  *
- * @param wash the place, the method as the shop does it, what it costs there
+ * @param wash the place, the method as the shop does it, what it costs there, what is mixed, how many cloths are clean
  * @param around air outdoors and at the place (°C), wind outdoors (m/s), whether it is dark
  * @returns amounts, times and money; water starts so hot that it arrives as wanted (Newton cooling in a lidded bucket, judgement)
  */
 export function preparation(
-  wash: { readonly place: Place; readonly method: Method; readonly cost: WashCost },
+  wash: {
+    readonly place: Place;
+    readonly method: Method;
+    readonly cost: WashCost;
+    readonly mixes: readonly Mix[];
+    readonly clean: CleanMedia;
+  },
   around: {
     readonly outdoorsC: number;
     readonly placeC: number;
@@ -131,13 +145,15 @@ export function preparation(
     readonly isDark: boolean;
   },
 ): Preparation {
-  const { place, method, cost } = wash;
+  const { place, method, cost, mixes, clean } = wash;
   const { meter } = cost;
   return {
     water: warmWater(method, { minutes: place.travelMinutes, airTempC: around.outdoorsC }),
     litresInAll: method.litres,
     towelFaces: method.media.foldedTowels * FACES_OF_A_TOWEL,
     media: method.media,
+    clean,
+    mixes,
     pack: packList(place, method, { coldC: around.placeC, isDark: around.isDark }),
     money: { visitMinor: cost.visitMinor, meterMinor: cost.meterMinor },
     savedMinor: meter ? meter.runThroughMinor - meter.cheapestMinor : 0,

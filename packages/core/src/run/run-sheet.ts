@@ -1,4 +1,5 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
+import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, Section } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
@@ -7,7 +8,7 @@ import { type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
 import type { SiteHour } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { preparation, type Preparation } from './preparation.js';
-import { type RunStep, runSteps, type WetEdge } from './run-step.js';
+import { type RunStep, runSteps, type StepsAround, type WetEdge } from './run-step.js';
 import { productEdges, rinseEdges } from './wet-edges.js';
 
 export interface RunSheet {
@@ -37,6 +38,8 @@ export interface RunSheetCase {
   readonly outdoors: WeatherHour;
   readonly isDark: boolean;
   readonly overnightC: number | null;
+  /** What the shop owns. */
+  readonly kit: Kit;
 }
 
 function largestSection({ drying }: Method, edges: readonly WetEdge[], inHandShare: number): Section | null {
@@ -57,6 +60,23 @@ function firstFlank(edges: readonly WetEdge[]): RunSheet['firstFlank'] {
   return left < right ? 'left' : 'right';
 }
 
+/** What of the place and the kit the steps go by. */
+export function stepsAround(
+  { place, method, site }: Pick<RunSheetCase, 'place' | 'method' | 'site'>,
+  mixes: readonly Mix[],
+): Omit<StepsAround, 'edges' | 'panels' | 'stopAfter'> {
+  const { airTempC } = site.air;
+  const isRoofed = place.kind === 'garage' || place.kind === 'heated-unit';
+  return {
+    isGroundFreezing: place.climate.kind !== 'heated' && airTempC < 0,
+    mixes,
+    forbids: place.forbids,
+    hasNoDrain: isRoofed && !place.hasDrain,
+    glassC: airTempC,
+    waterC: method.bucketC ?? place.washWater.tempC,
+  };
+}
+
 /**
  * How is this car washed there in that hour: what to bring, in which order, how long each, how much at once, and what to see to after?
  *
@@ -69,19 +89,30 @@ export function runSheet(of: RunSheetCase): RunSheet {
   const panels = panelsOf(vehicle.bodyClass);
   const edges = rinseEdges(of, panels);
   const cost = washCost(place, method);
+  const mixes = mixesFor(method.steps, { vehicle, kit: of.kit, placeC: site.air.airTempC });
   return {
     steps: runSteps(method, {
       edges: productEdges(of, panels, edges),
       panels,
       stopAfter: cost.meter?.stopAfter ?? [],
-      isGroundFreezing: place.climate.kind !== 'heated' && site.air.airTempC < 0,
+      ...stepsAround(of, mixes),
     }),
     minutes: method.minutes,
     edges,
     section: largestSection(method, edges, limits.inHandShare),
     firstFlank: firstFlank(edges),
     preparation: preparation(
-      { place, method, cost },
+      {
+        place,
+        method,
+        cost,
+        mixes,
+        clean: {
+          foldedTowels: cleanOf(of.kit, 'folded-towel'),
+          dryingTowels: cleanOf(of.kit, 'drying-towel'),
+          mitts: cleanOf(of.kit, 'mitt'),
+        },
+      },
       {
         outdoorsC: outdoors.airTempC,
         placeC: site.air.airTempC,

@@ -1,4 +1,6 @@
+import { acidOverAlkali, type Mix, type MixFault } from '../kit/index.js';
 import type { Method, WashStep, WashStepId } from '../method/index.js';
+import type { SiteRule } from '../place/index.js';
 import type { Panel, PanelId, ZoneGroup } from '../vehicle/index.js';
 
 /** How long a panel stays wet before it dries or freezes, whichever comes first. */
@@ -33,6 +35,9 @@ export const RUN_REASONS = [
   'last-water-decides-spots',
   'bare-paint-wants-cover',
   'machine-does-it',
+  'machine-tears-and-misses',
+  'only-when-dry',
+  'shop-does-it-here',
 ] as const;
 /** Why a step stands where it stands. */
 export type RunReason = (typeof RUN_REASONS)[number];
@@ -45,9 +50,19 @@ export const RUN_CAUTIONS = [
   'never-under-a-jack',
   'ice-underfoot',
   'gloves-and-goggles',
+  'never-while-charging',
+  'engine-cool-and-covered',
 ] as const;
 /** What has to be minded at a step. */
 export type RunCaution = (typeof RUN_CAUTIONS)[number];
+
+/** What stands against a step. */
+export type StepFault =
+  | MixFault
+  | { readonly kind: 'acid-over-alkali'; readonly alkali: WashStepId }
+  | { readonly kind: 'hot-on-frozen-glass'; readonly glassC: number; readonly waterC: number }
+  | { readonly kind: 'forbidden'; readonly rule: SiteRule }
+  | { readonly kind: 'no-drain'; readonly litres: number };
 
 export interface RunStep {
   readonly id: WashStepId;
@@ -61,11 +76,26 @@ export interface RunStep {
   /** The meter is stopped, or paused, when this step ends. */
   readonly stopsMeter: boolean;
   readonly dwell: StepDwell | null;
+  /** What is put on; null: nothing, or the site's own. */
+  readonly mix: Mix | null;
+  /** In the shop's own words; empty: none. */
+  readonly note: string;
+  /** What stands against it here, each with its number. */
+  readonly faults: readonly StepFault[];
   readonly reason: RunReason;
   readonly cautions: readonly RunCaution[];
 }
 
 const REASONS: Readonly<Record<WashStepId, RunReason>> = {
+  'before-machine': 'machine-tears-and-misses',
+  'after-machine': 'gaps-hold-water',
+  'charge-port': 'only-when-dry',
+  'salt-neutraliser': 'salt-sits-under',
+  bugs: 'dwells-while-others-are-done',
+  iron: 'dwells-while-others-are-done',
+  'engine-bay': 'shop-does-it-here',
+  mats: 'shop-does-it-here',
+  tyres: 'only-when-dry',
   'machine-soak': 'machine-does-it',
   'machine-jets': 'machine-does-it',
   'machine-blower': 'machine-does-it',
@@ -99,6 +129,11 @@ const CAUTIONS: Readonly<Partial<Record<WashStepId, readonly RunCaution[]>>> = {
   blow: ['mains-near-water'],
   strip: ['data-sheet', 'gloves-and-goggles'],
   seal: ['data-sheet'],
+  'charge-port': ['never-while-charging'],
+  'salt-neutraliser': ['data-sheet'],
+  bugs: ['data-sheet'],
+  iron: ['data-sheet', 'gloves-and-goggles'],
+  'engine-bay': ['engine-cool-and-covered'],
 };
 
 /** Which paid run of the meter each step belongs to; null: it is off the meter. Steps that follow each other on it are one run. */
@@ -150,26 +185,75 @@ export function boundedDwell(
   };
 }
 
+/** What the steps of a wash are made of besides the method. */
+export interface StepsAround {
+  /** Wet edge of each panel under a product in that hour. */
+  readonly edges: readonly WetEdge[];
+  readonly panels: readonly Pick<Panel, 'id' | 'tiltDeg'>[];
+  /** After which paid runs the meter is stopped. */
+  readonly stopAfter: readonly number[];
+  readonly isGroundFreezing: boolean;
+  readonly mixes: readonly Mix[];
+  /** What the place forbids of what a step needs. */
+  readonly forbids: readonly SiteRule[];
+  /** A floor without a drain, under a roof. */
+  readonly hasNoDrain: boolean;
+  /** Glass before it is wetted, and the water that meets it first, °C. */
+  readonly glassC: number;
+  readonly waterC: number;
+}
+
+/** Water so much warmer than ice cracks cold glass (judgement). */
+const HOT_WATER_C = 25;
+/** Less than this is wiped up (judgement). */
+const PUDDLE_LITRES = 2;
+
+const NEEDS_RULE: Readonly<Partial<Record<WashStepId, SiteRule>>> = {
+  contact: 'no-own-bucket',
+  foam: 'no-own-foam',
+};
+
+function faultsOf(
+  step: WashStep,
+  mix: Mix | null,
+  isFirstOnGlass: boolean,
+  around: StepsAround,
+): StepFault[] {
+  const rule = step.onMeter ? undefined : NEEDS_RULE[step.id];
+  const { glassC, waterC, forbids, hasNoDrain } = around;
+  const isForbidden = rule !== undefined && forbids.includes(rule);
+  const isContact = step.contact && forbids.includes('no-contact');
+  return [
+    ...(mix?.faults ?? []),
+    ...(isForbidden ? [{ kind: 'forbidden' as const, rule }] : []),
+    ...(isContact ? [{ kind: 'forbidden' as const, rule: 'no-contact' as const }] : []),
+    ...(isFirstOnGlass && glassC < 0 && waterC >= HOT_WATER_C
+      ? [{ kind: 'hot-on-frozen-glass' as const, glassC, waterC }]
+      : []),
+    ...(hasNoDrain && step.litres > PUDDLE_LITRES
+      ? [{ kind: 'no-drain' as const, litres: step.litres }]
+      : []),
+  ];
+}
+
 /**
  * In which order is this wash done, for how long each, and why there?
  *
  * @param method as the shop does it
- * @param around wet edge of each panel in that hour, the panels, after which paid runs the meter is stopped, whether the ground freezes
- * @returns steps in order; dwell never longer than the wet edge of the panels it lies on
+ * @param around wet edges, panels, meter, mixes and the place
+ * @returns steps in order; dwell by the label of the product where there is one, never longer than the wet edge of the panels it
+ * lies on; what stands against each
  */
-export function runSteps(
-  method: Pick<Method, 'steps' | 'setUpMinutes'>,
-  around: {
-    readonly edges: readonly WetEdge[];
-    readonly panels: readonly Pick<Panel, 'id' | 'tiltDeg'>[];
-    readonly stopAfter: readonly number[];
-    readonly isGroundFreezing: boolean;
-  },
-): RunStep[] {
+export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around: StepsAround): RunStep[] {
   const runs = meterRunOf(method.steps);
   let atMinute = method.setUpMinutes / 2;
   // Once the ground is wet it stays so: told where the first water falls.
   const firstWet = method.steps.findIndex(({ litres }) => litres > 0);
+  const firstOnGlass = method.steps.findIndex(({ litres, groups }) => litres > 0 && groups.includes('upper'));
+  const mixes = method.steps.map(({ id }) => around.mixes.find((mix) => mix.step === id) ?? null);
+  const clashes = acidOverAlkali(
+    method.steps.map(({ id, groups }, i) => ({ id, groups, inUsePh: mixes[i]?.product?.inUsePh ?? null })),
+  );
   return method.steps.map((step, i): RunStep => {
     const run = runs[i] ?? null;
     const endsRun = run !== null && runs[i + 1] !== run;
@@ -177,16 +261,26 @@ export function runSteps(
     atMinute += step.minutes;
     const wheelsLast = step.id === 'wheels' && i > 0;
     const wets = i === firstWet && around.isGroundFreezing;
+    const mix = mixes[i] ?? null;
+    const dwell = step.dwell && (mix?.product?.dwell ?? step.dwell);
+    const clash = clashes.find(({ acid }) => acid === i);
+    const alkali = clash && method.steps[clash.alkali]?.id;
     return {
       id: step.id,
       groups: step.groups,
       direction: step.direction ?? null,
+      note: step.note ?? '',
       fromMinute,
       minutes: step.minutes,
       litres: step.litres,
       onMeter: step.onMeter,
       stopsMeter: endsRun && around.stopAfter.includes(run),
-      dwell: step.dwell && boundedDwell(step.dwell, panelsFor(step.groups, around.panels), around.edges),
+      dwell: dwell && boundedDwell(dwell, panelsFor(step.groups, around.panels), around.edges),
+      mix,
+      faults: [
+        ...faultsOf(step, mix, i === firstOnGlass, around),
+        ...(alkali ? [{ kind: 'acid-over-alkali' as const, alkali }] : []),
+      ],
       reason: wheelsLast ? 'dirtiest-last' : REASONS[step.id],
       cautions: [...(CAUTIONS[step.id] ?? []), ...(wets ? (['ice-underfoot'] as const) : [])],
     };

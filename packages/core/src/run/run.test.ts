@@ -1,13 +1,22 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { shopMethod } from '../method/index.js';
+import { acidOverAlkali, EMPTY_KIT, type Kit, type Mix } from '../kit/index.js';
+import { shopMethod, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { BAY, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
 import type { WeatherHour } from '../weather/index.js';
-import { boundedDwell, meterRunOf, type RunSheet, runSheet, runSteps, type WetEdge } from './index.js';
+import {
+  boundedDwell,
+  meterRunOf,
+  type RunSheet,
+  runSheet,
+  runSteps,
+  type StepsAround,
+  type WetEdge,
+} from './index.js';
 
 const FROM = Date.UTC(2026, 0, 14, 12);
 const HOUR: WeatherHour = {
@@ -29,6 +38,7 @@ function sheet(
   methodId: string,
   weather: Partial<WeatherHour> = {},
   overnightC: number | null = -8,
+  kit: Kit = EMPTY_KIT,
 ): RunSheet {
   const outdoors = { ...HOUR, ...weather };
   const hours = Array.from({ length: 48 }, (_, i) => ({ ...outdoors, atMs: FROM + (i - 36) * 3_600_000 }));
@@ -46,8 +56,21 @@ function sheet(
     outdoors,
     isDark: false,
     overnightC,
+    kit,
   });
 }
+
+const PLAIN_STEPS: StepsAround = {
+  edges: [],
+  panels: [],
+  stopAfter: [],
+  isGroundFreezing: false,
+  mixes: [],
+  forbids: [],
+  hasNoDrain: false,
+  glassC: 5,
+  waterC: 8,
+};
 
 describe('the steps of a wash', () => {
   const { steps, minutes } = sheet(BAY, 'bay-contact');
@@ -112,7 +135,7 @@ describe('the steps of a wash', () => {
 
   it('stop the meter at the end of a run only, as the cheapest way has it', () => {
     const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
-    const around = { edges: [], panels: [], isGroundFreezing: false };
+    const around = PLAIN_STEPS;
     const stopped = runSteps(method, { ...around, stopAfter: [0] }).filter(({ stopsMeter }) => stopsMeter);
     expect(stopped).toHaveLength(1);
     const [stop] = stopped;
@@ -135,15 +158,94 @@ describe('the steps of a wash', () => {
       numbers: DEFAULT_HOUSE.numbers,
     };
     const reasonOf = (house: typeof DEFAULT_HOUSE) =>
-      runSteps(shopMethod('bay-contact', house, VEHICLE), {
-        edges: [],
-        panels: [],
-        stopAfter: [],
-        isGroundFreezing: false,
-      }).find(({ id }) => id === 'wheels')?.reason;
+      runSteps(shopMethod('bay-contact', house, VEHICLE), PLAIN_STEPS).find(({ id }) => id === 'wheels')
+        ?.reason;
     expect(reasonOf(last)).toBe('dirtiest-last');
     const first = { ...last, choices: { ...last.choices, wheels: 'first' as const } };
     expect(reasonOf(first)).toBe('no-wet-paint-left-waiting');
+  });
+});
+
+describe('what stands against a step', () => {
+  const faultsAt = (around: Partial<StepsAround>, methodId = 'bay-contact') =>
+    runSteps(shopMethod(methodId, DEFAULT_HOUSE, VEHICLE), { ...PLAIN_STEPS, ...around }).flatMap(
+      ({ id, faults }) => faults.map((fault) => ({ id, ...fault })),
+    );
+
+  it.each([
+    { why: 'frozen glass and warm water', glassC: -0.1, waterC: 25, count: 1 },
+    { why: 'glass that is not frozen', glassC: 0, waterC: 40, count: 0 },
+    { why: 'cold water', glassC: -8, waterC: 24.9, count: 0 },
+  ])('is hot water on frozen glass, at the first water only: $why', ({ glassC, waterC, count }) => {
+    const found = faultsAt({ glassC, waterC });
+    expect(found).toHaveLength(count);
+    if (count > 0)
+      expect(found[0]).toMatchObject({ id: 'foam', kind: 'hot-on-frozen-glass', glassC, waterC });
+  });
+
+  it('is what the place forbids, at the step that needs it', () => {
+    expect(faultsAt({ forbids: ['no-own-bucket', 'no-own-foam'] })).toEqual([
+      { id: 'foam', kind: 'forbidden', rule: 'no-own-foam' },
+      { id: 'contact', kind: 'forbidden', rule: 'no-own-bucket' },
+    ]);
+    const touched = faultsAt({ forbids: ['no-contact'] }).map(({ id }) => id);
+    expect(touched).toEqual(['contact', 'shuts']);
+  });
+
+  it('is a floor without a drain, where more than a puddle falls', () => {
+    const ids = faultsAt({ hasNoDrain: true }, 'garage-rinseless').map(({ id }) => id);
+    expect(ids).toEqual(['rinseless']);
+  });
+
+  it('is acid over alkali, until the alkali is rinsed off', () => {
+    const mix = (step: WashStepId, inUsePh: number): Mix => ({
+      step,
+      role: 'shampoo',
+      into: 'sprayer',
+      product: { id: step, name: step, inUsePh, dwell: null },
+      productMl: 1,
+      waterMl: 9,
+      parts: 9,
+      percent: 10,
+      caps: null,
+      panelPercent: null,
+      faults: [],
+    });
+    const clash = (foamPh: number, wheelsPh: number, first: 'foam' | 'wheels') => {
+      const steps = [
+        { id: 'foam' as const, groups: ['wheels' as const] },
+        { id: 'wheels' as const, groups: ['wheels' as const] },
+      ];
+      const ordered = first === 'foam' ? steps : steps.toReversed();
+      return acidOverAlkali(
+        ordered.map((one) => ({ ...one, inUsePh: one.id === 'foam' ? foamPh : wheelsPh })),
+      );
+    };
+    expect(clash(11, 2, 'foam')).toEqual([{ acid: 1, alkali: 0 }]);
+    expect(clash(11, 2, 'wheels')).toEqual([]);
+    expect(clash(9.4, 2, 'foam')).toEqual([]);
+    expect(clash(11, 5.1, 'foam')).toEqual([]);
+    const rinsed = acidOverAlkali([
+      { id: 'foam', groups: ['upper', 'wheels'], inUsePh: 12 },
+      { id: 'rinse', groups: ['upper', 'wheels'], inUsePh: null },
+      { id: 'wheels', groups: ['wheels'], inUsePh: 2 },
+    ]);
+    expect(rinsed).toEqual([]);
+    const method = shopMethod('bay-contact', {
+      ...DEFAULT_HOUSE,
+      choices: { ...DEFAULT_HOUSE.choices, wheels: 'last' },
+    });
+    const found = runSteps(method, { ...PLAIN_STEPS, mixes: [mix('foam', 11), mix('wheels', 2)] });
+    expect(found.flatMap(({ faults }) => faults)).toEqual([]);
+    const steps = [
+      method.steps.find(({ id }) => id === 'foam')!,
+      method.steps.find(({ id }) => id === 'wheels')!,
+    ];
+    const unrinsed = runSteps(
+      { ...method, steps },
+      { ...PLAIN_STEPS, mixes: [mix('foam', 11), mix('wheels', 2)] },
+    );
+    expect(unrinsed[1]?.faults).toEqual([{ kind: 'acid-over-alkali', alkali: 'foam' }]);
   });
 });
 

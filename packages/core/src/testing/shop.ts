@@ -15,6 +15,7 @@ export const VEHICLE: Vehicle = {
   waterBehaviour: 'flat',
   protections: [],
   delicateWheels: false,
+  hasChargePort: false,
   driving: { mainRoadKm: 0, townKm: 0, bridgeKm: 0 },
   weekShares: EVEN_WEEK,
   standsAtPlaceId: null,

@@ -55,6 +55,8 @@ export interface Vehicle {
   readonly protections: readonly ZoneProtection[];
   /** Polished, gloss-black or bare metal wheels: no strong chemistry on them, and grit is rinsed off first. */
   readonly delicateWheels: boolean;
+  /** Driven from a battery that is charged through a flap. */
+  readonly hasChargePort: boolean;
   readonly driving: DailyDriving;
   readonly weekShares: WeekShares;
   /** Where it stands at night; null: in the street. */

@@ -1,6 +1,13 @@
-import type { RunDeed, RunMoment, RunState } from '@keen/core';
+import { acidNow, type RunDeed, type RunMoment, type RunState } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { CAUTION_TEXTS, GROUP_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
+import {
+  CAUTION_TEXTS,
+  faultText,
+  GROUP_NAMES,
+  mixText,
+  REASON_TEXTS,
+  RUN_STEP_NAMES,
+} from '../../words/run-words.js';
 import { clockText, type MainTap } from './live-view.js';
 import classes from './live.module.css';
 
@@ -30,6 +37,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
   const after = state.steps
     .filter(({ state: is }) => is === 'waiting')
     .filter(({ key }) => key !== shown.key);
+  const clash = acidNow(state, shown);
   const tooSoon = tap.kind === 'begin' || tap.kind === 'done' ? tap.tooSoon : [];
   const parts = state.timers.filter((timer) => timer.step === shown.key).length;
   const isOver = current !== null && stepSeconds > step.minutes * 60;
@@ -51,6 +59,18 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
       {tooSoon.map(({ timer, step: on, earliestInSeconds }) => (
         <p key={timer.id} className={classes.wait}>
           Wait {clockText(earliestInSeconds)}: “{RUN_STEP_NAMES[on.step.id]}” has not worked long enough.
+        </p>
+      ))}
+      {step.note && <p>{step.note}</p>}
+      {step.mix && (
+        <p>
+          {step.mix.product && <strong>{step.mix.product.name}: </strong>}
+          {mixText(step.mix, format)}
+        </p>
+      )}
+      {[...step.faults, ...(clash ? [clash] : [])].map((fault, n) => (
+        <p key={n} className={classes.wait}>
+          {faultText(fault, format)}
         </p>
       ))}
       {step.cautions.map((caution) => (

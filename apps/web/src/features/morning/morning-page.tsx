@@ -5,6 +5,7 @@ import type { VehicleAnswer } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
@@ -120,6 +121,7 @@ export function MorningPage() {
           </ul>
         </section>
       )}
+      <KitWarningsBox isQuiet />
     </Page>
   );
 }

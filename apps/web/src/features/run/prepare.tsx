@@ -1,8 +1,8 @@
 import type { PackItem, RunSheet } from '@keen/core';
 import type { PlaceRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
-import { SITE_RULE_NAMES } from '../../words/names.js';
-import { PACK_NAMES } from '../../words/run-words.js';
+import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
+import { mixText, PACK_NAMES } from '../../words/run-words.js';
 import classes from './run.module.css';
 
 const SKIN: Readonly<Record<string, string>> = {
@@ -15,6 +15,10 @@ const SKIN: Readonly<Record<string, string>> = {
 
 const countText = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
+/** ": 8 clean, launder 4", where there are too few. */
+const shortText = (wanted: number, clean: number | null): string =>
+  clean === null || clean >= wanted ? '' : `: ${clean} clean, launder ${wanted - clean}`;
+
 /** What to mix, pack and put on before leaving. */
 export function Prepare({
   sheet,
@@ -24,11 +28,13 @@ export function Prepare({
   readonly place: PlaceRecord | undefined;
 }) {
   const format = useFormat();
-  const { water, pack, money, savedMinor, cold, forbids, towelFaces, media, litresInAll } = sheet.preparation;
+  const { water, pack, money, savedMinor, cold, forbids, towelFaces, media, clean, mixes, litresInAll } =
+    sheet.preparation;
   const counted: Readonly<Partial<Record<PackItem, string>>> = {
-    mitts: countText(media.mitts, 'mitt'),
-    'folded-towels': `${countText(media.foldedTowels, 'folded towel')} (${towelFaces} faces)`,
-    'drying-towels': countText(media.dryingTowels, 'drying towel'),
+    mitts: countText(media.mitts, 'mitt') + shortText(media.mitts, clean.mitts),
+    'folded-towels': `${countText(media.foldedTowels, 'folded towel')} (${towelFaces} faces)${shortText(media.foldedTowels, clean.foldedTowels)}`,
+    'drying-towels':
+      countText(media.dryingTowels, 'drying towel') + shortText(media.dryingTowels, clean.dryingTowels),
   };
   const toPay = money.visitMinor + money.meterMinor;
   const { windChill, handsMinutes } = cold;
@@ -77,6 +83,20 @@ export function Prepare({
           </>
         )}
       </dl>
+      {mixes.length > 0 && (
+        <>
+          <h3>Mix, in this order</h3>
+          <ol className={classes.mixes}>
+            {mixes.map((mix) => (
+              <li key={mix.step}>
+                For “{STEP_NAMES[mix.step]}”:{' '}
+                {mix.product ? <strong>{mix.product.name}</strong> : ROLE_NAMES[mix.role]},{' '}
+                {mixText(mix, format)}
+              </li>
+            ))}
+          </ol>
+        </>
+      )}
       <h3>Pack</h3>
       <ul className={classes.pack}>
         {pack.map((item) => (

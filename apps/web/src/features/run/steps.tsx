@@ -4,7 +4,9 @@ import { seasonJobsText } from '../../words/names.js';
 import {
   CAUTION_TEXTS,
   dwellText,
+  faultText,
   GROUP_NAMES,
+  mixText,
   REASON_TEXTS,
   RUN_STEP_NAMES,
 } from '../../words/run-words.js';
@@ -33,7 +35,19 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
                 {step.litres > 0 && `, ${format.litres(step.litres)}`}
                 {step.onMeter && <span className={classes.meter}> on the meter</span>}
                 {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
+                {step.note && <div className={classes.own}>{step.note}</div>}
+                {step.mix && (
+                  <div>
+                    {step.mix.product && <>{step.mix.product.name}: </>}
+                    {mixText(step.mix, format)}
+                  </div>
+                )}
                 {dwell && <div className={step.dwell?.isTooShort ? classes.warn : undefined}>{dwell}</div>}
+                {step.faults.map((fault, n) => (
+                  <div key={n} className={classes.warn}>
+                    {faultText(fault, format)}
+                  </div>
+                ))}
                 <div className="muted">Why here: {REASON_TEXTS[step.reason]}</div>
                 {step.cautions.map((caution) => (
                   <div key={caution} className={classes.caution}>

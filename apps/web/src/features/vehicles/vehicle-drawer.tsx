@@ -209,6 +209,12 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
         checked={draft.delicateWheels}
         onChange={(event) => set({ delicateWheels: event.currentTarget.checked })}
       />
+      <Checkbox
+        label="Has a charge port"
+        description="Dried and protected after each wash by hand; never while it charges"
+        checked={draft.hasChargePort}
+        onChange={(event) => set({ hasChargePort: event.currentTarget.checked })}
+      />
       <Group grow align="start">
         <Select
           label="Never more than"

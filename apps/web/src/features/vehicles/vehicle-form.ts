@@ -30,6 +30,7 @@ export const NEW_VEHICLE: VehicleDraft = {
   protection: 'bare',
   waterBehaviour: 'flat',
   delicateWheels: false,
+  hasChargePort: false,
   weekShares: EVEN_WEEK,
   standsAtPlaceId: null,
   mainRoadKm: 20,

@@ -1,3 +1,5 @@
+import type { Variant } from '../variant.js';
+
 export interface HouseOption {
   readonly id: string;
   readonly says: string;
@@ -202,6 +204,8 @@ export type HouseNumbers = Readonly<Record<HouseNumberId, number>>;
 export interface HouseRules {
   readonly choices: HouseChoices;
   readonly numbers: HouseNumbers;
+  /** The shop's own way of a method, by its id; absent: as it ships. */
+  readonly variants?: Readonly<Partial<Record<string, Variant>>>;
 }
 
 /** The house as it ships. */

@@ -66,9 +66,10 @@ const ROWS: readonly MethodRow[] = [
   {
     id: 'touchless-automatic',
     placeKinds: ['automatic-bay'],
-    setUpMinutes: 2,
+    setUpMinutes: 0,
     handsMinutes: 0,
     steps: [
+      step('before-machine', 1, { groups: ['upper'] }),
       step('machine-soak', 3, {
         litres: 40,
         removes: { upper: 0.55, lower: 0.5, wheels: 0.4 },
@@ -79,6 +80,7 @@ const ROWS: readonly MethodRow[] = [
         removes: { upper: 0.67, lower: 0.6, wheels: 0.4, arches: 0.3, under: 0.6 },
       }),
       step('machine-blower', 1, { groups: BODY }),
+      step('after-machine', 1, { groups: BODY }),
     ],
     drying: { kind: 'left', filmShare: 0.25 },
     filmGramsPerM2: null,
@@ -320,6 +322,17 @@ const ROWS: readonly MethodRow[] = [
     productMinor: 650,
     strips: true,
   },
+];
+
+/** Steps that a shop may add to a method. They take no salt off beyond what the method does; every figure is trade practice. */
+export const EXTRA_STEPS: readonly WashStep[] = [
+  step('charge-port', 1.5, { groups: ['lower'] }),
+  step('salt-neutraliser', 5, { groups: ['lower', 'wheels', 'arches'], litres: 3, dwell: [3, 4] }),
+  step('bugs', 3, { groups: ['lower'], litres: 0.5, dwell: [1, 2] }),
+  step('iron', 5, { groups: ['wheels', 'lower'], litres: 0.5, dwell: [2, 4] }),
+  step('engine-bay', 12, { groups: ['upper'], litres: 3 }),
+  step('mats', 8, { groups: ['lower'], litres: 5 }),
+  step('tyres', 4, { groups: ['wheels'] }),
 ];
 
 /** Ways to wash as they ship. Every figure is trade practice, editable by house rules where it decides. */

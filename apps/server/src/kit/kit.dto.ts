@@ -1,0 +1,98 @@
+import {
+  GEAR_KINDS,
+  type GearKind,
+  KEPT_IN,
+  type KeptIn,
+  PRODUCT_ROLE_IDS,
+  type ProductRole,
+} from '@keen/core';
+import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+
+const MOST_ML = 10_000_000;
+const MOST_PARTS = 100_000;
+const MOST_LITRES = 10_000_000;
+
+export class ProductDwellDto {
+  @IsNumber() @Min(0) @Max(120) from: number;
+  @IsNumber() @Min(0) @Max(120) to: number;
+}
+
+export class CreateProductDto {
+  @IsString() @IsNotEmpty() @MaxLength(80) name: string;
+  @ApiProperty({ enum: PRODUCT_ROLE_IDS }) @IsIn(PRODUCT_ROLE_IDS) role: ProductRole;
+  /** As used, from the label. */
+  @IsNumber() @Min(0) @Max(14) inUsePh: number;
+  /** Parts of water to one of product; 0 is neat. */
+  @IsNumber() @Min(0) @Max(MOST_PARTS) usualParts: number;
+  @IsNumber() @Min(0) @Max(MOST_PARTS) fewestParts: number;
+  @IsNumber() @Min(0) @Max(MOST_PARTS) mostParts: number;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(0.1)
+  @Max(10_000)
+  capMl?: number | null;
+  @IsOptional() @ValidateNested() @Type(() => ProductDwellDto) dwell?: ProductDwellDto | null;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(-60)
+  @Max(60)
+  lowestWorkC?: number | null;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(-60)
+  @Max(60)
+  lowestStoreC?: number | null;
+  @ApiProperty({ enum: KEPT_IN }) @IsIn(KEPT_IN) keptIn: KeptIn;
+  @IsNumber() @Min(1) @Max(MOST_ML) bottleMl: number;
+  @IsNumber() @Min(0) @Max(MOST_ML) leftMl: number;
+  @IsNumber() @Min(0) @Max(MOST_ML) lowMl: number;
+  @IsInt() @Min(0) @Max(10_000_000) priceMinor: number;
+  @IsOptional() @IsString() @MaxLength(1000) notes?: string;
+}
+
+export class UpdateProductDto extends PartialType(CreateProductDto) {}
+
+export class CreateGearDto {
+  @IsString() @IsNotEmpty() @MaxLength(80) name: string;
+  @ApiProperty({ enum: GEAR_KINDS }) @IsIn(GEAR_KINDS) kind: GearKind;
+  @IsInt() @Min(0) @Max(10_000) count: number;
+  @IsInt() @Min(0) @Max(10_000) cleanCount: number;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(1)
+  @Max(MOST_ML)
+  volumeMl?: number | null;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(0.01)
+  @Max(10_000)
+  outputLitresPerBottle?: number | null;
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(1)
+  @Max(MOST_LITRES)
+  lifeLitres?: number | null;
+  @IsOptional() @IsNumber() @Min(0) @Max(MOST_LITRES) litresUsed?: number;
+  @IsOptional() @IsString() @MaxLength(1000) notes?: string;
+}
+
+export class UpdateGearDto extends PartialType(CreateGearDto) {}

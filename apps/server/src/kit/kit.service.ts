@@ -1,0 +1,124 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { type Gear, type Kit, kitWarnings, type KitWarnings, type Product } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField, notFound } from '../errors/api-error.js';
+import { WeatherService } from '../weather/weather.service.js';
+import type { CreateGearDto, CreateProductDto, UpdateGearDto, UpdateProductDto } from './kit.dto.js';
+import { KitRepository } from './kit.repository.js';
+
+/** From an evening to the next morning. */
+const NIGHT_HOURS = 18;
+
+@Injectable()
+export class KitService {
+  constructor(
+    private readonly kit: KitRepository,
+    private readonly weather: WeatherService,
+    private readonly clock: ClockService,
+  ) {}
+
+  all(): Promise<Kit> {
+    return this.kit.all();
+  }
+
+  /** What is to be seen to before tomorrow; the van is taken to be as cold as the air outdoors. */
+  async warnings(): Promise<KitWarnings> {
+    const [kit, { control }] = await Promise.all([this.kit.all(), this.weather.bundle()]);
+    const temps = control.slice(0, NIGHT_HOURS).flatMap((hour) => hour?.airTempC ?? []);
+    return kitWarnings(kit, temps.length > 0 ? Math.min(...temps) : null);
+  }
+
+  async createProduct(dto: CreateProductDto): Promise<Product> {
+    const record: Product = {
+      ...dto,
+      id: randomUUID(),
+      capMl: dto.capMl ?? null,
+      dwell: dto.dwell ?? null,
+      lowestWorkC: dto.lowestWorkC ?? null,
+      lowestStoreC: dto.lowestStoreC ?? null,
+      notes: dto.notes ?? '',
+    };
+    requireLabel(record);
+    await this.kit.insertProduct(record);
+    return record;
+  }
+
+  async updateProduct(id: string, dto: UpdateProductDto): Promise<Product> {
+    const before = await this.kit.findProduct(id);
+    if (!before) throw notFound('product', id);
+    const after: Product = { ...before, ...dto };
+    requireLabel(after);
+    await this.kit.updateProduct(id, dto);
+    return after;
+  }
+
+  async removeProduct(id: string): Promise<void> {
+    if (!(await this.kit.findProduct(id))) throw notFound('product', id);
+    await this.kit.setProductRemoved(id, this.clock.now());
+  }
+
+  async restoreProduct(id: string): Promise<Product> {
+    await this.kit.setProductRemoved(id, null);
+    const record = await this.kit.findProduct(id);
+    if (!record) throw notFound('product', id);
+    return record;
+  }
+
+  async createGear(dto: CreateGearDto): Promise<Gear> {
+    const record: Gear = {
+      ...dto,
+      id: randomUUID(),
+      volumeMl: dto.volumeMl ?? null,
+      outputLitresPerBottle: dto.outputLitresPerBottle ?? null,
+      lifeLitres: dto.lifeLitres ?? null,
+      litresUsed: dto.litresUsed ?? 0,
+      notes: dto.notes ?? '',
+    };
+    requireGear(record);
+    await this.kit.insertGear(record);
+    return record;
+  }
+
+  async updateGear(id: string, dto: UpdateGearDto): Promise<Gear> {
+    const before = await this.kit.findGear(id);
+    if (!before) throw notFound('gear', id);
+    const after: Gear = { ...before, ...dto };
+    requireGear(after);
+    await this.kit.updateGear(id, dto);
+    return after;
+  }
+
+  async removeGear(id: string): Promise<void> {
+    if (!(await this.kit.findGear(id))) throw notFound('gear', id);
+    await this.kit.setGearRemoved(id, this.clock.now());
+  }
+
+  async restoreGear(id: string): Promise<Gear> {
+    await this.kit.setGearRemoved(id, null);
+    const record = await this.kit.findGear(id);
+    if (!record) throw notFound('gear', id);
+    return record;
+  }
+}
+
+/** Strengths and dwell in order, and no mix with more product than water but neat. @throws 400 naming the field */
+function requireLabel({ fewestParts, usualParts, mostParts, dwell }: Product): void {
+  for (const [field, parts] of Object.entries({ fewestParts, usualParts, mostParts }))
+    if (parts > 0 && parts < 1)
+      throw badField(
+        field,
+        `${field}: 1:${parts} is more product than water; give parts of water to one of product (0 is neat).`,
+      );
+  if (usualParts < fewestParts || usualParts > mostParts)
+    throw badField('usualParts', `usualParts is outside the label: 1:${fewestParts} to 1:${mostParts}.`);
+  if (dwell && dwell.to < dwell.from)
+    throw badField('dwell.to', 'dwell.to: the longest dwell is shorter than the shortest.');
+}
+
+/** No more clean than there are. @throws 400 naming the field */
+function requireGear({ count, cleanCount, volumeMl, outputLitresPerBottle }: Gear): void {
+  if (cleanCount > count) throw badField('cleanCount', `cleanCount: there are ${count} in all.`);
+  if (outputLitresPerBottle !== null && volumeMl !== null && outputLitresPerBottle * 1000 < volumeMl)
+    throw badField('outputLitresPerBottle', 'outputLitresPerBottle: less leaves than the bottle holds.');
+}

@@ -1,0 +1,93 @@
+import { Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import type { Gear } from '@keen/core';
+import { useSaveGear } from '../../api/kit-queries.js';
+import { FormDrawer } from '../../parts/form-drawer.js';
+import { useRecordForm } from '../../parts/use-record-form.js';
+import { GEAR_NAMES, optionsOf } from '../../words/names.js';
+import { gearDraft, type GearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
+
+interface GearDrawerProps {
+  /** null: a new one. */
+  readonly gear: Gear | null;
+  readonly onClose: () => void;
+}
+
+/** Adding or editing cloths, sprayers, lances, machines, filters. */
+export function GearDrawer({ gear, onClose }: GearDrawerProps) {
+  const save = useSaveGear();
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm<GearDraft, Gear>({
+    draftKey: `gear-${gear?.id ?? 'new'}`,
+    initial: gear ? gearDraft(gear) : NEW_GEAR,
+    errorsOf: gearErrors,
+    save: (typed) => save.mutateAsync({ id: gear?.id, ...gearFrom(typed) }),
+    onSaved: onClose,
+    onClose,
+  });
+  const has = gearHas(draft.kind);
+  const number = (field: Extract<keyof GearDraft, string>, label: string, description?: string) => (
+    <NumberInput
+      label={label}
+      description={description}
+      value={draft[field]}
+      onChange={(value) => set({ [field]: value })}
+      decimalScale={2}
+      error={errors[field]}
+    />
+  );
+  return (
+    <FormDrawer
+      title={gear ? `Edit ${gear.name}` : 'Add gear'}
+      isSaving={save.isPending}
+      failure={failure}
+      onSave={submit}
+      onCancel={cancel}
+      onClose={onClose}
+    >
+      <TextInput
+        label="Name"
+        value={draft.name}
+        maxLength={80}
+        onChange={(event) => set({ name: event.currentTarget.value })}
+        error={errors.name}
+        data-autofocus
+        required
+      />
+      <Group grow align="start">
+        <Select
+          label="What it is"
+          data={optionsOf(GEAR_NAMES)}
+          value={draft.kind}
+          onChange={(kind) => kind && set({ kind })}
+          allowDeselect={false}
+        />
+        {number('count', 'How many')}
+        {has.laundry && number('cleanCount', 'Clean and dry')}
+      </Group>
+      {has.bottle && (
+        <Group grow align="start">
+          {number('volumeMl', 'Bottle, mL')}
+          {has.output &&
+            number(
+              'outputLitresPerBottle',
+              'Leaves per bottle, L',
+              'Measured: all that leaves while the bottle is drawn; empty where it puts out what is in it',
+            )}
+        </Group>
+      )}
+      {has.life && (
+        <Group grow align="start">
+          {number('lifeLitres', 'Lasts, L', 'At your water; the reference desk works it out')}
+          {number('litresUsed', 'Run through, L')}
+        </Group>
+      )}
+      <Textarea
+        label="Notes"
+        value={draft.notes}
+        maxLength={1000}
+        autosize
+        minRows={2}
+        onChange={(event) => set({ notes: event.currentTarget.value })}
+      />
+    </FormDrawer>
+  );
+}

@@ -1,0 +1,91 @@
+import type { Gear, GearKind } from '@keen/core';
+import type { FormErrors } from './product-form.js';
+
+type Typed = number | string;
+
+/** What is typed into the form of a piece of gear. */
+export interface GearDraft {
+  readonly name: string;
+  readonly kind: GearKind;
+  readonly count: Typed;
+  readonly cleanCount: Typed;
+  readonly volumeMl: Typed;
+  readonly outputLitresPerBottle: Typed;
+  readonly lifeLitres: Typed;
+  readonly litresUsed: Typed;
+  readonly notes: string;
+}
+
+export const NEW_GEAR: GearDraft = {
+  name: '',
+  kind: 'folded-towel',
+  count: 1,
+  cleanCount: 1,
+  volumeMl: '',
+  outputLitresPerBottle: '',
+  lifeLitres: '',
+  litresUsed: 0,
+  notes: '',
+};
+
+const CLOTHS: ReadonlySet<GearKind> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
+const BOTTLES: ReadonlySet<GearKind> = new Set(['sprayer', 'foamer', 'lance']);
+const FILTERS: ReadonlySet<GearKind> = new Set(['inline-filter', 'resin']);
+
+/** Which fields a kind of gear has besides its name and number. */
+export const gearHas = (kind: GearKind) => ({
+  laundry: CLOTHS.has(kind),
+  bottle: BOTTLES.has(kind),
+  output: kind === 'foamer' || kind === 'lance',
+  life: FILTERS.has(kind),
+});
+
+export const gearDraft = (gear: Gear): GearDraft => ({
+  ...gear,
+  volumeMl: gear.volumeMl ?? '',
+  outputLitresPerBottle: gear.outputLitresPerBottle ?? '',
+  lifeLitres: gear.lifeLitres ?? '',
+});
+
+const isWhole = (typed: Typed): boolean =>
+  typed !== '' && Number.isInteger(Number(typed)) && Number(typed) >= 0 && Number(typed) <= 10_000;
+const isAbove = (typed: Typed, least: number): boolean => typed === '' || Number(typed) >= least;
+
+/** The form's faults by field. */
+export function gearErrors(draft: GearDraft): FormErrors {
+  const { laundry, life } = gearHas(draft.kind);
+  return {
+    name: draft.name.trim() === '' ? 'Give a name.' : undefined,
+    count: isWhole(draft.count) ? undefined : 'A whole number.',
+    cleanCount:
+      !laundry || (isWhole(draft.cleanCount) && Number(draft.cleanCount) <= Number(draft.count))
+        ? undefined
+        : 'No more than there are.',
+    volumeMl: isAbove(draft.volumeMl, 1) ? undefined : 'Above 0.',
+    outputLitresPerBottle: isAbove(draft.outputLitresPerBottle, Number(draft.volumeMl) / 1000)
+      ? undefined
+      : 'At least what the bottle holds.',
+    lifeLitres: !life || isAbove(draft.lifeLitres, 1) ? undefined : 'Above 0.',
+    litresUsed: isAbove(draft.litresUsed, 0) ? undefined : 'From 0.',
+  };
+}
+
+const orNull = (typed: Typed, isWanted: boolean): number | null =>
+  typed === '' || !isWanted ? null : Number(typed);
+
+/** The form as the server takes it. Only for a form without faults. */
+export function gearFrom(draft: GearDraft): Omit<Gear, 'id'> {
+  const { name, kind, notes } = draft;
+  const has = gearHas(kind);
+  return {
+    name: name.trim(),
+    kind,
+    notes,
+    count: Number(draft.count),
+    cleanCount: has.laundry ? Number(draft.cleanCount) : 0,
+    volumeMl: orNull(draft.volumeMl, has.bottle),
+    outputLitresPerBottle: orNull(draft.outputLitresPerBottle, has.output),
+    lifeLitres: orNull(draft.lifeLitres, has.life),
+    litresUsed: has.life ? Number(draft.litresUsed) : 0,
+  };
+}

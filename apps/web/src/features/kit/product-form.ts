@@ -1,0 +1,205 @@
+import type { KeptIn, Product, ProductRole } from '@keen/core';
+
+/** The ways in which a strength is said. */
+export const STRENGTH_WAYS = {
+  parts: '1:N',
+  percent: '%',
+  mlPerLitre: 'mL per L',
+  flOzPerGal: 'fl oz per gal',
+} as const;
+export type StrengthWay = keyof typeof STRENGTH_WAYS;
+
+type Typed = number | string;
+
+/** What is typed into the form of a product. */
+export interface ProductDraft {
+  readonly name: string;
+  readonly role: ProductRole;
+  readonly inUsePh: Typed;
+  readonly isNeat: boolean;
+  readonly way: StrengthWay;
+  readonly usual: Typed;
+  readonly strongest: Typed;
+  readonly weakest: Typed;
+  readonly capMl: Typed;
+  readonly dwellFrom: Typed;
+  readonly dwellTo: Typed;
+  readonly lowestWork: Typed;
+  readonly lowestStore: Typed;
+  readonly keptIn: KeptIn;
+  readonly bottleMl: Typed;
+  readonly leftMl: Typed;
+  readonly lowMl: Typed;
+  readonly price: Typed;
+  readonly notes: string;
+}
+
+export const NEW_PRODUCT: ProductDraft = {
+  name: '',
+  role: 'shampoo',
+  inUsePh: 7.5,
+  isNeat: false,
+  way: 'parts',
+  usual: '',
+  strongest: '',
+  weakest: '',
+  capMl: '',
+  dwellFrom: '',
+  dwellTo: '',
+  lowestWork: '',
+  lowestStore: '',
+  keptIn: 'indoors',
+  bottleMl: 1000,
+  leftMl: 1000,
+  lowMl: 150,
+  price: '',
+  notes: '',
+};
+
+const ML_PER_LITRE = 1000;
+const FL_OZ_PER_GAL = 128;
+
+/** Parts of water to one of product; null where nothing whole is typed. */
+export function partsOf(typed: Typed, way: StrengthWay): number | null {
+  const value = Number(typed);
+  if (typed === '' || !Number.isFinite(value) || value <= 0) return null;
+  switch (way) {
+    case 'parts':
+      return value;
+    case 'percent':
+      return value >= 100 ? 0 : (100 - value) / value;
+    case 'mlPerLitre':
+      return ML_PER_LITRE / value;
+    case 'flOzPerGal':
+      return FL_OZ_PER_GAL / value;
+  }
+}
+
+const rounded = (value: number): number => Math.round(value * 1000) / 1000;
+
+/** The same strength said in another way. */
+export function inWay(parts: number, way: StrengthWay): number {
+  switch (way) {
+    case 'parts':
+      return rounded(parts);
+    case 'percent':
+      return rounded(100 / (1 + parts));
+    case 'mlPerLitre':
+      return rounded(ML_PER_LITRE / parts);
+    case 'flOzPerGal':
+      return rounded(FL_OZ_PER_GAL / parts);
+  }
+}
+
+/** What is typed, said in another way; what is no strength stays as it is. */
+export function sayStrengths(draft: ProductDraft, way: StrengthWay): Partial<ProductDraft> {
+  const other = (typed: Typed): Typed => {
+    const parts = partsOf(typed, draft.way);
+    return parts === null ? typed : inWay(parts, way);
+  };
+  return { way, usual: other(draft.usual), strongest: other(draft.strongest), weakest: other(draft.weakest) };
+}
+
+const orEmpty = (value: number | null): Typed => value ?? '';
+const shownTemp = (tempC: number | null, unit: 'C' | 'F'): Typed =>
+  tempC === null ? '' : rounded(unit === 'F' ? tempC * 1.8 + 32 : tempC);
+
+export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft => ({
+  name: product.name,
+  role: product.role,
+  inUsePh: product.inUsePh,
+  isNeat: product.usualParts === 0,
+  way: 'parts',
+  usual: product.usualParts === 0 ? '' : product.usualParts,
+  strongest: product.fewestParts === 0 ? '' : product.fewestParts,
+  weakest: product.mostParts === 0 ? '' : product.mostParts,
+  capMl: orEmpty(product.capMl),
+  dwellFrom: product.dwell?.from ?? '',
+  dwellTo: product.dwell?.to ?? '',
+  lowestWork: shownTemp(product.lowestWorkC, unit),
+  lowestStore: shownTemp(product.lowestStoreC, unit),
+  keptIn: product.keptIn,
+  bottleMl: product.bottleMl,
+  leftMl: product.leftMl,
+  lowMl: product.lowMl,
+  price: product.priceMinor / 100,
+  notes: product.notes,
+});
+
+const numberOrNull = (typed: Typed): number | null => (typed === '' ? null : Number(typed));
+const tempC = (typed: Typed, unit: 'C' | 'F'): number | null => {
+  const value = numberOrNull(typed);
+  return value === null || unit === 'C' ? value : rounded((value - 32) / 1.8);
+};
+
+/** Parts of the usual, the strongest and the weakest; left out, the range is the usual alone. */
+function strengths(
+  draft: ProductDraft,
+): { usualParts: number; fewestParts: number; mostParts: number } | null {
+  if (draft.isNeat) return { usualParts: 0, fewestParts: 0, mostParts: 0 };
+  const usualParts = partsOf(draft.usual, draft.way);
+  if (usualParts === null) return null;
+  return {
+    usualParts,
+    fewestParts: partsOf(draft.strongest, draft.way) ?? usualParts,
+    mostParts: partsOf(draft.weakest, draft.way) ?? usualParts,
+  };
+}
+
+export type FormErrors = Readonly<Record<string, string | undefined>>;
+
+const isIn = (typed: Typed, min: number, max: number): boolean =>
+  typed !== '' && Number(typed) >= min && Number(typed) <= max;
+
+/** The form's faults by field. */
+export function productErrors(draft: ProductDraft): FormErrors {
+  const parts = strengths(draft);
+  const slip = 'More product than water: is the unit right? 1:9 is 10 %, and 9:1 is no dilution.';
+  const isSlip = parts !== null && !draft.isNeat && parts.fewestParts < 1;
+  const isRange =
+    parts === null || (parts.usualParts >= parts.fewestParts && parts.usualParts <= parts.mostParts);
+  const hasDwell = draft.dwellFrom !== '' || draft.dwellTo !== '';
+  return {
+    name: draft.name.trim() === '' ? 'Give a name.' : undefined,
+    inUsePh: isIn(draft.inUsePh, 0, 14) ? undefined : 'From 0 to 14, as the label has it in use.',
+    usual:
+      parts === null
+        ? 'Give the usual strength.'
+        : parts.usualParts < 1 && !draft.isNeat
+          ? slip
+          : isRange
+            ? undefined
+            : 'Outside the label’s strongest and weakest.',
+    strongest: isSlip && parts.usualParts >= 1 ? slip : undefined,
+    capMl: draft.capMl === '' || isIn(draft.capMl, 0.1, 10_000) ? undefined : 'Above 0.',
+    dwellTo:
+      !hasDwell || (isIn(draft.dwellFrom, 0, 120) && isIn(draft.dwellTo, Number(draft.dwellFrom), 120))
+        ? undefined
+        : 'Both, the longest not shorter than the shortest.',
+    bottleMl: isIn(draft.bottleMl, 1, 10_000_000) ? undefined : 'Above 0.',
+    leftMl: isIn(draft.leftMl, 0, 10_000_000) ? undefined : 'From 0.',
+    lowMl: isIn(draft.lowMl, 0, 10_000_000) ? undefined : 'From 0.',
+    price: draft.price === '' || isIn(draft.price, 0, 100_000) ? undefined : 'From 0.',
+  };
+}
+
+/** The form as the server takes it. Only for a form without faults. */
+export function productFrom(draft: ProductDraft, unit: 'C' | 'F'): Omit<Product, 'id'> {
+  const { name, role, keptIn, notes } = draft;
+  return {
+    name: name.trim(),
+    role,
+    keptIn,
+    notes,
+    inUsePh: Number(draft.inUsePh),
+    ...(strengths(draft) ?? { usualParts: 0, fewestParts: 0, mostParts: 0 }),
+    capMl: numberOrNull(draft.capMl),
+    dwell: draft.dwellTo === '' ? null : { from: Number(draft.dwellFrom), to: Number(draft.dwellTo) },
+    lowestWorkC: tempC(draft.lowestWork, unit),
+    lowestStoreC: tempC(draft.lowestStore, unit),
+    bottleMl: Number(draft.bottleMl),
+    leftMl: Number(draft.leftMl),
+    lowMl: Number(draft.lowMl),
+    priceMinor: Math.round(Number(draft.price) * 100),
+  };
+}

@@ -1,0 +1,56 @@
+import type { Gear, KitWarnings, Product } from '@keen/core';
+import type { Format } from '../format/format.js';
+
+/** "1:9 (10 %), label 1:4 to 1:20", "neat". */
+export function strengthText({
+  usualParts,
+  fewestParts,
+  mostParts,
+}: Pick<Product, 'usualParts' | 'fewestParts' | 'mostParts'>): string {
+  if (usualParts < 1) return 'neat';
+  const percent = 100 / (1 + usualParts);
+  const usual = `1:${Math.round(usualParts)} (${percent.toFixed(percent < 2 ? 2 : 0)} %)`;
+  return fewestParts === mostParts
+    ? usual
+    : `${usual}, label ${fewestParts < 1 ? 'neat' : `1:${Math.round(fewestParts)}`} to 1:${Math.round(mostParts)}`;
+}
+
+export const dwellRangeText = ({ dwell }: Pick<Product, 'dwell'>, format: Format): string =>
+  dwell ? `${format.minutes(dwell.from)} to ${format.minutes(dwell.to)}` : 'none';
+
+/** What there is of a piece of gear, and what of it is left. */
+export function gearText(gear: Gear, format: Format): string {
+  const { kind, count, cleanCount, volumeMl, outputLitresPerBottle, lifeLitres, litresUsed } = gear;
+  const isCloth = ['folded-towel', 'drying-towel', 'mitt', 'sponge'].includes(kind);
+  const parts = [
+    isCloth ? `${cleanCount} of ${count} clean` : count === 1 ? '' : `${count}`,
+    volumeMl === null ? '' : `${format.ml(volumeMl)} bottle`,
+    outputLitresPerBottle === null || volumeMl === null
+      ? ''
+      : `draws 1:${((outputLitresPerBottle * 1000) / volumeMl - 1).toFixed(1)} (measured)`,
+    lifeLitres === null
+      ? ''
+      : `${format.litres(Math.max(0, lifeLitres - litresUsed))} left of ${format.litres(lifeLitres)}`,
+  ];
+  return parts.filter((part) => part !== '').join(', ') || 'one';
+}
+
+/** What is to be seen to this evening, each with its number. */
+export function warningTexts(warnings: KitWarnings, format: Format): string[] {
+  const { freezing, low, spent, laundry, coldestC } = warnings;
+  return [
+    ...freezing.map(
+      ({ name, lowestStoreC }) =>
+        `Take ${name} out of the van: ${format.temp(coldestC ?? 0)} tonight (forecast), it bears ${format.temp(lowestStoreC ?? 0)}.`,
+    ),
+    ...low.map(
+      ({ name, leftMl, lowMl }) => `Buy ${name}: ${format.ml(leftMl)} left, low at ${format.ml(lowMl)}.`,
+    ),
+    ...spent.map(
+      ({ gear, litresLeft }) => `${gear.name}: ${format.litres(litresLeft)} left before it is spent.`,
+    ),
+    ...laundry.map(
+      ({ name, cleanCount, count }) => `Launder ${name}: ${cleanCount} of ${count} clean, no softener.`,
+    ),
+  ];
+}

@@ -1,0 +1,47 @@
+import type { WashStepId } from '../../method/index.js';
+import type { ProductRole } from '../../protection/index.js';
+
+/** Out of what a product comes on to the car. */
+export type MixInto = 'foamer' | 'sprayer' | 'bucket' | 'neat';
+
+export interface StepProductRow {
+  readonly step: WashStepId;
+  /** The first role that the kit holds is taken. */
+  readonly roles: readonly ProductRole[];
+  readonly into: MixInto;
+  /** mL of finished mix (or of neat product) for one car; null: the litres of the step. */
+  readonly ml: number | null;
+  /** Parts of water where the step wants another strength than the usual; null: the product's usual. */
+  readonly parts: number | null;
+  readonly status: 'judgement';
+}
+
+const row = (
+  step: WashStepId,
+  roles: readonly ProductRole[],
+  into: MixInto,
+  ml: number | null = null,
+  parts: number | null = null,
+): StepProductRow => ({ step, roles, into, ml, parts, status: 'judgement' });
+
+/**
+ * What each step puts on the car. Amounts for one car and strengths are trade practice (practice notes §3: rinseless 15:1 as a
+ * pre-soak; foam 1 L of finished mix; a drying aid of 1–2 sprays a panel); labels go before them.
+ */
+export const STEP_PRODUCTS = [
+  row('wheels', ['wheel-cleaner', 'iron-remover', 'shampoo'], 'sprayer', 400),
+  row('foam', ['alkaline-pre-wash', 'film-remover', 'salt-neutraliser', 'shampoo'], 'foamer', 1000),
+  row('pre-soak', ['rinseless', 'alkaline-pre-wash'], 'sprayer', null, 15),
+  row('contact', ['shampoo', 'rinseless'], 'bucket'),
+  row('rinseless', ['rinseless'], 'bucket'),
+  row('spray-wipe', ['waterless'], 'sprayer'),
+  row('strip', ['strip-shampoo'], 'bucket'),
+  row('seal', ['sealant', 'spray-ceramic', 'spray-wax'], 'neat', 60),
+  row('salt-neutraliser', ['salt-neutraliser'], 'sprayer'),
+  row('bugs', ['bug-remover'], 'sprayer'),
+  row('iron', ['iron-remover'], 'sprayer'),
+  row('towel', ['drying-aid', 'rinseless'], 'sprayer', 150, 15),
+] as const satisfies readonly StepProductRow[];
+
+/** Where mixes stand in the order of mixing: bottles first, so that the warm buckets wait least. */
+export const MIX_ORDER: readonly MixInto[] = ['neat', 'sprayer', 'foamer', 'bucket'];

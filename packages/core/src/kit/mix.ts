@@ -1,0 +1,188 @@
+import type { Method, WashStep, WashStepId } from '../method/index.js';
+import { compatibility, type Compatibility, protectionOn, type ProductRole } from '../protection/index.js';
+import { CAR_ZONES, type CarZone, type Vehicle } from '../vehicle/index.js';
+import { dilution } from '../water/index.js';
+import { MIX_ORDER, type MixInto, STEP_PRODUCTS, type StepProductRow } from './data/step-products.js';
+import { firstOfKind, type Kit, type Product } from './product.js';
+
+/** What stands against a mix, with its number. */
+export type MixFault =
+  | { readonly kind: 'none-in-kit' }
+  | { readonly kind: 'too-little'; readonly needMl: number; readonly leftMl: number }
+  | { readonly kind: 'too-cold'; readonly tempC: number; readonly lowestC: number }
+  | {
+      readonly kind: 'meets';
+      readonly zone: CarZone;
+      readonly finding: Exclude<Compatibility, { kind: 'fine' }>;
+    };
+
+/** What is mixed for one step. */
+export interface Mix {
+  readonly step: WashStepId;
+  readonly role: ProductRole;
+  readonly into: MixInto;
+  /** null: the kit holds none of its role. */
+  readonly product: Pick<Product, 'id' | 'name' | 'inUsePh' | 'dwell'> | null;
+  readonly productMl: number;
+  readonly waterMl: number;
+  /** 0: neat. */
+  readonly parts: number;
+  readonly percent: number;
+  readonly caps: number | null;
+  /** What arrives on the panel from a bottle whose lance thins it further, %; null: as mixed. */
+  readonly panelPercent: number | null;
+  readonly faults: readonly MixFault[];
+}
+
+/** Where and on what it is used. */
+export interface MixCase {
+  readonly vehicle: Pick<Vehicle, 'protection' | 'protections' | 'delicateWheels'>;
+  readonly kit: Kit;
+  /** Air where it is used, °C. */
+  readonly placeC: number;
+}
+
+const WEIGHTS: Readonly<Record<Compatibility['kind'], number>> = {
+  fine: 0,
+  warn: 1,
+  're-protect': 2,
+  block: 3,
+};
+
+/** The worst that a product meets on the zones of a step; null: it is fine on all. */
+function worstMeeting(
+  product: Product,
+  groups: WashStep['groups'],
+  { vehicle }: MixCase,
+): Extract<MixFault, { kind: 'meets' }> | null {
+  let worst: Extract<MixFault, { kind: 'meets' }> | null = null;
+  for (const { zone, group, surface } of CAR_ZONES) {
+    if (!groups.includes(group)) continue;
+    const found = compatibility({
+      role: product.role,
+      inUsePh: product.inUsePh,
+      protection: protectionOn(vehicle, zone),
+      isDelicateMetal: surface === 'wheel' && vehicle.delicateWheels,
+    });
+    if (found.kind === 'fine') continue;
+    if (!worst || WEIGHTS[found.kind] > WEIGHTS[worst.finding.kind])
+      worst = { kind: 'meets', zone, finding: found };
+  }
+  return worst;
+}
+
+/** The product of the first role that the kit holds; of several the one that harms least, then the one that is left most. */
+function chosen(row: StepProductRow, step: WashStep, of: MixCase): Product | null {
+  for (const role of row.roles) {
+    const [best] = of.kit.products
+      .filter((product) => product.role === role)
+      .map((product) => ({
+        product,
+        harm: WEIGHTS[worstMeeting(product, step.groups, of)?.finding.kind ?? 'fine'],
+      }))
+      .sort((a, b) => a.harm - b.harm || b.product.leftMl - a.product.leftMl);
+    if (best) return best.product;
+  }
+  return null;
+}
+
+function amounts(product: Product, totalMl: number, parts: number) {
+  if (parts < 1)
+    return { productMl: totalMl, waterMl: 0, percent: 100, caps: product.capMl && totalMl / product.capMl };
+  const { productMl, waterMl, percent, caps } = dilution({
+    totalMl,
+    partsWater: parts,
+    ...(product.capMl === null ? {} : { capMl: product.capMl }),
+  });
+  return { productMl, waterMl, percent, caps };
+}
+
+/** A bottle that is drawn into the jet: what arrives, %. */
+function panelPercentOf({ into }: StepProductRow, percent: number, { kit }: MixCase): number | null {
+  if (into !== 'foamer') return null;
+  const foamer = firstOfKind(kit, 'foamer');
+  if (!foamer?.volumeMl || foamer.outputLitresPerBottle === null) return null;
+  return (percent * foamer.volumeMl) / (foamer.outputLitresPerBottle * 1000);
+}
+
+function mixFor(row: StepProductRow, step: WashStep, of: MixCase): Mix {
+  const totalMl = row.ml ?? step.litres * 1000;
+  const product = chosen(row, step, of);
+  const base = { step: step.id, into: row.into };
+  if (!product)
+    return {
+      ...base,
+      role: row.roles[0] ?? 'shampoo',
+      product: null,
+      productMl: 0,
+      waterMl: totalMl,
+      parts: 0,
+      percent: 0,
+      caps: null,
+      panelPercent: null,
+      faults: [{ kind: 'none-in-kit' }],
+    };
+  // A strength of the step is kept within the label.
+  const parts =
+    row.parts === null
+      ? product.usualParts
+      : Math.min(product.mostParts, Math.max(product.fewestParts, row.parts));
+  const made = amounts(product, totalMl, parts);
+  const { lowestWorkC, leftMl } = product;
+  const meeting = worstMeeting(product, step.groups, of);
+  const faults: MixFault[] = [
+    ...(leftMl < made.productMl ? [{ kind: 'too-little' as const, needMl: made.productMl, leftMl }] : []),
+    ...(lowestWorkC !== null && of.placeC < lowestWorkC
+      ? [{ kind: 'too-cold' as const, tempC: of.placeC, lowestC: lowestWorkC }]
+      : []),
+    ...(meeting ? [meeting] : []),
+  ];
+  const { id, name, inUsePh, dwell } = product;
+  return {
+    ...base,
+    ...made,
+    role: product.role,
+    product: { id, name, inUsePh, dwell },
+    parts,
+    panelPercent: panelPercentOf(row, made.percent, of),
+    faults,
+  };
+}
+
+/**
+ * What has to be mixed for this wash, and how much of each?
+ *
+ * @param steps as the shop does them; paid steps whose soap is the site's own need no mix
+ * @returns one mix for each step that puts something on, in the order to mix: bottles first, warm buckets last. mL, 1:N as parts
+ * of water, % of the finished mix, caps of that bottle; what stands against it with its number. A step without its product in the
+ * kit is told, not left out
+ * Source: amounts of `STEP_PRODUCTS` (judgement); strength by the label.
+ */
+export function mixesFor(steps: Method['steps'], of: MixCase): Mix[] {
+  if (of.kit.products.length === 0) return [];
+  const rows: readonly StepProductRow[] = STEP_PRODUCTS;
+  const mixes = steps.flatMap((step) => {
+    const row = rows.find((one) => one.step === step.id);
+    return row && !step.onMeter ? [mixFor(row, step, of)] : [];
+  });
+  const rank = ({ into }: Mix): number => MIX_ORDER.indexOf(into);
+  return mixes.toSorted((a, b) => rank(a) - rank(b));
+}
+
+/** mL of each product that these mixes take. */
+export function productUse(mixes: readonly Mix[]): { readonly productId: string; readonly ml: number }[] {
+  const sums = new Map<string, number>();
+  for (const { product, productMl } of mixes)
+    if (product) sums.set(product.id, (sums.get(product.id) ?? 0) + productMl);
+  return [...sums].map(([productId, ml]) => ({ productId, ml }));
+}
+
+/** For how many washes by this method there is product; null: nothing of the kit limits it. */
+export function washesLeft(steps: Method['steps'], of: MixCase): number | null {
+  const uses = productUse(mixesFor(steps, of));
+  const counts = uses.flatMap(({ productId, ml }) => {
+    const product = of.kit.products.find(({ id }) => id === productId);
+    return product && ml > 0 ? [Math.floor(product.leftMl / ml + 1e-9)] : [];
+  });
+  return counts.length === 0 ? null : Math.min(...counts);
+}

@@ -1,0 +1,44 @@
+import type { Gear, Kit, Product } from './product.js';
+
+/** What is to be seen to this evening. */
+export interface KitWarnings {
+  readonly low: readonly Product[];
+  /** Stands in the van and does not bear the night. */
+  readonly freezing: readonly Product[];
+  /** Filters and resin that are nearly spent; litresLeft 0: spent. */
+  readonly spent: readonly { readonly gear: Gear; readonly litresLeft: number }[];
+  /** Cloths of which more are soiled than clean. */
+  readonly laundry: readonly Gear[];
+  /** Coldest air outdoors until the next morning, °C; null: not known. */
+  readonly coldestC: number | null;
+}
+
+/** From this share of its life on a filter is told (judgement). */
+const NEARLY_SPENT_SHARE = 0.85;
+const CLOTHS: ReadonlySet<Gear['kind']> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
+
+/**
+ * What of the kit is to be seen to before tomorrow?
+ *
+ * @param coldestC coldest air outdoors until then; null: not known, and nothing is said of freezing
+ * @returns what is low, what freezes in the van (taken to be as cold as the air outdoors), what is nearly spent, what is to be laundered
+ */
+export function kitWarnings({ products, gear }: Kit, coldestC: number | null): KitWarnings {
+  return {
+    low: products.filter(({ leftMl, lowMl }) => leftMl <= lowMl),
+    freezing: products.filter(
+      ({ keptIn, lowestStoreC, leftMl }) =>
+        keptIn === 'van' &&
+        leftMl > 0 &&
+        lowestStoreC !== null &&
+        coldestC !== null &&
+        coldestC < lowestStoreC,
+    ),
+    spent: gear.flatMap((one) => {
+      if (one.lifeLitres === null || one.litresUsed < NEARLY_SPENT_SHARE * one.lifeLitres) return [];
+      return [{ gear: one, litresLeft: Math.max(0, one.lifeLitres - one.litresUsed) }];
+    }),
+    laundry: gear.filter(({ kind, count, cleanCount }) => CLOTHS.has(kind) && cleanCount * 2 < count),
+    coldestC,
+  };
+}

@@ -1,0 +1,63 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_HOUSE, type Variant } from '../house/index.js';
+import { extraKey, shopMethod, stepKeys } from './index.js';
+
+const PLAIN = shopMethod('bay-contact', DEFAULT_HOUSE);
+const KEYS = stepKeys(PLAIN.steps);
+const told = (key: string, minutes: number | null = null, note = '') => ({ key, minutes, note });
+const withVariant = (variant: Variant) =>
+  shopMethod('bay-contact', { ...DEFAULT_HOUSE, variants: { 'bay-contact': variant } });
+const idsOf = ({ steps }: typeof PLAIN) => steps.map(({ id }) => id);
+
+describe('the shop’s own way of a method', () => {
+  it('is the method itself where all is told as it is, or nothing is', () => {
+    expect(withVariant({ steps: KEYS.map((key) => told(key)), leftOut: [] })).toEqual(PLAIN);
+    expect(withVariant({ steps: [], leftOut: [] })).toEqual(PLAIN);
+  });
+
+  it('moves steps, changes minutes and notes, and all figures follow', () => {
+    const reversed = KEYS.toReversed().map((key, i) =>
+      told(key, i === 0 ? 9 : null, i === 0 ? 'slowly' : ''),
+    );
+    const method = withVariant({ steps: reversed, leftOut: [] });
+    expect(idsOf(method)).toEqual(idsOf(PLAIN).toReversed());
+    expect(method.steps[0]).toMatchObject({ minutes: 9, note: 'slowly' });
+    expect(method.minutes).toBeCloseTo(PLAIN.minutes + 9 - (PLAIN.steps.at(-1)?.minutes ?? 0), 9);
+  });
+
+  it('leaves steps out, with what they take off', () => {
+    const method = withVariant({
+      steps: [],
+      leftOut: ['arches-0', 'underbody-bounce-0', 'underbody-ramps-0'],
+    });
+    expect(idsOf(method)).not.toContain('arches');
+    expect(method.removes.under).toBe(0);
+  });
+
+  it('adds steps where it tells them', () => {
+    const steps = [told('wheels-0'), told(extraKey('iron'), 6), told('foam-0')];
+    const ids = idsOf(withVariant({ steps, leftOut: [] }));
+    expect(ids.slice(0, 3)).toEqual(['wheels', 'iron', 'foam']);
+    expect(ids).toHaveLength(KEYS.length + 1);
+  });
+
+  it('passes over what no step has, and keeps a step that a house rule adds later where it belongs', () => {
+    const variant = { steps: KEYS.map((key) => told(key)), leftOut: ['gone-3'] };
+    const house = {
+      ...DEFAULT_HOUSE,
+      choices: { ...DEFAULT_HOUSE.choices, strip: 'strip' as const },
+      variants: { 'bay-contact': { ...variant, steps: [told('nowhere-0'), ...variant.steps] } },
+    };
+    const plainIds = idsOf(shopMethod('bay-contact', { ...house, variants: {} }));
+    expect(idsOf(shopMethod('bay-contact', house))).toEqual(plainIds);
+  });
+});
+
+describe('a charge port', () => {
+  it('is dried where a car has one and hands are at the car', () => {
+    const electric = { delicateWheels: false, hasChargePort: true };
+    expect(idsOf(shopMethod('bay-contact', DEFAULT_HOUSE, electric)).at(-1)).toBe('charge-port');
+    expect(idsOf(shopMethod('bay-contact', DEFAULT_HOUSE))).not.toContain('charge-port');
+    expect(idsOf(shopMethod('touchless-automatic', DEFAULT_HOUSE, electric))).not.toContain('charge-port');
+  });
+});
