@@ -26,6 +26,7 @@ export * from './quote/index.js';
 export * from './freeze-care/index.js';
 export * from './plan/index.js';
 export * from './run/index.js';
+export * from './clinic/index.js';
 export * from './log/index.js';
 export * from './live/index.js';
 export * from './settings/index.js';

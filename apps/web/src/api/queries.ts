@@ -260,6 +260,7 @@ export interface SettingsChange {
   readonly house?: {
     readonly choices?: Partial<HouseRules['choices']>;
     readonly numbers?: Record<string, number>;
+    readonly variants?: HouseRules['variants'];
   };
   readonly drivesOn?: Settings['drivesOn'];
   readonly limits?: Record<string, number>;

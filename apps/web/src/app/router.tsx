@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/places/places-page.js')).PlacesPage }),
       },
       {
+        path: 'clinic',
+        lazy: async () => ({ Component: (await import('../features/clinic/clinic-page.js')).ClinicPage }),
+      },
+      {
         path: 'kit',
         lazy: async () => ({ Component: (await import('../features/kit/kit-page.js')).KitPage }),
       },

@@ -20,6 +20,18 @@ export const extraKey = (id: WashStep['id']): string => `${EXTRA_SIGN}${id}`;
 const extraOf = (key: string): WashStep | undefined =>
   key.startsWith(EXTRA_SIGN) ? EXTRA_STEPS.find(({ id }) => extraKey(id) === key) : undefined;
 
+/** The keys of all steps in the order of the variant, those left out among them where they stood; extra ones as told. */
+export function ownOrderKeys(steps: readonly Pick<WashStep, 'id'>[], { steps: told }: Variant): string[] {
+  const keys = stepKeys(steps);
+  const order = told.map(({ key }) => key).filter((key) => keys.includes(key) || extraOf(key));
+  keys.forEach((key, i) => {
+    if (order.includes(key)) return;
+    const before = keys.slice(0, i).findLast((one) => order.includes(one));
+    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, key);
+  });
+  return order;
+}
+
 /**
  * The steps in the shop's own order, with its minutes and notes.
  *
@@ -27,20 +39,12 @@ const extraOf = (key: string): WashStep | undefined =>
  * @returns told steps in the order of the variant, extra ones among them; a step that the variant does not tell of stays behind the one
  * that it followed; keys that no step has are passed over
  */
-export function inOwnOrder(steps: readonly WashStep[], { steps: told, leftOut }: Variant): WashStep[] {
-  const keys = stepKeys(steps);
-  const byKey = new Map(keys.map((key, i) => [key, steps[i]]));
-  const known = told.filter(({ key }) => byKey.get(key) ?? extraOf(key));
-  const order = known.map(({ key }) => key);
-  keys.forEach((key, i) => {
-    if (order.includes(key) || leftOut.includes(key)) return;
-    const before = keys.slice(0, i).findLast((one) => order.includes(one));
-    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, key);
-  });
-  return order.flatMap((key) => {
+export function inOwnOrder(steps: readonly WashStep[], variant: Variant): WashStep[] {
+  const byKey = new Map(stepKeys(steps).map((key, i) => [key, steps[i]]));
+  return ownOrderKeys(steps, variant).flatMap((key) => {
     const step = byKey.get(key) ?? extraOf(key);
-    if (!step || leftOut.includes(key)) return [];
-    const own = known.find((one) => one.key === key);
+    if (!step || variant.leftOut.includes(key)) return [];
+    const own = variant.steps.find((one) => one.key === key);
     return [{ ...step, minutes: own?.minutes ?? step.minutes, ...(own?.note ? { note: own.note } : {}) }];
   });
 }

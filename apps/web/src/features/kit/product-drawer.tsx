@@ -13,7 +13,6 @@ import {
   productFrom,
   sayStrengths,
   STRENGTH_WAYS,
-  type StrengthWay,
 } from './product-form.js';
 
 interface ProductDrawerProps {

@@ -1,6 +1,6 @@
 import type { DwellMoment, RunDeed, RunMoment } from '@keen/core';
 import { GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
-import { clockText } from './live-view.js';
+import { clockText } from '../../parts/clock-text.js';
 import classes from './live.module.css';
 
 interface DwellCardsProps {

@@ -12,7 +12,7 @@ import {
 } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/names.js';
-import { clockText } from './live-view.js';
+import { clockText } from '../../parts/clock-text.js';
 import classes from './live.module.css';
 
 interface EdgePlanProps {

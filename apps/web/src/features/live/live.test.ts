@@ -10,7 +10,8 @@ import {
 } from '@keen/core';
 import { SKIP_NAMES } from '../../words/run-words.js';
 import { closeDeed, closeDraft, closeErrors, nextBehaviour } from './close-form.js';
-import { alarmsBetween, clockText, mainTap } from './live-view.js';
+import { clockText } from '../../parts/clock-text.js';
+import { alarmsBetween, mainTap } from './live-view.js';
 import { keptSize, PhotoRefused, requirePhotoFile } from './photo.js';
 import { readingC } from './reading.js';
 import { simulatedThermometer } from './thermometer.js';

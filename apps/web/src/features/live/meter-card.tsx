@@ -1,6 +1,6 @@
 import type { RunDeed, RunMoment } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { clockText } from './live-view.js';
+import { clockText } from '../../parts/clock-text.js';
 import classes from './live.module.css';
 
 interface MeterCardProps {

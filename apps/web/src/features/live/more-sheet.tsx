@@ -10,6 +10,7 @@ import {
   type SkipReason,
 } from '@keen/core';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
@@ -40,6 +41,7 @@ export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetP
         <ReadingForm pack={pack} log={log} act={act} onDone={onClose} />
         <NoteForm log={log} act={act} onDone={onClose} />
         <SignalSwitches />
+        <Link to="/clinic">Spots found? The spot clinic</Link>
       </div>
     </Dialog>
   );

@@ -8,7 +8,8 @@ import {
   REASON_TEXTS,
   RUN_STEP_NAMES,
 } from '../../words/run-words.js';
-import { clockText, type MainTap } from './live-view.js';
+import { clockText } from '../../parts/clock-text.js';
+import type { MainTap } from './live-view.js';
 import classes from './live.module.css';
 
 interface StepCardProps {

@@ -1,6 +1,7 @@
 import { Button } from '@mantine/core';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { usePlaces, useVehicles } from '../../api/queries.js';
+import { usePlaces, useSettings, useVehicles } from '../../api/queries.js';
 import { type RunAnswer, useRun } from '../../api/run-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
@@ -8,6 +9,7 @@ import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { EdgeBars } from './edge-bars.js';
+import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
 import { Steps } from './steps.js';
 import classes from './run.module.css';
@@ -46,6 +48,8 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
   const format = useFormat();
   const { wash, pack } = answer;
   const { sheet, startMs, source, issuedMs } = pack;
+  const [isEditing, setEditing] = useState(false);
+  const { data: settings } = useSettings();
   const isBegun = answer.actions.length > 0;
   const extras = wash.extras.length > 0 ? `, with ${seasonJobsText(wash.extras)}` : '';
   return (
@@ -54,6 +58,9 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       lead={`${format.dayTime(wash.startMs)}, ${nameOf(places, wash.placeId)}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
       actions={
         <>
+          <Button variant="default" onClick={() => setEditing(!isEditing)} aria-pressed={isEditing}>
+            Change the order
+          </Button>
           <Button variant="default" onClick={() => window.print()}>
             Print
           </Button>
@@ -63,6 +70,14 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         </>
       }
     >
+      {isEditing && settings && (
+        <OwnWayEditor
+          methodId={wash.methodId}
+          house={settings.house}
+          car={pack.vehicle}
+          onClose={() => setEditing(false)}
+        />
+      )}
       <div className={classes.grid}>
         <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
         <Steps sheet={sheet} wash={wash} />

@@ -1,0 +1,143 @@
+import { Button, Select } from '@mantine/core';
+import {
+  type RungDone,
+  SIGN_IDS,
+  type Spot,
+  SPOT_AGES,
+  SPOT_CAUSES,
+  SPOT_MATERIALS,
+  spotLadder,
+} from '@keen/core';
+import { useDraft } from '../../parts/drafts.js';
+import { Page } from '../../parts/page.js';
+import {
+  AGE_NAMES,
+  CAUSE_NAMES,
+  CAUSE_REMEDIES,
+  CLINIC_CAUTION_TEXTS,
+  MATERIAL_NAMES,
+  RUNG_NAMES,
+  RUNG_TEXTS,
+  SIGN_TEXTS,
+  SPOT_REACTION_NAMES,
+} from '../../words/clinic-words.js';
+import { RungTimer } from './rung-timer.js';
+import classes from './clinic.module.css';
+
+interface Case extends Spot {
+  readonly done: readonly RungDone[];
+}
+
+const FRESH: Case = { age: 'not-known', material: 'paint', cause: 'not-known', done: [] };
+
+const choices = <K extends string>(ids: readonly K[], names: Readonly<Record<K, string>>) =>
+  ids.map((value) => ({ value, label: names[value] }));
+
+/** The spot ladder, rung by rung, and the cards that read what is seen. Works with no signal; a case outlives a reload. */
+export function ClinicPage() {
+  const { value: spot, set, forget } = useDraft<Case>('spot-case', FRESH);
+  const { rung, timesDone, done } = spotLadder(spot, spot.done);
+  const isLast = rung.reactions.length === 0;
+  return (
+    <Page
+      title="Spot clinic"
+      lead="Gentlest first. Answer what you see, and the next rung stands here; data sheets go before all of it."
+    >
+      <div className={classes.grid}>
+        <section className={classes.box}>
+          <h2>The spots</h2>
+          <Select
+            label="How old"
+            data={choices(SPOT_AGES, AGE_NAMES)}
+            value={spot.age}
+            onChange={(age) => age && set({ age, done: [] })}
+            allowDeselect={false}
+            size="md"
+          />
+          <Select
+            label="On what"
+            data={choices(SPOT_MATERIALS, MATERIAL_NAMES)}
+            value={spot.material}
+            onChange={(material) => material && set({ material, done: [] })}
+            allowDeselect={false}
+            size="md"
+          />
+          <Select
+            label="Where from"
+            data={choices(SPOT_CAUSES, CAUSE_NAMES)}
+            value={spot.cause}
+            onChange={(cause) => cause && set({ cause, done: [] })}
+            allowDeselect={false}
+            size="md"
+          />
+          <p>
+            <strong>So that they do not come back:</strong> {CAUSE_REMEDIES[spot.cause]}
+          </p>
+          {done.length > 0 && (
+            <>
+              <h3>Done so far</h3>
+              <ol className={classes.done}>
+                {done.map((step, i) => (
+                  <li key={i}>
+                    {RUNG_NAMES[step.rung]}: {SPOT_REACTION_NAMES[step.reaction].toLowerCase()}
+                  </li>
+                ))}
+              </ol>
+              <Button variant="default" size="md" onClick={() => set({ done: done.slice(0, -1) })}>
+                Take the last answer back
+              </Button>{' '}
+              <Button variant="default" size="md" onClick={forget}>
+                Begin anew
+              </Button>
+            </>
+          )}
+        </section>
+        <section className={`${classes.box} ${classes.rung}`} aria-live="polite">
+          <p className="muted">
+            {isLast ? 'The end of the ladder' : timesDone > 0 ? `Once more, time ${timesDone + 1}` : 'Now'}
+          </p>
+          <h2>{RUNG_NAMES[rung.id]}</h2>
+          <p>{RUNG_TEXTS[rung.id]}</p>
+          {rung.cautions.map((caution) => (
+            <p key={caution} className={classes.caution}>
+              {CLINIC_CAUTION_TEXTS[caution]}
+            </p>
+          ))}
+          {rung.dwellSeconds && <RungTimer key={`${rung.id} ${done.length}`} {...rung.dwellSeconds} />}
+          {!isLast && (
+            <>
+              <h3>What do you see?</h3>
+              <div className={classes.answers}>
+                {rung.reactions.map((reaction) => (
+                  <button
+                    key={reaction}
+                    type="button"
+                    onClick={() => set({ done: [...done, { rung: rung.id, reaction }] })}
+                  >
+                    {SPOT_REACTION_NAMES[reaction]}
+                  </button>
+                ))}
+              </div>
+            </>
+          )}
+        </section>
+        <section className={`${classes.box} ${classes.cards}`}>
+          <h2>Reading what is seen</h2>
+          <dl>
+            {SIGN_IDS.map((id) => (
+              <div key={id}>
+                <dt>{SIGN_TEXTS[id].sign}</dt>
+                <dd>
+                  Means {SIGN_TEXTS[id].means}. {SIGN_TEXTS[id].then}
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <p className="muted">
+            Practice, not measurement (judgement); the product’s data sheet goes before it.
+          </p>
+        </section>
+      </div>
+    </Page>
+  );
+}

@@ -1,0 +1,3 @@
+export * from './data/rungs.js';
+export * from './data/signs.js';
+export * from './spot-ladder.js';
