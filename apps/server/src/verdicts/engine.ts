@@ -416,7 +416,7 @@ export class Engine {
       startMs,
       fromMs: startOfHourMs(startMs),
       hours,
-      sheet: runSheet({ ...of, site, outdoors: first.outdoors, kit: job.kit }),
+      sheet: runSheet({ ...of, site, outdoors: first.outdoors, kit: job.kit, house: job.house }),
       sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
       soilBefore: this.stateOf(job).soilByGroup,
     };

@@ -1,5 +1,5 @@
 import type { RunAction, RunPack, WashRecord } from '@keen/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQueries, useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 
 export interface RunAnswer {
@@ -39,9 +39,12 @@ export const runPhotoUrl = (washId: string, photoId: string): string =>
   `/api/${path(washId)}/photos/${encodeURIComponent(photoId)}`;
 
 /** Stale with the plan: whatever moves a wash or the weather moves its sheet. */
-export const useRun = (washId: string) =>
-  useQuery({
-    queryKey: ['plan', 'run', washId],
-    queryFn: () => askRun(washId),
-    enabled: washId !== '',
-  });
+const runQuery = (washId: string) => ({
+  queryKey: ['plan', 'run', washId],
+  queryFn: () => askRun(washId),
+  enabled: washId !== '',
+});
+
+export const useRun = (washId: string) => useQuery(runQuery(washId));
+
+export const useRuns = (washIds: readonly string[]) => useQueries({ queries: washIds.map(runQuery) });

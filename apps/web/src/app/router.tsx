@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/places/places-page.js')).PlacesPage }),
       },
       {
+        path: 'round',
+        lazy: async () => ({ Component: (await import('../features/run/round-page.js')).RoundPage }),
+      },
+      {
         path: 'clinic',
         lazy: async () => ({ Component: (await import('../features/clinic/clinic-page.js')).ClinicPage }),
       },

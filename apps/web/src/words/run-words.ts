@@ -1,4 +1,5 @@
 import type {
+  DriedBy,
   Mix,
   MixInto,
   PackItem,
@@ -169,3 +170,12 @@ const MEETS_WAY = {
   're-protect': 'protect it again afterwards',
   block: 'not with this product',
 } as const;
+
+/** In which order the water is taken off. */
+export const DRYING_TEXTS: Readonly<Record<DriedBy, string>> = {
+  'blow-and-towel':
+    'Open a door a hand wide to drain, blow the gaps from the top down, then towel: the first as a squeegee, the second for the film.',
+  towel:
+    'Open a door a hand wide to drain, then towel from the top down, wringing often; drying aid on each panel.',
+  blower: 'Blow from the top down, gaps last; minerals stay unless the last water was demineralised.',
+};

@@ -67,6 +67,7 @@ function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}): RunP
     isDark: false,
     overnightC: -8,
     kit: EMPTY_KIT,
+    house: DEFAULT_HOUSE,
   };
   return {
     ...of,

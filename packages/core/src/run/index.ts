@@ -1,4 +1,6 @@
 export * from './run-step.js';
 export * from './wet-edges.js';
+export * from './drying.js';
 export * from './preparation.js';
+export * from './round.js';
 export * from './run-sheet.js';

@@ -1,4 +1,5 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
+import type { HouseRules } from '../house/index.js';
 import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, Section } from '../method/index.js';
 import type { Place } from '../place/index.js';
@@ -7,6 +8,7 @@ import type { Limits } from '../rules/index.js';
 import { type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
 import type { SiteHour } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
+import { dryingPlan, type DryingPlan } from './drying.js';
 import { preparation, type Preparation } from './preparation.js';
 import { type RunStep, runSteps, type StepsAround, type WetEdge } from './run-step.js';
 import { productEdges, rinseEdges } from './wet-edges.js';
@@ -22,6 +24,8 @@ export interface RunSheet {
   /** The flank to finish first: its wet edge is the shorter; null: both alike. */
   readonly firstFlank: 'left' | 'right' | null;
   readonly preparation: Preparation;
+  /** Water left by the last rinse, and the towels that take it; null: nothing is wiped. */
+  readonly drying: DryingPlan | null;
   readonly freezeCare: readonly FreezeCare[];
   /** Coldest air where the car stands in the night after, °C; null: not known. */
   readonly overnightC: number | null;
@@ -40,6 +44,7 @@ export interface RunSheetCase {
   readonly overnightC: number | null;
   /** What the shop owns. */
   readonly kit: Kit;
+  readonly house: Pick<HouseRules, 'numbers'>;
 }
 
 function largestSection({ drying }: Method, edges: readonly WetEdge[], inHandShare: number): Section | null {
@@ -121,6 +126,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
         isDark: of.isDark,
       },
     ),
+    drying: dryingPlan(vehicle, method, of.house),
     freezeCare: of.overnightC !== null && of.overnightC >= 0 ? [] : freezeCare(of.overnightC),
     overnightC: of.overnightC,
   };

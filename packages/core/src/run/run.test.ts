@@ -10,6 +10,8 @@ import { bucketCooling, startForArrival } from '../water/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import {
   boundedDwell,
+  dryingPlan,
+  roundOf,
   meterRunOf,
   type RunSheet,
   runSheet,
@@ -57,6 +59,7 @@ function sheet(
     isDark: false,
     overnightC,
     kit,
+    house: DEFAULT_HOUSE,
   });
 }
 
@@ -312,6 +315,79 @@ describe('what is prepared', () => {
     expect(start(0)).toBeCloseTo(35, 9);
     expect(start(40)).toBeGreaterThan(start(20));
     expect(start(20, 20)).toBeLessThan(start(20));
+  });
+});
+
+describe('drying', () => {
+  const grams = (methodId: string, drying: 'blow-and-towel' | 'towel' | 'blower', vehicle = VEHICLE) => {
+    const house = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, drying } };
+    return dryingPlan(vehicle, shopMethod(methodId, house), house);
+  };
+
+  it('counts towels until they smear: fewer after blowing, none where nothing is wiped', () => {
+    const toweled = grams('bay-contact', 'towel');
+    const blown = grams('bay-contact', 'blow-and-towel');
+    expect(toweled?.towelGrams).toBe(toweled?.waterGrams);
+    expect(blown?.towelGrams).toBeCloseTo((blown?.waterGrams ?? 0) * 0.1, 9);
+    expect(toweled?.towels).toBe(Math.ceil((toweled?.waterGrams ?? 0) / 350));
+    expect(blown?.towels).toBe(1);
+    expect(grams('bay-contact', 'blower')?.towels).toBe(0);
+    expect(grams('touchless-automatic', 'towel')).toBeNull();
+  });
+
+  it('is more water on flat paint than on beading, and on a van than on a hatch', () => {
+    const on = (change: object) =>
+      grams('bay-contact', 'towel', { ...VEHICLE, ...change })?.waterGrams ?? NaN;
+    expect(on({ waterBehaviour: 'flat' })).toBeGreaterThan(on({ waterBehaviour: 'beading' }));
+    expect(on({ bodyClass: 'van' })).toBeGreaterThan(on({ bodyClass: 'hatch' }));
+  });
+});
+
+describe('a round of several washes', () => {
+  const foam = {
+    id: 'foam',
+    name: 'Foam',
+    role: 'alkaline-pre-wash',
+    inUsePh: 11,
+    usualParts: 9,
+    fewestParts: 4,
+    mostParts: 20,
+    capMl: 50,
+    dwell: null,
+    lowestWorkC: null,
+    lowestStoreC: null,
+    keptIn: 'van',
+    bottleMl: 5000,
+    leftMl: 5000,
+    lowMl: 500,
+    priceMinor: 4000,
+    notes: '',
+  } as const;
+  const kit: Kit = { products: [foam], gear: [] };
+  const bay = sheet(BAY, 'bay-contact', {}, -8, kit).preparation;
+  const other = sheet(BAY, 'bay-touch-free', {}, -8, kit).preparation;
+
+  it('mixes the same product once, and sums cloths, water and money', () => {
+    const round = roundOf([bay, other, bay]);
+    const mix = round.mixes.find((one) => one.mix.product?.id === 'foam');
+    expect(mix).toMatchObject({ count: 3 });
+    expect(mix?.productMl).toBeCloseTo(300, 6);
+    expect(mix?.caps).toBeCloseTo(6, 6);
+    expect(round.media.mitts).toBe(2 * bay.media.mitts + other.media.mitts);
+    expect(round.bucketLitres).toBe(2 * (bay.water?.litres ?? NaN));
+    const toPay = ({ money }: typeof bay) => money.visitMinor + money.meterMinor;
+    expect(round.moneyMinor).toBe(2 * toPay(bay) + toPay(other));
+  });
+
+  it('packs what any of them wants, once, and tells the coldest', () => {
+    const round = roundOf([other, bay]);
+    expect(new Set(round.pack).size).toBe(round.pack.length);
+    expect(round.pack).toEqual(expect.arrayContaining([...bay.pack, ...other.pack]));
+    expect(round.windChillC).toBe(bay.cold.windChill.windChillC);
+  });
+
+  it('of none is nothing', () => {
+    expect(roundOf([])).toMatchObject({ mixes: [], pack: [], moneyMinor: 0, windChillC: null });
   });
 });
 

@@ -21,7 +21,12 @@ export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProp
   if (planned.length === 0) return null;
   return (
     <section className={classes.group}>
-      <h2>Planned</h2>
+      <div className={classes.plannedHead}>
+        <h2>Planned</h2>
+        <Link className="no-print" to="/round">
+          Prepare a round
+        </Link>
+      </div>
       {planned.map((wash) => (
         <article key={wash.id} className={`${classes.card} ${classes.planned}`}>
           <div>

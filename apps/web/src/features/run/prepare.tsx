@@ -3,6 +3,7 @@ import type { PlaceRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
 import { mixText, PACK_NAMES } from '../../words/run-words.js';
+import { shortText } from './run-view.js';
 import classes from './run.module.css';
 
 const SKIN: Readonly<Record<string, string>> = {
@@ -14,10 +15,6 @@ const SKIN: Readonly<Record<string, string>> = {
 };
 
 const countText = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
-
-/** ": 8 clean, launder 4", where there are too few. */
-const shortText = (wanted: number, clean: number | null): string =>
-  clean === null || clean >= wanted ? '' : `: ${clean} clean, launder ${wanted - clean}`;
 
 /** What to mix, pack and put on before leaving. */
 export function Prepare({

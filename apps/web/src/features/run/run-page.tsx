@@ -8,6 +8,7 @@ import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
 import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
@@ -82,6 +83,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
         <Steps sheet={sheet} wash={wash} />
         <EdgeBars sheet={sheet} />
+        {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
         <section className={classes.box}>
           <h2>Freeze care tonight</h2>
           {sheet.freezeCare.length === 0 ? (

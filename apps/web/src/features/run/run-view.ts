@@ -12,3 +12,7 @@ export function edgeScaleMinutes(edges: readonly Pick<WetEdge, 'minutes'>[]): nu
 /** How long a panel's bar is, 0–1; full where it stays wet. */
 export const barShare = (minutes: number | null, scaleMinutes: number): number =>
   minutes === null ? 1 : Math.min(1, minutes / scaleMinutes);
+
+/** ": 8 clean, launder 4", where there are too few. */
+export const shortText = (wanted: number, clean: number | null): string =>
+  clean === null || clean >= wanted ? '' : `: ${clean} clean, launder ${wanted - clean}`;

@@ -189,6 +189,22 @@ export const HOUSE_NUMBERS = [
     unit: 'towels',
     means: 'clean towels at hand for one rinseless wash',
   },
+  {
+    id: 'towelHoldsGrams',
+    value: 350,
+    min: 20,
+    max: 3000,
+    unit: 'g',
+    means: 'water that one drying towel takes up before it smears',
+  },
+  {
+    id: 'blowerLeavesPercent',
+    value: 10,
+    min: 1,
+    max: 100,
+    unit: '%',
+    means: 'of the water stays on the car after blowing (a heated blower takes about nine tenths)',
+  },
 ] as const satisfies readonly {
   id: string;
   value: number;

@@ -53,3 +53,27 @@ export const ZONE_OF_PANEL: Readonly<Record<PanelId, CarZone>> = {
   front: 'front',
   rear: 'rear',
 };
+
+/** Surface of each panel of a saloon, m²; windows are counted with the windscreen and the flanks (judgement). */
+const SALOON_M2: Readonly<Record<PanelId, number>> = {
+  roof: 1.9,
+  bonnet: 1.5,
+  boot: 0.8,
+  windscreen: 1.6,
+  left: 3.2,
+  right: 3.2,
+  front: 1.1,
+  rear: 1.1,
+};
+/** How much larger other bodies are (judgement). */
+const SIZE: Readonly<Record<BodyClass, number>> = {
+  saloon: 1,
+  estate: 1.08,
+  hatch: 0.9,
+  suv: 1.2,
+  pickup: 1.15,
+  van: 1.6,
+};
+
+/** Surface of a panel, m² (judgement). */
+export const panelM2 = (bodyClass: BodyClass, panel: PanelId): number => SALOON_M2[panel] * SIZE[bodyClass];

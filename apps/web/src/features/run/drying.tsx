@@ -1,0 +1,26 @@
+import type { DryingPlan } from '@keen/core';
+import { useFormat } from '../../format/use-format.js';
+import { DRYING_TEXTS } from '../../words/run-words.js';
+import classes from './run.module.css';
+
+/** How the water leaves: what stands on the car, and towels until they are saturated. */
+export function Drying({ drying, clean }: { readonly drying: DryingPlan; readonly clean: number | null }) {
+  const format = useFormat();
+  const { by, waterGrams, towelGrams, towels } = drying;
+  return (
+    <section className={classes.box}>
+      <h2>Drying</h2>
+      <p>
+        {DRYING_TEXTS[by]} {format.ml(waterGrams)} stand on it after the last rinse
+        {towels > 0 && (
+          <>
+            ; {format.ml(towelGrams)} for the towels: {towels} until {towels === 1 ? 'it is' : 'they are'}{' '}
+            saturated
+            {clean !== null && clean < towels && `, ${clean} clean`}
+          </>
+        )}
+        . <span className="muted">Estimated; gaps not counted.</span>
+      </p>
+    </section>
+  );
+}

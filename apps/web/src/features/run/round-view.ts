@@ -1,0 +1,18 @@
+import type { WashRecord } from '@keen/core';
+import type { Format } from '../../format/format.js';
+
+/** Planned washes ahead by day, soonest first. */
+export function roundChoices(
+  washes: readonly WashRecord[],
+  nowMs: number,
+  format: Pick<Format, 'day' | 'dayKey'>,
+): { readonly day: string; readonly washes: readonly WashRecord[] }[] {
+  const ahead = washes
+    .filter(({ status, startMs, minutes }) => status === 'planned' && startMs + minutes * 60_000 > nowMs)
+    .toSorted((a, b) => a.startMs - b.startMs);
+  const keys = [...new Set(ahead.map(({ startMs }) => format.dayKey(startMs)))];
+  return keys.map((key) => {
+    const ofDay = ahead.filter(({ startMs }) => format.dayKey(startMs) === key);
+    return { day: format.day(ofDay[0]?.startMs ?? nowMs), washes: ofDay };
+  });
+}

@@ -1,0 +1,43 @@
+import type { HouseRules } from '../house/index.js';
+import type { DriedBy, Method } from '../method/index.js';
+import { behaviourOn, floodFilmGramsPerM2, panelM2, panelsOf, type Vehicle } from '../vehicle/index.js';
+
+/** Water that the last rinse leaves on a car, and what takes it off. */
+export interface DryingPlan {
+  readonly by: DriedBy;
+  readonly waterGrams: number;
+  /** Of which towels have to take up. */
+  readonly towelGrams: number;
+  /** Drying towels until the last one smears; 0: none. */
+  readonly towels: number;
+}
+
+/**
+ * How much water stands on the car after the last rinse, and how many towels take it?
+ *
+ * @param vehicle body, water behaviour by zone
+ * @param method as the shop does it
+ * @param house what a towel holds and what a blower leaves
+ * @returns grams and whole towels, each used until it is saturated; null where nothing is dried by hand
+ * Model: the film that stays by water behaviour and slope times the panel's surface (judgement); gaps and mirrors not counted
+ */
+export function dryingPlan(
+  vehicle: Pick<Vehicle, 'bodyClass' | 'waterBehaviour' | 'protections'>,
+  method: Pick<Method, 'drying' | 'filmGramsPerM2'>,
+  { numbers }: Pick<HouseRules, 'numbers'>,
+): DryingPlan | null {
+  const { drying, filmGramsPerM2 } = method;
+  if (drying.kind === 'left') return null;
+  const waterGrams = panelsOf(vehicle.bodyClass).reduce((sum, { id, tiltDeg }) => {
+    const film = filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, id), tiltDeg);
+    return sum + film * panelM2(vehicle.bodyClass, id);
+  }, 0);
+  const leftShare = drying.by === 'towel' ? 1 : numbers.blowerLeavesPercent / 100;
+  const towelGrams = drying.by === 'blower' ? 0 : waterGrams * leftShare;
+  return {
+    by: drying.by,
+    waterGrams,
+    towelGrams,
+    towels: Math.max(0, Math.ceil(towelGrams / numbers.towelHoldsGrams - 1e-9)),
+  };
+}
