@@ -1,15 +1,37 @@
 import { describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_DISPLAY,
+  DEFAULT_HOUSE,
+  type Mix,
   PACK_ITEMS,
   RUN_CAUTIONS,
   RUN_REASONS,
   type StepDwell,
+  type StepFault,
   WASH_STEP_IDS,
+  type WashRecord,
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
-import { CAUTION_TEXTS, dwellText, PACK_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
-import { barShare, edgeScaleMinutes } from './run-view.js';
+import {
+  CAUTION_TEXTS,
+  dwellText,
+  faultText,
+  mixText,
+  PACK_NAMES,
+  REASON_TEXTS,
+  RUN_STEP_NAMES,
+} from '../../words/run-words.js';
+import {
+  extrasFor,
+  minuteErrors,
+  movedBy,
+  type OwnStep,
+  ownSteps,
+  variantFrom,
+  withExtra,
+} from './own-way.js';
+import { roundChoices } from './round-view.js';
+import { barShare, edgeScaleMinutes, shortText } from './run-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'UTC', 'en-CA');
 const DWELL: StepDwell = { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false };
@@ -40,6 +62,107 @@ describe('the words of a sheet', () => {
     expect(Object.keys(REASON_TEXTS).sort()).toEqual([...RUN_REASONS].sort());
     expect(Object.keys(CAUTION_TEXTS).sort()).toEqual([...RUN_CAUTIONS].sort());
     expect(Object.keys(PACK_NAMES).sort()).toEqual([...PACK_ITEMS].sort());
+  });
+});
+
+const MIX: Mix = {
+  step: 'foam',
+  role: 'alkaline-pre-wash',
+  into: 'foamer',
+  product: { id: 'f', name: 'Foam', inUsePh: 11, dwell: null },
+  productMl: 100,
+  waterMl: 900,
+  parts: 9,
+  percent: 10,
+  caps: 100 / 30,
+  panelPercent: 1,
+  faults: [],
+};
+
+describe('the words of a mix', () => {
+  it.each([
+    { change: {}, text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer, 1.0 % on the panel' },
+    { change: { parts: 0, productMl: 60, caps: null, panelPercent: null }, text: '60 mL neat' },
+    { change: { product: null }, text: 'none in the kit' },
+  ] as const)('$text', ({ change, text }) => {
+    expect(mixText({ ...MIX, ...change }, format)).toBe(text);
+  });
+});
+
+describe('the words of what stands against a step', () => {
+  const FAULTS: readonly (readonly [StepFault, string])[] = [
+    [{ kind: 'none-in-kit' }, 'not in the kit'],
+    [{ kind: 'too-little', needMl: 40, leftMl: 12 }, '40 mL wanted, 12 mL left'],
+    [
+      { kind: 'too-cold', tempC: 1, lowestC: 5 },
+      '1.0 °C there, and the label says 5.0 °C or more (4.0 K short)',
+    ],
+    [
+      {
+        kind: 'meets',
+        zone: 'bonnet',
+        finding: { kind: 're-protect', reason: 'too-alkaline', limitPh: 9.5 },
+      },
+      'On the bonnet: too alkaline for it, limit pH 9.5; protect it again afterwards.',
+    ],
+    [
+      { kind: 'acid-over-alkali', alkali: 'foam' },
+      'Acid over alkali: “foam it” still lies there. Rinse first.',
+    ],
+    [{ kind: 'hot-on-frozen-glass', glassC: -3, waterC: 38 }, 'Glass is near −3.0 °C and the water 38.0 °C'],
+    [{ kind: 'forbidden', rule: 'no-own-bucket' }, 'The place forbids it'],
+    [{ kind: 'no-drain', litres: 45 }, 'No drain, and 45 L falls'],
+  ];
+  it.each(FAULTS)('%j', (fault, part) => {
+    expect(faultText(fault, format)).toContain(part);
+  });
+});
+
+describe('the shop’s own way in the editor', () => {
+  const CAR = { delicateWheels: false };
+  const steps = ownSteps('bay-contact', DEFAULT_HOUSE, CAR);
+  const asKept = (changed: readonly OwnStep[]) => ({
+    ...DEFAULT_HOUSE,
+    variants: { 'bay-contact': variantFrom(changed) },
+  });
+
+  it('opens as it was kept: order, minutes, notes, what is left out and what was added', () => {
+    const [first, second] = steps;
+    if (!first || !second) throw new Error('no steps');
+    const changed = withExtra(
+      movedBy(steps, first.key, 1).map((step) =>
+        step.key === second.key ? { ...step, minutes: '9', note: ' slowly ' } : step,
+      ),
+      'iron',
+    ).map((step) => (step.id === 'shuts' ? { ...step, isLeftOut: true } : step));
+    const again = ownSteps('bay-contact', asKept(changed), CAR);
+    expect(again.slice(0, 2).map(({ key }) => key)).toEqual([second.key, first.key]);
+    expect(again[0]).toMatchObject({ minutes: 9, note: 'slowly' });
+    expect(again.find(({ id }) => id === 'shuts')?.isLeftOut).toBe(true);
+    expect(again.at(-1)).toMatchObject({ id: 'iron', isExtra: true });
+    expect(extrasFor(again)).not.toContain('iron');
+  });
+
+  it('moves nothing beyond the ends, and names minutes that will not do', () => {
+    expect(movedBy(steps, steps[0]?.key ?? '', -1)).toEqual(steps);
+    const bad = steps.map((step, i) => (i === 0 ? { ...step, minutes: 0 } : step));
+    expect(Object.keys(minuteErrors(bad))).toEqual([steps[0]?.key]);
+    expect(minuteErrors(steps)).toEqual({});
+  });
+});
+
+describe('a round', () => {
+  const wash = (id: string, day: number, hour: number, status = 'planned') =>
+    ({ id, status, startMs: Date.UTC(2026, 0, day, hour), minutes: 60 }) as WashRecord;
+
+  it('offers what is planned ahead, day by day, soonest first', () => {
+    const washes = [wash('b', 15, 9), wash('a', 14, 12), wash('gone', 14, 5), wash('done', 14, 15, 'done')];
+    const choices = roundChoices(washes, Date.UTC(2026, 0, 14, 8), format);
+    expect(choices.map(({ washes: ofDay }) => ofDay.map(({ id }) => id))).toEqual([['a'], ['b']]);
+  });
+
+  it('says how many cloths are to be laundered', () => {
+    expect([shortText(12, 8), shortText(8, 8), shortText(8, null)]).toEqual([': 8 clean, launder 4', '', '']);
   });
 });
 

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import type { Format } from '../../format/format.js';
 import { verdictText } from '../../words/verdict-words.js';
 import type { SortKey, WashRow, WashSort } from './washes-view.js';
+import { RunDetails } from './run-details.js';
 import classes from './washes.module.css';
 
 interface WashTableProps {
@@ -81,6 +82,7 @@ export function WashTable({ rows, sort, onSort, format, acts, caption }: WashTab
               </td>
               <td className={classes.wide}>
                 {row.found}
+                {row.wash.found?.run && <RunDetails washId={row.wash.id} run={row.wash.found.run} />}
                 {row.wash.predicted && (
                   <div className="muted">
                     Foreseen: {verdictText(row.wash.predicted.verdict, row.wash.predicted.limiting, format)}

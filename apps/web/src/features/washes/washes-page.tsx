@@ -139,6 +139,9 @@ export function WashesPage() {
             format={format}
             acts={(row) => (
               <>
+                <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}`}>
+                  Run sheet
+                </Button>
                 <RowAction isMain label="Mark done" onClick={() => setOpen(row.wash)} />
                 <RowAction label="Take away" onClick={() => takeAway(row)} />
               </>
@@ -161,10 +164,21 @@ export function WashesPage() {
             format={format}
             acts={(row) => (
               <>
-                <RowAction
-                  label="Open again"
-                  onClick={() => reopen.mutate(row.wash.id, { onError: noticeOfFailure })}
-                />
+                {row.wash.found?.run ? (
+                  <Button
+                    size="compact-md"
+                    variant="default"
+                    component={Link}
+                    to={`/run/${row.wash.id}/live`}
+                  >
+                    Open its run
+                  </Button>
+                ) : (
+                  <RowAction
+                    label="Open again"
+                    onClick={() => reopen.mutate(row.wash.id, { onError: noticeOfFailure })}
+                  />
+                )}
                 <RowAction label="Take away" onClick={() => takeAway(row)} />
               </>
             )}
