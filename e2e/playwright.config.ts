@@ -8,7 +8,7 @@ const LOOKS = [
   '**/commands.spec.ts',
   '**/weather.spec.ts',
 ];
-const WORKS = ['calendar', 'customers', 'judgement', 'morning', 'plan', 'run', 'windows'].map(
+const WORKS = ['calendar', 'customers', 'judgement', 'kit', 'morning', 'plan', 'run', 'windows'].map(
   (name) => `**/${name}.spec.ts`,
 );
 

@@ -18,6 +18,9 @@ const VIEWS = [
   '/lab',
   '/desk/film',
   '/settings',
+  '/kit',
+  '/clinic',
+  '/round',
 ];
 
 type Violations = Awaited<ReturnType<AxeBuilder['analyze']>>['violations'];
