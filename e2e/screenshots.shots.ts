@@ -21,9 +21,10 @@ const VIEWS = [
   { name: 'salt', path: '/salt/red-pickup', ready: 'What it says' },
   { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
   { name: 'customers', path: '/customers?show=promises', ready: 'Back before five.' },
-  { name: 'vehicles', path: '/vehicles', ready: 'White van' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
   { name: 'desk', path: '/desk/dilution', ready: 'The working' },
+  { name: 'kit', path: '/kit', ready: 'Winter foam' },
+  { name: 'clinic', path: '/clinic', ready: 'Reading what is seen' },
   { name: 'settings', path: '/settings', ready: 'House rules' },
 ] as const;
 
@@ -43,7 +44,7 @@ for (const view of VIEWS) {
   });
 }
 
-for (const name of ['morning', 'plan', 'run', 'windows'] as const) {
+for (const name of ['morning'] as const) {
   test(`${name} on a phone at night`, async ({ page }) => {
     await page.setViewportSize(PHONE);
     await page.emulateMedia({ colorScheme: 'dark' });
@@ -51,3 +52,40 @@ for (const name of ['morning', 'plan', 'run', 'windows'] as const) {
     if (view) await shoot(page, view, `${name}-phone`);
   });
 }
+
+/** In the bay at night: foam works, the meter runs, the first panels are wet. */
+test('a run on a phone', async ({ page, request }) => {
+  await page.setViewportSize(PHONE);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const answer = await request.post('/api/washes', {
+    data: {
+      vehicleId: 'grey-suv',
+      placeId: 'pier-road-bay',
+      methodId: 'bay-contact',
+      startMs: Date.parse('2026-01-14T14:00:00-05:00'),
+    },
+  });
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/run/${id}/live`);
+  const press = page.getByRole('navigation', { name: 'Run' }).getByRole('button').first();
+  await press.click();
+  await expect(press).toContainText('Begin');
+  await press.click();
+  await page.waitForTimeout(4000);
+  await press.click();
+  await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+  await page.waitForTimeout(3000);
+  await page.screenshot({ path: `${FOLDER}/live.png` });
+  await press.click();
+  for (let tap = 0; tap < 12; tap += 1) {
+    if ((await page.getByText('Now, step 11').count()) > 0) break;
+    await press.click();
+    await page.waitForTimeout(300);
+  }
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Reading, °C' }).fill('-5');
+  await page.getByRole('button', { name: 'Use this reading' }).click();
+  await expect(page.getByText('Air −5.0 °C, measured')).toBeVisible();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: `${FOLDER}/wet-edge.png` });
+});

@@ -37,7 +37,7 @@ const bottle = (
 export const DEMO_PRODUCTS: readonly Product[] = [
   bottle('rinseless', 'Blue rinseless concentrate', 'rinseless', [7.5, 255, 15, 320], {
     bottleMl: 950,
-    leftMl: 610,
+    leftMl: 1920,
     lowestStoreC: 1,
     keptIn: 'van',
   }),

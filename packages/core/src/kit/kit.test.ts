@@ -208,6 +208,10 @@ describe('what is left', () => {
     const each = productUse(mixes([RINSELESS]))[0]?.ml ?? NaN;
     expect([of(each * 3), of(each * 3 - 0.1), of(0)]).toEqual([3, 2, 0]);
     expect(washesLeft(STEPS, { vehicle: VEHICLE, kit: EMPTY_KIT, placeC: 14 })).toBeNull();
+    const wheels = product({ role: 'wheel-cleaner', usualParts: 3, fewestParts: 1, mostParts: 6, leftMl: 0 });
+    const plenty = { ...FOAM, leftMl: 1e6 };
+    const kit = { products: [wheels, plenty], gear: [] };
+    expect(washesLeft(BAY_STEPS, { vehicle: VEHICLE, kit, placeC: 14 })).toBe(10_000);
   });
 });
 

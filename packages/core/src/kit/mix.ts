@@ -177,9 +177,19 @@ export function productUse(mixes: readonly Mix[]): { readonly productId: string;
   return [...sums].map(([productId, ml]) => ({ productId, ml }));
 }
 
-/** For how many washes by this method there is product; null: nothing of the kit limits it. */
+/**
+ * For how many washes by this method there is product; null: nothing of the kit limits it. Only what the method cannot do without
+ * counts, with all that it takes of that bottle: a wash is not given up for want of wheel cleaner.
+ */
 export function washesLeft(steps: Method['steps'], of: MixCase): number | null {
-  const uses = productUse(mixesFor(steps, of));
+  const rows: readonly StepProductRow[] = STEP_PRODUCTS;
+  const mixes = mixesFor(steps, of);
+  const essential = new Set(
+    mixes
+      .filter(({ step }) => rows.find((row) => row.step === step)?.isEssential)
+      .map(({ product }) => product?.id),
+  );
+  const uses = productUse(mixes).filter(({ productId }) => essential.has(productId));
   const counts = uses.flatMap(({ productId, ml }) => {
     const product = of.kit.products.find(({ id }) => id === productId);
     return product && ml > 0 ? [Math.floor(product.leftMl / ml + 1e-9)] : [];

@@ -13,8 +13,19 @@ export interface StepProductRow {
   readonly ml: number | null;
   /** Parts of water where the step wants another strength than the usual; null: the product's usual. */
   readonly parts: number | null;
+  /** Without its product the method is not done at all; any other step is left out, or done with water. */
+  readonly isEssential: boolean;
   readonly status: 'judgement';
 }
+
+const ESSENTIAL: ReadonlySet<WashStepId> = new Set([
+  'foam',
+  'contact',
+  'rinseless',
+  'spray-wipe',
+  'strip',
+  'seal',
+]);
 
 const row = (
   step: WashStepId,
@@ -22,7 +33,15 @@ const row = (
   into: MixInto,
   ml: number | null = null,
   parts: number | null = null,
-): StepProductRow => ({ step, roles, into, ml, parts, status: 'judgement' });
+): StepProductRow => ({
+  step,
+  roles,
+  into,
+  ml,
+  parts,
+  isEssential: ESSENTIAL.has(step),
+  status: 'judgement',
+});
 
 /**
  * What each step puts on the car. Amounts for one car and strengths are trade practice (practice notes §3: rinseless 15:1 as a
