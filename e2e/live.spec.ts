@@ -211,8 +211,8 @@ test.describe('with no signal', () => {
     await press(page).click();
     await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
     await page.goto('/');
-    await expect(page.getByRole('link', { name: 'Keen Rinse, this morning' })).toBeVisible();
-    await page.goBack();
+    await expect(page.getByRole('heading', { name: 'Grey SUV' })).toBeVisible();
+    await expect(page).toHaveURL(`/run/${id}/live`);
     expect(await log(request, id)).toEqual([]);
     await context.setOffline(false);
     await sent(page);

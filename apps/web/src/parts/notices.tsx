@@ -41,3 +41,14 @@ export function noticeOfFailure(error: Error): void {
     closeButtonProps: { 'aria-label': 'Close this notice' },
   });
 }
+
+/** Says that this phone could not keep what was done. */
+export function noticeNotKept(): void {
+  notifications.show({
+    color: 'lamp',
+    title: 'Not kept',
+    message: 'This phone could not keep that; is it full? Nothing was changed. Make room and do it again.',
+    withBorder: true,
+    closeButtonProps: { 'aria-label': 'Close this notice' },
+  });
+}

@@ -1,16 +1,26 @@
 import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
+import { useCurrentRun } from '../../parts/current-run.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { LiveRunView } from './live-run-view.js';
 import { LiveHead } from './live-head.js';
+import { phaseOf } from './live-view.js';
 import { useRunLog } from './use-run-log.js';
 import classes from './live.module.css';
 
 /** A wash as it is done: opens from this phone, with or without a signal. */
 export function LivePage() {
   const { washId = '' } = useParams();
-  const opened = useRunLog(washId);
+  const { opened, failure } = useRunLog(washId);
   const run = opened?.view.run ?? null;
+  const setCurrent = useCurrentRun((store) => store.set);
+  const phase = phaseOf(opened?.view.actions ?? []);
+  const vehicleName = run?.vehicleName ?? null;
+  useEffect(() => {
+    if (vehicleName === null) return;
+    if (phase === 'running') setCurrent({ washId, vehicleName });
+    else if (useCurrentRun.getState().run?.washId === washId) setCurrent(null);
+  }, [phase, vehicleName, washId, setCurrent]);
   useEffect(() => {
     document.title = run ? `${run.vehicleName}, wash under way · Keen Rinse` : 'Run · Keen Rinse';
   }, [run]);
@@ -22,6 +32,16 @@ export function LivePage() {
       </div>
     );
   const error = opened?.view.error ?? null;
+  if (failure)
+    return (
+      <main className={classes.blank}>
+        <h1>Run</h1>
+        <p role="alert">
+          This browser keeps nothing ({failure.message}), so a run cannot be kept safe here. Leave private
+          browsing, or make room; the sheet itself can be <Link to={`/run/${washId}`}>read and printed</Link>.
+        </p>
+      </main>
+    );
   return (
     <main className={classes.blank}>
       <h1>Run</h1>

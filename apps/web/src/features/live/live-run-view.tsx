@@ -1,6 +1,6 @@
 import type { RunDeed } from '@keen/core';
 import { useState } from 'react';
-import { noticeOfFailure } from '../../parts/notices.js';
+import { noticeNotKept } from '../../parts/notices.js';
 import { Before } from './before.js';
 import { CloseSheet } from './close-sheet.js';
 import { Closed } from './closed.js';
@@ -31,10 +31,10 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
   const { state, moment, nowMs } = useLiveRun(pack, log, view.actions);
   const [sheet, setSheet] = useState<'more' | 'close' | null>(null);
   const act = (...deeds: readonly RunDeed[]): void => {
-    log.add(...deeds).catch(noticeOfFailure);
+    log.add(...deeds).catch(noticeNotKept);
   };
   const undo = (): void => {
-    log.undo().catch(noticeOfFailure);
+    log.undo().catch(noticeNotKept);
   };
   const tap = mainTap(state, moment);
   const press = (): void => {

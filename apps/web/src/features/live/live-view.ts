@@ -1,9 +1,11 @@
 import {
   type DwellMoment,
   type LiveStep,
+  type RunAction,
   type RunDeed,
   type RunMoment,
   type RunState,
+  standingActions,
   takesOff,
 } from '@keen/core';
 
@@ -102,4 +104,11 @@ export function alarmsBetween(before: RunMoment | null, now: RunMoment): Alarm[]
     before.meter?.isOn &&
     passes(before.meter.leftSeconds, now.meter.leftSeconds, METER_WARNING_SECONDS);
   return [...new Set([...dwells, ...(isLow ? (['meter-low'] as const) : []), ...edges])];
+}
+
+/** Whether the run is under way, as far as its actions tell. */
+export function phaseOf(actions: readonly RunAction[]): RunState['phase'] {
+  const standing = standingActions(actions);
+  if (standing.some(({ deed }) => deed.kind === 'close')) return 'closed';
+  return standing.some(({ deed }) => deed.kind === 'start') ? 'running' : 'not-begun';
 }

@@ -15,22 +15,34 @@ const server: RunServer = {
 const noop = (): (() => void) => () => undefined;
 const none = (): null => null;
 
-/** The log of one run on this phone, kept in step with the server while the page is to be seen; null until the phone's store is open. */
-export function useRunLog(washId: string): { readonly log: RunLog; readonly view: RunView } | null {
+interface OpenedRun {
+  /** null until the phone's store is open. */
+  readonly opened: { readonly log: RunLog; readonly view: RunView } | null;
+  /** Why this phone cannot keep anything; null: it can. */
+  readonly failure: Error | null;
+}
+
+/** The log of one run on this phone, kept in step with the server while the page is to be seen. */
+export function useRunLog(washId: string): OpenedRun {
   const [log, setLog] = useState<RunLog | null>(null);
+  const [failure, setFailure] = useState<Error | null>(null);
   useEffect(() => {
     let isOpen = true;
     const opened = openRunDb();
-    void opened.then((db) => {
-      if (!isOpen) return;
-      const made = new RunLog(db, server, washId);
-      setLog(made);
-      void made.open();
-    });
+    opened
+      .then((db) => {
+        if (!isOpen) return undefined;
+        const made = new RunLog(db, server, washId);
+        setLog(made);
+        return made.open();
+      })
+      .catch((error: unknown) => {
+        if (isOpen) setFailure(error instanceof Error ? error : new Error('no store'));
+      });
     return () => {
       isOpen = false;
       setLog(null);
-      void opened.then((db) => db.close());
+      opened.then((db) => db.close()).catch(() => undefined);
     };
   }, [washId]);
   useEffect(() => {
@@ -48,5 +60,5 @@ export function useRunLog(washId: string): { readonly log: RunLog; readonly view
     };
   }, [log]);
   const view = useSyncExternalStore<RunView | null>(log?.subscribe ?? noop, log?.snapshot ?? none);
-  return log && view ? { log, view } : null;
+  return { opened: log && view ? { log, view } : null, failure };
 }

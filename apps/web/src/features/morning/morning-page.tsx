@@ -1,10 +1,12 @@
 import { Button } from '@mantine/core';
-import { Link } from 'react-router';
+import { Link, Navigate } from 'react-router';
+import { ApiError } from '../../api/client.js';
 import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
 import type { VehicleAnswer } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
@@ -24,6 +26,7 @@ export function MorningPage() {
   const { data: places } = usePlaces();
   const { data: washes } = useWashes();
   const progress = useProgress(isPending);
+  const current = useCurrentRun((store) => store.run);
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
 
@@ -43,9 +46,13 @@ export function MorningPage() {
     );
   };
 
+  // With no signal there is no morning; whoever is at a car goes on there.
+  if (error && !(error instanceof ApiError) && current)
+    return <Navigate to={`/run/${current.washId}/live`} replace />;
   if (isPending)
     return (
       <Page title="This morning">
+        <CurrentRunLink />
         <Loading what="Working out every car, place and hour" progress={progress} />
       </Page>
     );
@@ -67,6 +74,7 @@ export function MorningPage() {
         </Button>
       }
     >
+      <CurrentRunLink />
       <SkyStrip />
       {vehicles?.length === 0 && (
         <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>

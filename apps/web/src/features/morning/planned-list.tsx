@@ -45,6 +45,11 @@ export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProp
             )}
           </div>
           <div className={`${classes.acts} no-print`}>
+            {wash.startedMs !== null && (
+              <Button color="lamp.3" component={Link} to={`/run/${wash.id}/live`}>
+                Back to the run
+              </Button>
+            )}
             <Button variant="default" component={Link} to={`/run/${wash.id}`}>
               Run sheet
             </Button>

@@ -30,8 +30,8 @@ export function Stock({ stock, onSave }: StockProps) {
     <section className={classes.box}>
       <h2>Product left</h2>
       <p className="muted" style={{ marginTop: 0 }}>
-        Washes for which there is product; empty: plenty. The plan does not go beyond it, and each wash that
-        is done uses one.
+        Washes for which there is product, counted by hand; empty: what the bottles in the kit give. The plan
+        does not go beyond the less of the two, and each wash that is done uses one.
       </p>
       <div className={classes.stock}>
         {METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => (
