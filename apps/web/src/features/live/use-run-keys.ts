@@ -13,13 +13,16 @@ interface RunKeys {
 /** Space: the large button. U: undo. P: pause. N: note, reading, order. They rest while a sheet is open. */
 export function useRunKeys({ press, undo, act, moment, isOpen, onMore }: RunKeys): void {
   const whenFree = (work: () => void) => (event: KeyboardEvent) => {
-    // A focused button takes the space bar for itself.
-    if (isOpen || event.repeat || event.target instanceof HTMLButtonElement) return;
+    if (isOpen || event.repeat) return;
     event.preventDefault();
     work();
   };
+  // A focused button takes the space bar for itself.
+  const pressUnlessOnButton = (event: KeyboardEvent): void => {
+    if (!(event.target instanceof HTMLButtonElement)) whenFree(press)(event);
+  };
   useHotkeys([
-    ['space', whenFree(press)],
+    ['space', pressUnlessOnButton],
     ['u', whenFree(undo)],
     ['p', whenFree(() => act({ kind: moment.isPaused ? 'resume' : 'pause' }))],
     ['n', whenFree(onMore)],

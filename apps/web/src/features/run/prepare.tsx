@@ -3,7 +3,7 @@ import type { PlaceRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
 import { mixText, PACK_NAMES } from '../../words/run-words.js';
-import { shortText } from './run-view.js';
+import { countText, shortText } from './run-view.js';
 import classes from './run.module.css';
 
 const SKIN: Readonly<Record<string, string>> = {
@@ -13,8 +13,6 @@ const SKIN: Readonly<Record<string, string>> = {
   '2-5-min': 'bare skin freezes in 2 to 5 min',
   'under-2-min': 'bare skin freezes in under 2 min',
 };
-
-const countText = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;
 
 /** What to mix, pack and put on before leaving. */
 export function Prepare({

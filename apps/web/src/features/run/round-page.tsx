@@ -9,7 +9,7 @@ import { Empty, Failed, Loading } from '../../parts/states.js';
 import { methodName, nameOf, ROLE_NAMES, STEP_NAMES } from '../../words/names.js';
 import { mixText, PACK_NAMES } from '../../words/run-words.js';
 import { roundChoices } from './round-view.js';
-import { shortText } from './run-view.js';
+import { countText, shortText } from './run-view.js';
 import classes from './run.module.css';
 
 /** One preparation for the washes of a round: mixed once, packed once. */
@@ -34,9 +34,9 @@ export function RoundPage() {
   };
   const { media, clean } = round;
   const counted: Readonly<Partial<Record<PackItem, string>>> = {
-    mitts: `${media.mitts} mitts${shortText(media.mitts, clean.mitts)}`,
-    'folded-towels': `${media.foldedTowels} folded towels${shortText(media.foldedTowels, clean.foldedTowels)}`,
-    'drying-towels': `${media.dryingTowels} drying towels${shortText(media.dryingTowels, clean.dryingTowels)}`,
+    mitts: `${countText(media.mitts, 'mitt')}${shortText(media.mitts, clean.mitts)}`,
+    'folded-towels': `${countText(media.foldedTowels, 'folded towel')}${shortText(media.foldedTowels, clean.foldedTowels)}`,
+    'drying-towels': `${countText(media.dryingTowels, 'drying towel')}${shortText(media.dryingTowels, clean.dryingTowels)}`,
   };
   return (
     <Page

@@ -16,3 +16,6 @@ export const barShare = (minutes: number | null, scaleMinutes: number): number =
 /** ": 8 clean, launder 4", where there are too few. */
 export const shortText = (wanted: number, clean: number | null): string =>
   clean === null || clean >= wanted ? '' : `: ${clean} clean, launder ${wanted - clean}`;
+
+/** "1 mitt", "2 mitts". */
+export const countText = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`;

@@ -1,0 +1,101 @@
+import { Button } from '@mantine/core';
+import type { Gear } from '@keen/core';
+import { useRemoveFrom, useRestoreTo, useSaveGear } from '../../api/kit-queries.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Empty } from '../../parts/states.js';
+import { gearText } from '../../words/kit-words.js';
+import { GEAR_NAMES } from '../../words/names.js';
+import { gearHas } from './gear-form.js';
+import classes from './kit.module.css';
+
+/** Cloths, sprayers, machines and filters, and what of them is ready. */
+export function GearList({
+  gear,
+  onEdit,
+}: {
+  readonly gear: readonly Gear[];
+  readonly onEdit: (gear: Gear) => void;
+}) {
+  const format = useFormat();
+  const save = useSaveGear();
+  const remove = useRemoveFrom('gear');
+  const restore = useRestoreTo('gear');
+  if (gear.length === 0)
+    return (
+      <Empty title="No gear yet">Add towels, mitts, the foamer and the lance with its measured draw.</Empty>
+    );
+  const renew = (piece: Gear, change: Partial<Gear>, message: string): void =>
+    save.mutate(
+      { id: piece.id, ...change },
+      {
+        onSuccess: () =>
+          noticeWithUndo(message, () =>
+            save.mutate({ id: piece.id, cleanCount: piece.cleanCount, litresUsed: piece.litresUsed }),
+          ),
+        onError: noticeOfFailure,
+      },
+    );
+  const takeAway = ({ id, name }: Gear): void =>
+    remove.mutate(id, {
+      onSuccess: () => noticeWithUndo(`${name} taken away.`, () => restore.mutate(id)),
+      onError: noticeOfFailure,
+    });
+  return (
+    <section className={classes.box}>
+      <h2>Gear</h2>
+      <ul className={classes.gear}>
+        {gear.map((piece) => {
+          const { laundry, life } = gearHas(piece.kind);
+          return (
+            <li key={piece.id}>
+              <div>
+                <strong>{piece.name}</strong> <span className="muted">{GEAR_NAMES[piece.kind]}</span>
+                <div>{gearText(piece, format)}</div>
+                {piece.notes && <div className="muted">{piece.notes}</div>}
+              </div>
+              <div className={classes.acts}>
+                {laundry && piece.cleanCount < piece.count && (
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    onClick={() => renew(piece, { cleanCount: piece.count }, `${piece.name} laundered.`)}
+                    aria-label={`${piece.name} are laundered`}
+                  >
+                    Laundered
+                  </Button>
+                )}
+                {life && (
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    onClick={() => renew(piece, { litresUsed: 0 }, `${piece.name} renewed.`)}
+                    aria-label={`${piece.name} is renewed`}
+                  >
+                    Renewed
+                  </Button>
+                )}
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  onClick={() => onEdit(piece)}
+                  aria-label={`Edit ${piece.name}`}
+                >
+                  Edit
+                </Button>
+                <Button
+                  size="compact-sm"
+                  variant="default"
+                  onClick={() => takeAway(piece)}
+                  aria-label={`Take ${piece.name} away`}
+                >
+                  Take away
+                </Button>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
