@@ -209,6 +209,24 @@ describe('dwell timers', () => {
     expect(dwells[0]).toMatchObject({ earliestInSeconds: from - 120, latestInSeconds: 180, ends: 'freezes' });
   });
 
+  it('last longer where another product was put over them', () => {
+    const wheels = keyOf('wheels');
+    const latest = {
+      [wheels]: { minutes: 4, ends: 'label' as const },
+      [foam]: { minutes: 8, ends: 'label' as const },
+    };
+    const phone = begun().at(
+      0,
+      { kind: 'begin', step: wheels },
+      { kind: 'product-on', step: wheels, part: '' },
+    );
+    const leftAt = (seconds: number) =>
+      momentAt(phone, seconds, { ...AS_MADE, latest }).dwells.map(({ latestInSeconds }) => latestInSeconds);
+    expect(leftAt(200)).toEqual([40]);
+    on(phone, 200);
+    expect(leftAt(200)).toEqual([480, 480]);
+  });
+
   it('end with the rinse that goes over the same parts, not with one that does not', () => {
     const phone = on(begun(), 100)
       .at(150, { kind: 'end', step: foam })

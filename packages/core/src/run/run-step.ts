@@ -136,6 +136,10 @@ const CAUTIONS: Readonly<Partial<Record<WashStepId, readonly RunCaution[]>>> = {
   'engine-bay': ['engine-cool-and-covered'],
 };
 
+/** Does this step go over all that the other was put on, so that it is kept wet? */
+export const covers = (over: Pick<RunStep, 'groups'>, under: Pick<RunStep, 'groups'>): boolean =>
+  under.groups.every((group) => over.groups.includes(group));
+
 /** Which paid run of the meter each step belongs to; null: it is off the meter. Steps that follow each other on it are one run. */
 export function meterRunOf(steps: readonly Pick<WashStep, 'onMeter'>[]): (number | null)[] {
   let run = -1;

@@ -1,5 +1,5 @@
 import { Button, Checkbox } from '@mantine/core';
-import { type PackItem, roundOf } from '@keen/core';
+import { type PackItem, roundOf, type RunPack } from '@keen/core';
 import { Link, useSearchParams } from 'react-router';
 import { useClock, usePlaces, useVehicles, useWashes } from '../../api/queries.js';
 import { useRuns } from '../../api/run-queries.js';
@@ -8,8 +8,9 @@ import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { methodName, nameOf, ROLE_NAMES, STEP_NAMES } from '../../words/names.js';
 import { mixText, PACK_NAMES } from '../../words/run-words.js';
-import { roundChoices } from './round-view.js';
+import { pairAtOnePlace, roundChoices } from './round-view.js';
 import { countText, shortText } from './run-view.js';
+import { SideBySideOrder } from './side-by-side-order.js';
 import classes from './run.module.css';
 
 /** One preparation for the washes of a round: mixed once, packed once. */
@@ -27,6 +28,9 @@ export function RoundPage() {
   const answers = useRuns(chosen.filter((id) => id !== ''));
   const failed = answers.find(({ error }) => error !== null);
   const packs = answers.flatMap(({ data }) => (data ? [data.pack] : []));
+  const pair = pairAtOnePlace(packs);
+  const nameOfPack = ({ washId }: RunPack): string =>
+    nameOf(vehicles, washes?.find(({ id }) => id === washId)?.vehicleId ?? '');
   const round = roundOf(packs.map(({ sheet }) => sheet.preparation));
   const toggle = (id: string): void => {
     const next = chosen.includes(id) ? chosen.filter((one) => one !== id) : [...chosen, id];
@@ -109,6 +113,7 @@ export function RoundPage() {
               <p className="muted">Amounts are judgement; labels go before them.</p>
             </section>
           )}
+          {pair && <SideBySideOrder pair={pair} names={pair.map(nameOfPack)} />}
         </div>
       )}
     </Page>

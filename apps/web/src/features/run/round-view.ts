@@ -1,4 +1,4 @@
-import type { WashRecord } from '@keen/core';
+import type { RunPack, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
 /** Planned washes ahead by day, soonest first. */
@@ -15,4 +15,12 @@ export function roundChoices(
     const ofDay = ahead.filter(({ startMs }) => format.dayKey(startMs) === key);
     return { day: format.day(ofDay[0]?.startMs ?? nowMs), washes: ofDay };
   });
+}
+
+/** Two washes at a place that takes two cars at once, and nothing else; null: no such pair. */
+export function pairAtOnePlace(packs: readonly RunPack[]): readonly [RunPack, RunPack] | null {
+  const [first, second, third] = packs;
+  if (!first || !second || third || first.place.id !== second.place.id || first.place.carsAtOnce < 2)
+    return null;
+  return [first, second];
 }

@@ -1,0 +1,112 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import type { RunStep, StepDwell } from './index.js';
+import { sideBySide } from './index.js';
+
+const step = (
+  id: RunStep['id'],
+  minutes: number,
+  dwell: readonly [number, number] | null = null,
+): RunStep => ({
+  id,
+  groups: ['upper', 'lower'],
+  direction: null,
+  fromMinute: 0,
+  minutes,
+  litres: 0,
+  onMeter: false,
+  stopsMeter: false,
+  dwell:
+    dwell &&
+    ({
+      fromMinutes: dwell[0],
+      toMinutes: dwell[1],
+      cutBy: null,
+      cutAs: null,
+      isTooShort: false,
+    } satisfies StepDwell),
+  mix: null,
+  note: '',
+  faults: [],
+  reason: 'gaps-hold-water',
+  cautions: [],
+});
+
+const FOAMED = [step('foam', 4, [3, 8]), step('rinse', 4), step('contact', 18), step('towel', 6)];
+const orderOf = ({ steps }: ReturnType<typeof sideBySide>) =>
+  steps.map(({ car, step: { id } }) => `${car} ${id}`);
+
+describe('two cars side by side', () => {
+  it('are both foamed before the first is rinsed, and what has lain longest comes off first', () => {
+    const shared = sideBySide(FOAMED, FOAMED);
+    expect(orderOf(shared).slice(0, 4)).toEqual(['0 foam', '1 foam', '0 rinse', '1 rinse']);
+    expect(shared.steps.every(({ overMinutes }) => overMinutes === 0)).toBe(true);
+    expect(shared.savedMinutes).toBeGreaterThan(0);
+  });
+
+  it('do not begin what would let the other’s product dry on', () => {
+    const slow = [step('contact', 18), step('towel', 6)];
+    const shared = sideBySide(FOAMED, slow);
+    expect(shared.steps.every(({ overMinutes }) => overMinutes === 0)).toBe(true);
+    expect(orderOf(shared).indexOf('0 rinse')).toBeLessThan(orderOf(shared).indexOf('1 contact'));
+  });
+
+  it('are interleaved though the wheels were cleaned first: foam over them keeps them wet', () => {
+    const bay = [step('wheels', 4, [1, 4]), ...FOAMED];
+    const shared = sideBySide(bay, bay);
+    expect(orderOf(shared).slice(0, 6)).toEqual([
+      '0 wheels',
+      '0 foam',
+      '1 wheels',
+      '1 foam',
+      '0 rinse',
+      '1 rinse',
+    ]);
+    expect(shared.steps.every(({ overMinutes }) => overMinutes === 0)).toBe(true);
+    expect(shared.savedMinutes).toBeGreaterThan(2);
+  });
+
+  it('say where a product lies too long whatever the order', () => {
+    const hasty = [step('foam', 4, [3, 4]), step('rinse', 9)];
+    expect(sideBySide(hasty, hasty).steps.some(({ overMinutes }) => overMinutes > 0)).toBe(true);
+  });
+
+  it('are one after the other where there is only one', () => {
+    const shared = sideBySide(FOAMED, []);
+    expect(shared.steps.map(({ step: { id } }) => id)).toEqual(['foam', 'rinse', 'contact', 'towel']);
+    expect(shared.savedMinutes).toBe(0);
+  });
+
+  it('keep each car’s own order, never overlap, and never take longer than one after the other', () => {
+    const any = fc.array(
+      fc.record({
+        id: fc.constantFrom(
+          'foam' as const,
+          'rinse' as const,
+          'wheels' as const,
+          'contact' as const,
+          'blow' as const,
+        ),
+        minutes: fc.integer({ min: 1, max: 20 }),
+        dwells: fc.boolean(),
+      }),
+      { maxLength: 6 },
+    );
+    fc.assert(
+      fc.property(any, any, (a, b) => {
+        const [first, second] = [a, b].map((rows) =>
+          rows.map(({ id, minutes, dwells }) => step(id, minutes, dwells ? [2, 6] : null)),
+        ) as [RunStep[], RunStep[]];
+        const { steps, savedMinutes } = sideBySide(first, second);
+        expect(steps.filter(({ car }) => car === 0).map((one) => one.step)).toEqual(first);
+        expect(steps.filter(({ car }) => car === 1).map((one) => one.step)).toEqual(second);
+        steps.forEach(({ fromMinute }, i) => {
+          const before = steps[i - 1];
+          if (before) expect(fromMinute).toBeGreaterThanOrEqual(before.fromMinute + before.minutes - 1e-9);
+        });
+        expect(savedMinutes).toBeGreaterThanOrEqual(-1e-9);
+      }),
+      { numRuns: 200 },
+    );
+  });
+});
