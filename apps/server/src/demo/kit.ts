@@ -73,6 +73,12 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     capMl: null,
   }),
   bottle('strip', 'Strip shampoo', 'strip-shampoo', [11.4, 60, 40, 120], { dwell: { from: 3, to: 5 } }),
+  bottle('tar', 'Tar remover', 'tar-remover', [7, 0, 0, 0], {
+    dwell: { from: 1, to: 2 },
+    lowestWorkC: 5,
+    capMl: null,
+  }),
+  bottle('wipe', 'Panel wipe', 'panel-wipe', [7, 0, 0, 0], { lowestWorkC: 5, capMl: null }),
   bottle('sealant', 'Spray sealant', 'sealant', [7, 0, 0, 0], { lowestWorkC: 10, capMl: null }),
 ];
 

@@ -109,6 +109,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
       { methodId: 'garage-rinseless', priceMinor: 1400 },
       { methodId: 'waterless', priceMinor: 1400 },
       { methodId: 'strip-reseal', priceMinor: 1400 },
+      { methodId: 'pre-coating', priceMinor: 1400 },
     ],
     tariff: null,
     queue: null,

@@ -408,6 +408,7 @@ export class Engine {
     const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
     const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
     const overnightC = night.coldestAfterC(endMs);
+    const soil = this.stateOf(job).soilByGroup;
     const of = { vehicle, place, method, limits: job.limits, isDark, overnightC };
     const site = { ...first.site, panelSunWm2: new Map<number, number>() };
     const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
@@ -416,9 +417,9 @@ export class Engine {
       startMs,
       fromMs: startOfHourMs(startMs),
       hours,
-      sheet: runSheet({ ...of, site, outdoors: first.outdoors, kit: job.kit, house: job.house }),
+      sheet: runSheet({ ...of, site, outdoors: first.outdoors, soil, kit: job.kit, house: job.house }),
       sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
-      soilBefore: this.stateOf(job).soilByGroup,
+      soilBefore: soil,
     };
   }
 

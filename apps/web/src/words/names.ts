@@ -48,6 +48,7 @@ export const METHOD_NAMES: Readonly<Record<MethodId, string>> = {
   waterless: 'waterless spray',
   'salt-flush': 'salt flush, rinse only',
   'strip-reseal': 'strip and re-seal',
+  'pre-coating': 'wash before a coating',
 };
 export const methodName = (methodId: string): string => METHOD_NAMES[methodId as MethodId] ?? methodId;
 
@@ -290,6 +291,7 @@ export const SITE_RULE_NAMES: Readonly<Record<SiteRule, string>> = {
   'no-run-off': 'No wash water on the ground or in the storm drain',
   'no-washing-in-frost': 'No washing in frost',
   'no-contact': 'No washing by hand',
+  'neighbour-close': 'No jet, hose or foam: another car stands close',
 };
 export const STANDING_NAMES: Readonly<Record<ProtectionStanding, string>> = {
   none: 'bare',
@@ -332,6 +334,7 @@ export const ROLE_NAMES: Readonly<Record<ProductRole, string>> = {
   'tar-remover': 'Tar remover',
   'mineral-acid': 'Mineral remover (acid)',
   'strip-shampoo': 'Strip shampoo',
+  'panel-wipe': 'Panel wipe (solvent)',
   clay: 'Clay',
   polish: 'Polish',
   'spray-wax': 'Spray wax',
@@ -377,12 +380,14 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   shuts: 'door shuts',
   strip: 'strip',
   seal: 'seal',
+  'bare-check': 'check that it is bare',
   'before-machine': 'make the car ready for the machine',
   'after-machine': 'wipe what the machine left',
   'charge-port': 'charge port',
   'salt-neutraliser': 'salt neutraliser',
   bugs: 'bug remover',
   iron: 'iron remover',
+  tar: 'tar remover',
   'engine-bay': 'engine bay',
   mats: 'mats',
   tyres: 'tyres',

@@ -1,5 +1,6 @@
 import type {
   DriedBy,
+  GroupFaces,
   Mix,
   MixInto,
   PackItem,
@@ -35,12 +36,14 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   shuts: 'Wipe the door shuts',
   strip: 'Strip it',
   seal: 'Seal it',
+  'bare-check': 'See that no panel beads',
   'before-machine': 'Make it ready for the machine',
   'after-machine': 'Wipe what the machine left',
   'charge-port': 'Dry the charge port',
   'salt-neutraliser': 'Put salt neutraliser on',
   bugs: 'Put bug remover on',
   iron: 'Put iron remover on',
+  tar: 'Put tar remover on',
   'engine-bay': 'Clean the engine bay',
   mats: 'Scrub the mats',
   tyres: 'Dress the tyres',
@@ -69,6 +72,8 @@ export const REASON_TEXTS: Readonly<Record<RunReason, string>> = {
   'machine-tears-and-misses':
     'fold mirrors, aerial down, wipers off, loose trim told: brushes and jets tear at what stands out',
   'only-when-dry': 'it goes on dry parts only',
+  'no-bead-means-bare':
+    'mist each panel: water must lie flat, for what still beads still carries the old protection; then wipe it down with the solvent',
   'shop-does-it-here': 'the shop does it here',
 };
 
@@ -83,6 +88,12 @@ export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
   'never-while-charging': 'Never while it charges, never a jet: open, dry with a clean cloth, protect, shut.',
   'engine-cool-and-covered':
     'Engine cool, electrics covered, soft brush, low pressure; for hybrids and electrics ask the maker or a licensed trade.',
+  'bare-until-coated':
+    'Bare from here: dry and indoors until the coat is on, gloves on, doors open for the solvent, no flame.',
+  'spray-at-the-cloth':
+    'Another car stands close: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
+  'blow-away-from-neighbour': 'Blow away from the other car, or towel that side instead.',
+  'one-door-at-a-time': 'Another car stands close: one door at a time, a hand on its edge.',
   'gloves-and-goggles': 'Gloves and goggles; acid never over alkali, never with chlorine.',
 };
 
@@ -104,6 +115,8 @@ export const PACK_NAMES: Readonly<Record<PackItem, string>> = {
   'drain-cover': 'drain cover',
   light: 'light',
   grit: 'grit for the ground',
+  'dust-sheet': 'sheet for the car that stands close',
+  'drip-mat': 'absorbent mat for the drips',
 };
 
 /** "3 to 5 min, cut by the roof", or why it will not do. */
@@ -115,6 +128,10 @@ export function dwellText({ dwell }: Pick<RunStep, 'dwell'>, format: Format): st
   const span = `dwell ${format.minutes(dwell.fromMinutes)} to ${format.minutes(dwell.toMinutes)}`;
   return dwell.cutBy ? `${span}, cut by ${panel}, where it ${dwell.cutAs ?? 'dries'}` : span;
 }
+
+/** "upper body 24, at grade 2.1 when the towel gets there". */
+export const facesText = ({ group, faces, grade }: GroupFaces): string =>
+  `${GROUP_NAMES[group]} ${faces}, at grade ${grade.toFixed(1)} when the towel gets there`;
 
 /** Why a step is left out. */
 export const SKIP_NAMES: Readonly<Record<SkipReason, string>> = {

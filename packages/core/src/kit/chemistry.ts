@@ -18,6 +18,7 @@ const TAKES_OFF: ReadonlySet<string> = new Set([
   'machine-jets',
   'contact',
   'rinseless',
+  'strip',
   'towel',
 ]);
 

@@ -97,6 +97,24 @@ describe('the mixes of a wash', () => {
     expect(mix).toMatchObject({ productMl: 60, waterMl: 0, percent: 100, caps: 4 });
   });
 
+  it('take protection off without a fault where that is what the wash is for, and are told where it is not', () => {
+    const tar = product({ role: 'tar-remover', inUsePh: 7, usualParts: 0, fewestParts: 0, mostParts: 0 });
+    const meets = (methodId: 'pre-coating' | 'garage-rinseless') => {
+      const house = {
+        ...DEFAULT_HOUSE,
+        variants: { 'garage-rinseless': { steps: [{ key: '+tar', minutes: 4, note: '' }], leftOut: [] } },
+      };
+      const steps = shopMethod(methodId, house).steps;
+      const vehicle = { ...VEHICLE, protection: 'wax' as const };
+      return mixOf(mixesFor(steps, { vehicle, kit: { products: [tar], gear: [] }, placeC: 15 }), 'tar')
+        .faults;
+    };
+    expect(meets('pre-coating')).toEqual([]);
+    expect(meets('garage-rinseless')).toMatchObject([
+      { kind: 'meets', finding: { kind: 're-protect', reason: 'dissolves' } },
+    ]);
+  });
+
   it('say what arrives on the panel where a foamer thins it further', () => {
     const foamer = gear({ kind: 'foamer', volumeMl: 1000, outputLitresPerBottle: 10 });
     const kit = { products: [FOAM], gear: [foamer] };

@@ -42,6 +42,12 @@ export interface MixCase {
   readonly placeC: number;
 }
 
+/** The wash it belongs to. */
+interface MixInWash extends MixCase {
+  /** Protection is to come off: that it does is no fault. */
+  readonly isToStrip: boolean;
+}
+
 const WEIGHTS: Readonly<Record<Compatibility['kind'], number>> = {
   fine: 0,
   warn: 1,
@@ -53,7 +59,7 @@ const WEIGHTS: Readonly<Record<Compatibility['kind'], number>> = {
 function worstMeeting(
   product: Product,
   groups: WashStep['groups'],
-  { vehicle }: MixCase,
+  { vehicle, isToStrip }: MixInWash,
 ): Extract<MixFault, { kind: 'meets' }> | null {
   let worst: Extract<MixFault, { kind: 'meets' }> | null = null;
   for (const { zone, group, surface } of CAR_ZONES) {
@@ -64,7 +70,7 @@ function worstMeeting(
       protection: protectionOn(vehicle, zone),
       isDelicateMetal: surface === 'wheel' && vehicle.delicateWheels,
     });
-    if (found.kind === 'fine') continue;
+    if (found.kind === 'fine' || (isToStrip && found.kind === 're-protect')) continue;
     if (!worst || WEIGHTS[found.kind] > WEIGHTS[worst.finding.kind])
       worst = { kind: 'meets', zone, finding: found };
   }
@@ -72,7 +78,7 @@ function worstMeeting(
 }
 
 /** The product of the first role that the kit holds; of several the one that harms least, then the one that is left most. */
-function chosen(row: StepProductRow, step: WashStep, of: MixCase): Product | null {
+function chosen(row: StepProductRow, step: WashStep, of: MixInWash): Product | null {
   for (const role of row.roles) {
     const [best] = of.kit.products
       .filter((product) => product.role === role)
@@ -105,7 +111,7 @@ function panelPercentOf({ into }: StepProductRow, percent: number, { kit }: MixC
   return (percent * foamer.volumeMl) / (foamer.outputLitresPerBottle * 1000);
 }
 
-function mixFor(row: StepProductRow, step: WashStep, of: MixCase): Mix {
+function mixFor(row: StepProductRow, step: WashStep, of: MixInWash): Mix {
   const totalMl = row.ml ?? step.litres * 1000;
   const product = chosen(row, step, of);
   const base = { step: step.id, into: row.into };
@@ -161,9 +167,10 @@ function mixFor(row: StepProductRow, step: WashStep, of: MixCase): Mix {
 export function mixesFor(steps: Method['steps'], of: MixCase): Mix[] {
   if (of.kit.products.length === 0) return [];
   const rows: readonly StepProductRow[] = STEP_PRODUCTS;
+  const inWash = { ...of, isToStrip: steps.some(({ id }) => id === 'strip') };
   const mixes = steps.flatMap((step) => {
     const row = rows.find((one) => one.step === step.id);
-    return row && !step.onMeter ? [mixFor(row, step, of)] : [];
+    return row && !step.onMeter ? [mixFor(row, step, inWash)] : [];
   });
   const rank = ({ into }: Mix): number => MIX_ORDER.indexOf(into);
   return mixes.toSorted((a, b) => rank(a) - rank(b));

@@ -68,6 +68,7 @@ function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}): RunP
     overnightC: -8,
     kit: EMPTY_KIT,
     house: DEFAULT_HOUSE,
+    soil: { ...CLEAN },
   };
   return {
     ...of,

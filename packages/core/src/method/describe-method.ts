@@ -2,7 +2,16 @@ import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
 import { removedBy } from './wash-step.js';
 
-type Derived = 'minutes' | 'meterSeconds' | 'litres' | 'removes' | 'contact' | 'status' | 'strips' | 'scope';
+type Derived =
+  | 'minutes'
+  | 'meterSeconds'
+  | 'litres'
+  | 'removes'
+  | 'contact'
+  | 'status'
+  | 'strips'
+  | 'leavesBare'
+  | 'scope';
 
 /** What is written down of a method; the rest follows from its steps. */
 export interface MethodRow extends Omit<Method, Derived> {
@@ -25,6 +34,7 @@ export function describeMethod(row: MethodRow): Method {
     // Whatever does not reach the upper body is no wash.
     scope: row.ceilingGrade.upper > 0 ? 'wash' : 'in-between',
     strips: row.strips ?? false,
+    leavesBare: row.strips === true && !steps.some(({ id }) => id === 'seal'),
     status: 'judgement',
   };
 }

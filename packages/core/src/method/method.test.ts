@@ -8,6 +8,7 @@ import {
   METHOD_IDS,
   methodOf,
   METHODS,
+  reachOf,
   removedBy,
   shopMethod,
   type WashStepId,
@@ -44,6 +45,35 @@ describe('the methods', () => {
     expect(methodOf('salt-flush').scope).toBe('in-between');
     expect(methodOf('strip-reseal')).toMatchObject({ warmestNeedC: 10, strips: true });
     expect(methodOf('garage-rinseless').litres).toBeLessThanOrEqual(12);
+  });
+
+  it('leave paint bare before a coating, and only there', () => {
+    expect(METHODS.filter(({ leavesBare }) => leavesBare).map(({ id }) => id)).toEqual(['pre-coating']);
+    const ids = methodOf('pre-coating').steps.map(({ id }) => id);
+    // Decontaminated before it is stripped, checked when it is dry.
+    expect(ids.indexOf('iron')).toBeLessThan(ids.indexOf('strip'));
+    expect(ids.at(-1)).toBe('bare-check');
+    const unsealed = { ...DEFAULT_HOUSE, variants: { 'strip-reseal': { steps: [], leftOut: ['seal-0'] } } };
+    expect(shopMethod('strip-reseal', unsealed).leavesBare).toBe(true);
+  });
+
+  it('throw water, drift a mist or do neither', () => {
+    const reach = (id: WashStepId) => reachOf({ id });
+    expect(['foam', 'rinse', 'machine-jets'].map((id) => reach(id as WashStepId))).toEqual([
+      'flies',
+      'flies',
+      'flies',
+    ]);
+    expect(['blow', 'pre-soak', 'tar'].map((id) => reach(id as WashStepId))).toEqual([
+      'drifts',
+      'drifts',
+      'drifts',
+    ]);
+    expect(['rinseless', 'towel', 'seal'].map((id) => reach(id as WashStepId))).toEqual([
+      'stays',
+      'stays',
+      'stays',
+    ]);
   });
 
   it('take off what their steps leave to one another', () => {

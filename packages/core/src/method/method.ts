@@ -13,6 +13,7 @@ export const METHOD_IDS = [
   'waterless',
   'salt-flush',
   'strip-reseal',
+  'pre-coating',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
@@ -93,5 +94,7 @@ export interface Method {
   readonly scope: 'wash' | 'in-between';
   /** Takes protection off on purpose. */
   readonly strips: boolean;
+  /** … and puts nothing on after: the paint waits bare for the shop's coat. */
+  readonly leavesBare: boolean;
   readonly status: 'judgement';
 }

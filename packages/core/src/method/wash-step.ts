@@ -22,10 +22,12 @@ export const WASH_STEP_IDS = [
   'shuts',
   'strip',
   'seal',
+  'bare-check',
   'charge-port',
   'salt-neutraliser',
   'bugs',
   'iron',
+  'tar',
   'engine-bay',
   'mats',
   'tyres',
@@ -49,6 +51,35 @@ export interface WashStep {
   readonly direction?: 'bottom-up' | 'top-down';
   /** In the shop's own words. */
   readonly note?: string;
+}
+
+/** Steps whose jet, hose or foam flies beyond the car. */
+const FLIES: ReadonlySet<WashStepId> = new Set([
+  'machine-soak',
+  'machine-jets',
+  'foam',
+  'rinse',
+  'final-rinse',
+  'arches',
+  'underbody-bounce',
+  'underbody-ramps',
+]);
+/** Steps that put a mist on, or throw drops off. */
+const DRIFTS: ReadonlySet<WashStepId> = new Set([
+  'pre-soak',
+  'spray-wipe',
+  'salt-neutraliser',
+  'bugs',
+  'iron',
+  'tar',
+  'blow',
+  'machine-blower',
+]);
+
+/** How far what a step throws reaches: `flies` lands on the next car, `drifts` can be held back, `stays` goes nowhere. */
+export function reachOf({ id }: Pick<WashStep, 'id'>): 'flies' | 'drifts' | 'stays' {
+  if (FLIES.has(id)) return 'flies';
+  return DRIFTS.has(id) ? 'drifts' : 'stays';
 }
 
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */

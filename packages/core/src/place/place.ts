@@ -35,8 +35,9 @@ export const SITE_RULES = [
   'no-run-off',
   'no-washing-in-frost',
   'no-contact',
+  'neighbour-close',
 ] as const;
-/** What the site, its landlord or the town forbids. */
+/** What the site, its landlord or the town forbids, or what a car that stands close does. */
 export type SiteRule = (typeof SITE_RULES)[number];
 
 /** Minutes that one waits, by hour of the day; null: never a queue. */

@@ -76,6 +76,13 @@ describe('washValue', () => {
     expect(washValue(CASE).paintMinor + 0).toBe(0);
     expect(washValue({ ...CASE, gradeAtContact: 3 }).paintMinor).toBe(-180);
   });
+
+  it('charges paint left bare, unless it is coated in the same visit', () => {
+    const bare = { ...CASE, method: methodOf('pre-coating') };
+    const coated = { jobIds: ['re-coat' as const], minutes: 120, productMinor: 1500, worthMinor: 8000 };
+    expect(washValue(bare).paintMinor).toBe(-DEFAULT_PRICES.bareMinor);
+    expect(washValue({ ...bare, extras: coated }).paintMinor + 0).toBe(0);
+  });
 });
 
 describe('dueState', () => {

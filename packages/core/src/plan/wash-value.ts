@@ -68,7 +68,8 @@ export function washValue(input: ValueCase): WashValue {
     coldMinor: -coldPerMinute(input.windChillC, prices) * method.handsMinutes,
     paintMinor:
       -prices.contactMinorPerGrade * (input.gradeAtContact ?? 0) -
-      (input.wearsProtection ? prices.wearMinor : 0),
+      (input.wearsProtection ? prices.wearMinor : 0) -
+      (method.leavesBare && !input.extras.jobIds.includes('re-coat') ? prices.bareMinor : 0),
     troubleMinor: input.verdict === 'go-if' ? -prices.conditionMinor : 0,
     lateMinor: -prices.lateMinorPerDay * input.daysLate,
     seasonMinor: extrasMinor(input.extras, prices, coldPerMinute(input.windChillC, prices)),

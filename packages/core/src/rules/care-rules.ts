@@ -1,5 +1,6 @@
 import { removedBy } from '../method/index.js';
 import { weakestProtection } from '../protection/index.js';
+import { gradeLeft } from '../soil/index.js';
 import type { ByGroup, Protection } from '../vehicle/index.js';
 import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 import type { LimitId, Limits } from './data/limits.js';
@@ -79,7 +80,7 @@ export const wear: Rule = {
   reads: ['vehicle.protection', 'vehicle.protections', 'method.soapPh', 'method.strips'],
   judge: ({ vehicle, method, limits }) => {
     const weakest = weakestProtection(vehicle);
-    // A wash that strips on purpose seals again.
+    // A wash that strips on purpose is sealed again, or coated.
     if (!weakest || method.strips) return clear('wear');
     const limit = wearLimitPh(weakest.kind, limits);
     const actual = method.soapPh;
@@ -129,7 +130,7 @@ export const soilCeiling: Rule = {
   },
 };
 
-/** Grade of what is left on the body when something first rubs it: each halving of the film is a grade less. */
+/** Grade of what is left on the body when something first rubs it. */
 export function gradeAtContact(method: Situation['method'], soil: ByGroup): number | null {
   const touch = method.steps.findIndex(
     ({ contact, groups }) => contact && BODY.some((group) => groups.includes(group)),
@@ -138,7 +139,7 @@ export function gradeAtContact(method: Situation['method'], soil: ByGroup): numb
   if (!step) return null;
   const before = removedBy(method.steps.slice(0, touch), BODY);
   const grades = BODY.filter((group) => step.groups.includes(group)).map((group) =>
-    Math.max(0, soil[group] + Math.log2(Math.max(0.01, 1 - before[group]))),
+    gradeLeft(soil[group], before[group]),
   );
   return Math.max(0, ...grades);
 }

@@ -74,6 +74,7 @@ export type RemedyId =
   | 'fit-forecast'
   | 'demin-rinse'
   | 'site-soap'
+  | 'shield-neighbour'
   | 'rinse-grit-first'
   | 'hot-pre-soak'
   | 'shorter-dwell'

@@ -61,6 +61,10 @@ const site = (change: Partial<SiteWindow>): Partial<Situation> => ({ site: { ...
 const film = (change: Partial<FilmOutcome>): Partial<Situation> => ({ film: { ...CALM, ...change } });
 
 /** The hose wants the whole car wiped within 12 minutes and a third; one side within 6; two panels within 3. */
+const NOTHING_FLIES = {
+  ...methodOf('garage-rinseless'),
+  steps: methodOf('garage-rinseless').steps.filter(({ id }) => id !== 'pre-soak'),
+};
 const WHOLE = 12 * 1.33;
 const TWO_PANELS = 3 * 1.33;
 
@@ -484,7 +488,7 @@ describe('rules of soil, site, sun and the night', () => {
       ruleId: 'wear',
       change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodOf('strip-reseal') },
       level: 'clear',
-      why: 'it strips on purpose and seals again',
+      why: 'it strips on purpose',
     },
     {
       ruleId: 'site-rule',
@@ -503,6 +507,24 @@ describe('rules of soil, site, sun and the night', () => {
       change: { place: { ...DRIVE, forbids: ['no-contact'] } },
       level: 'block',
       why: 'no washing by hand',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodOf('garage-hose') },
+      level: 'block',
+      why: 'a hose lands on the next car',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodOf('garage-rinseless') },
+      level: 'condition',
+      why: 'a mist is held back',
+    },
+    {
+      ruleId: 'site-rule',
+      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: NOTHING_FLIES },
+      level: 'clear',
+      why: 'nothing flies',
     },
     {
       ruleId: 'site-rule',

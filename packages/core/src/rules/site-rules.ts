@@ -1,3 +1,4 @@
+import { reachOf } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
 import { blocked, clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
@@ -105,6 +106,20 @@ const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding 
           siteRule: 'no-own-foam',
         }
       : null,
+  // A jet lands on the next car whatever one does; a mist can be held back.
+  'neighbour-close': ({ method }) => {
+    const reaches = method.steps.map(reachOf);
+    if (reaches.includes('flies')) return forbidden('neighbour-close');
+    return reaches.includes('drifts')
+      ? {
+          ...clear('site-rule'),
+          level: 'condition',
+          comfort: -0.1,
+          remedy: 'shield-neighbour',
+          siteRule: 'neighbour-close',
+        }
+      : null;
+  },
   'no-contact': ({ method }) => (method.contact ? forbidden('no-contact') : null),
   'no-run-off': ({ method, place, limits }) =>
     !place.hasDrain && method.litres > limits.floorWaterLitres ? forbidden('no-run-off') : null,
@@ -127,6 +142,7 @@ export const siteRule: Rule = {
     'place.forbids',
     'place.hasDrain',
     'method.needs',
+    'method.steps',
     'method.contact',
     'method.litres',
     'site.airTempC',

@@ -1,3 +1,4 @@
+import { type Cloths, type GroupFaces } from './cloths.js';
 import { windChill, type WindChill } from '../air/index.js';
 import type { Mix } from '../kit/index.js';
 import type { Method } from '../method/index.js';
@@ -35,6 +36,8 @@ export const PACK_ITEMS = [
   'drain-cover',
   'light',
   'grit',
+  'dust-sheet',
+  'drip-mat',
 ] as const;
 export type PackItem = (typeof PACK_ITEMS)[number];
 
@@ -45,9 +48,10 @@ export interface Preparation {
   readonly water: WarmWater | null;
   /** From all taps, lances and buckets. */
   readonly litresInAll: number;
-  /** Eight faces to a towel folded twice. */
-  readonly towelFaces: number;
+  /** As the car's soil wants them. */
   readonly media: Method['media'];
+  /** Faces of the folded towels that wash, by group. */
+  readonly faces: readonly GroupFaces[];
   /** Of each, laundered and dry; null: the kit does not say. */
   readonly clean: CleanMedia;
   /** In the order to mix. */
@@ -61,7 +65,6 @@ export interface Preparation {
   readonly forbids: Place['forbids'];
 }
 
-const FACES_OF_A_TOWEL = 8;
 /** A lidded bucket in a car (physics notes; judgement). */
 const LIDDED_WATTS_PER_K = 1.8;
 /** What a domestic hot tap gives, and a cold one in winter, °C (judgement). */
@@ -96,11 +99,16 @@ function warmWater(
 /** Hands and cleaning both want it tepid (practice notes). */
 const TEPID_C = 35;
 
-function packList(place: Place, method: Method, around: { coldC: number; isDark: boolean }): PackItem[] {
+function packList(
+  place: Place,
+  { method, media }: { method: Method; media: Method['media'] },
+  around: { coldC: number; isDark: boolean },
+): PackItem[] {
   const steps = new Set<string>(method.steps.map(({ id }) => id));
   const goesOut = place.travelMinutes > 0;
   const indoors = place.kind === 'garage' || place.kind === 'heated-unit';
-  const { mitts, foldedTowels, dryingTowels } = method.media;
+  const isNeighbourClose = place.forbids.includes('neighbour-close');
+  const { mitts, foldedTowels, dryingTowels } = media;
   const wants: readonly (readonly [PackItem, boolean])[] = [
     ['lidded-buckets', method.steps.some(({ id }) => BUCKET_STEPS.has(id))],
     ['foamer', method.needs.includes('own-foam')],
@@ -119,6 +127,8 @@ function packList(place: Place, method: Method, around: { coldC: number; isDark:
     ['drain-cover', indoors && place.hasDrain],
     ['light', around.isDark && !place.hasLight],
     ['grit', around.coldC < 0 && !indoors && method.litres > 0],
+    ['dust-sheet', isNeighbourClose],
+    ['drip-mat', isNeighbourClose && !place.hasDrain],
   ];
   return wants.flatMap(([item, isWanted]) => (isWanted ? [item] : []));
 }
@@ -126,7 +136,7 @@ function packList(place: Place, method: Method, around: { coldC: number; isDark:
 /**
  * What has to be mixed, packed and put on for this wash?
  *
- * @param wash the place, the method as the shop does it, what it costs there, what is mixed, how many cloths are clean
+ * @param wash the place, the method as the shop does it, what it costs there, what is mixed, which cloths it takes, how many are clean
  * @param around air outdoors and at the place (°C), wind outdoors (m/s), whether it is dark
  * @returns amounts, times and money; water starts so hot that it arrives as wanted (Newton cooling in a lidded bucket, judgement)
  */
@@ -136,6 +146,7 @@ export function preparation(
     readonly method: Method;
     readonly cost: WashCost;
     readonly mixes: readonly Mix[];
+    readonly cloths: Cloths;
     readonly clean: CleanMedia;
   },
   around: {
@@ -145,16 +156,17 @@ export function preparation(
     readonly isDark: boolean;
   },
 ): Preparation {
-  const { place, method, cost, mixes, clean } = wash;
+  const { place, method, cost, mixes, cloths, clean } = wash;
+  const { media, faces } = cloths;
   const { meter } = cost;
   return {
     water: warmWater(method, { minutes: place.travelMinutes, airTempC: around.outdoorsC }),
     litresInAll: method.litres,
-    towelFaces: method.media.foldedTowels * FACES_OF_A_TOWEL,
-    media: method.media,
+    media,
+    faces,
     clean,
     mixes,
-    pack: packList(place, method, { coldC: around.placeC, isDark: around.isDark }),
+    pack: packList(place, { method, media }, { coldC: around.placeC, isDark: around.isDark }),
     money: { visitMinor: cost.visitMinor, meterMinor: cost.meterMinor },
     savedMinor: meter ? meter.runThroughMinor - meter.cheapestMinor : 0,
     cold: {

@@ -5,9 +5,10 @@ import type { Method, Section } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
 import type { Limits } from '../rules/index.js';
-import { type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import { type ByGroup, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
 import type { SiteHour } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
+import { clothsFor } from './cloths.js';
 import { dryingPlan, type DryingPlan } from './drying.js';
 import { preparation, type Preparation } from './preparation.js';
 import { type RunStep, runSteps, type StepsAround, type WetEdge } from './run-step.js';
@@ -42,6 +43,8 @@ export interface RunSheetCase {
   readonly outdoors: WeatherHour;
   readonly isDark: boolean;
   readonly overnightC: number | null;
+  /** Soil of the car then, 0–5. */
+  readonly soil: ByGroup;
   /** What the shop owns. */
   readonly kit: Kit;
   readonly house: Pick<HouseRules, 'numbers'>;
@@ -94,6 +97,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
   const panels = panelsOf(vehicle.bodyClass);
   const edges = rinseEdges(of, panels);
   const cost = washCost(place, method);
+  const drying = dryingPlan(vehicle, method, of.house);
   const mixes = mixesFor(method.steps, { vehicle, kit: of.kit, placeC: site.air.airTempC });
   return {
     steps: runSteps(method, {
@@ -112,6 +116,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
         method,
         cost,
         mixes,
+        cloths: clothsFor({ vehicle, method, soil: of.soil, drying }),
         clean: {
           foldedTowels: cleanOf(of.kit, 'folded-towel'),
           dryingTowels: cleanOf(of.kit, 'drying-towel'),
@@ -126,7 +131,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
         isDark: of.isDark,
       },
     ),
-    drying: dryingPlan(vehicle, method, of.house),
+    drying,
     freezeCare: of.overnightC !== null && of.overnightC >= 0 ? [] : freezeCare(of.overnightC),
     overnightC: of.overnightC,
   };

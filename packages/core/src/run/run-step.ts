@@ -1,5 +1,5 @@
 import { acidOverAlkali, type Mix, type MixFault } from '../kit/index.js';
-import type { Method, WashStep, WashStepId } from '../method/index.js';
+import { type Method, reachOf, type WashStep, type WashStepId } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
 import type { Panel, PanelId, ZoneGroup } from '../vehicle/index.js';
 
@@ -37,6 +37,7 @@ export const RUN_REASONS = [
   'machine-does-it',
   'machine-tears-and-misses',
   'only-when-dry',
+  'no-bead-means-bare',
   'shop-does-it-here',
 ] as const;
 /** Why a step stands where it stands. */
@@ -52,6 +53,10 @@ export const RUN_CAUTIONS = [
   'gloves-and-goggles',
   'never-while-charging',
   'engine-cool-and-covered',
+  'bare-until-coated',
+  'spray-at-the-cloth',
+  'blow-away-from-neighbour',
+  'one-door-at-a-time',
 ] as const;
 /** What has to be minded at a step. */
 export type RunCaution = (typeof RUN_CAUTIONS)[number];
@@ -93,6 +98,7 @@ const REASONS: Readonly<Record<WashStepId, RunReason>> = {
   'salt-neutraliser': 'salt-sits-under',
   bugs: 'dwells-while-others-are-done',
   iron: 'dwells-while-others-are-done',
+  tar: 'dwells-while-others-are-done',
   'engine-bay': 'shop-does-it-here',
   mats: 'shop-does-it-here',
   tyres: 'only-when-dry',
@@ -115,6 +121,7 @@ const REASONS: Readonly<Record<WashStepId, RunReason>> = {
   shuts: 'gaps-hold-water',
   strip: 'hand-takes-what-is-left',
   seal: 'bare-paint-wants-cover',
+  'bare-check': 'no-bead-means-bare',
 };
 
 const CAUTIONS: Readonly<Partial<Record<WashStepId, readonly RunCaution[]>>> = {
@@ -133,6 +140,8 @@ const CAUTIONS: Readonly<Partial<Record<WashStepId, readonly RunCaution[]>>> = {
   'salt-neutraliser': ['data-sheet'],
   bugs: ['data-sheet'],
   iron: ['data-sheet', 'gloves-and-goggles'],
+  tar: ['data-sheet', 'gloves-and-goggles'],
+  'bare-check': ['data-sheet', 'bare-until-coated'],
   'engine-bay': ['engine-cool-and-covered'],
 };
 
@@ -217,6 +226,19 @@ const NEEDS_RULE: Readonly<Partial<Record<WashStepId, SiteRule>>> = {
   foam: 'no-own-foam',
 };
 
+const isNeighbourClose = ({ forbids }: Pick<StepsAround, 'forbids'>): boolean =>
+  forbids.includes('neighbour-close');
+
+const OPENS_DOORS: ReadonlySet<WashStepId> = new Set(['shuts', 'charge-port', 'mats']);
+
+/** What has to be minded at a step for the sake of the car that stands close. */
+function besideNeighbour(step: WashStep, around: StepsAround): RunCaution[] {
+  if (!isNeighbourClose(around)) return [];
+  if (OPENS_DOORS.has(step.id)) return ['one-door-at-a-time'];
+  if (reachOf(step) !== 'drifts') return [];
+  return [step.id === 'blow' ? 'blow-away-from-neighbour' : 'spray-at-the-cloth'];
+}
+
 function faultsOf(
   step: WashStep,
   mix: Mix | null,
@@ -227,10 +249,12 @@ function faultsOf(
   const { glassC, waterC, forbids, hasNoDrain } = around;
   const isForbidden = rule !== undefined && forbids.includes(rule);
   const isContact = step.contact && forbids.includes('no-contact');
+  const landsOnNext = isNeighbourClose(around) && reachOf(step) === 'flies';
   return [
     ...(mix?.faults ?? []),
     ...(isForbidden ? [{ kind: 'forbidden' as const, rule }] : []),
     ...(isContact ? [{ kind: 'forbidden' as const, rule: 'no-contact' as const }] : []),
+    ...(landsOnNext ? [{ kind: 'forbidden' as const, rule: 'neighbour-close' as const }] : []),
     ...(isFirstOnGlass && glassC < 0 && waterC >= HOT_WATER_C
       ? [{ kind: 'hot-on-frozen-glass' as const, glassC, waterC }]
       : []),
@@ -286,7 +310,11 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
         ...(alkali ? [{ kind: 'acid-over-alkali' as const, alkali }] : []),
       ],
       reason: wheelsLast ? 'dirtiest-last' : REASONS[step.id],
-      cautions: [...(CAUTIONS[step.id] ?? []), ...(wets ? (['ice-underfoot'] as const) : [])],
+      cautions: [
+        ...(CAUTIONS[step.id] ?? []),
+        ...besideNeighbour(step, around),
+        ...(wets ? (['ice-underfoot'] as const) : []),
+      ],
     };
   });
 }

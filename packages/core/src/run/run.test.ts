@@ -4,6 +4,7 @@ import { acidOverAlkali, EMPTY_KIT, type Kit, type Mix } from '../kit/index.js';
 import { shopMethod, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
+import { CLEAN } from '../soil/index.js';
 import { BAY, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
@@ -60,6 +61,7 @@ function sheet(
     overnightC,
     kit,
     house: DEFAULT_HOUSE,
+    soil: CLEAN,
   });
 }
 
@@ -195,6 +197,23 @@ describe('what stands against a step', () => {
     expect(touched).toEqual(['contact', 'shuts']);
   });
 
+  it('is a jet, hose or foam where another car stands close, and a mist is held back', () => {
+    const forbids: Place['forbids'] = ['neighbour-close'];
+    const hosed = faultsAt({ forbids }, 'garage-hose').map(({ id }) => id);
+    expect(hosed).toEqual(['rinse', 'foam', 'final-rinse']);
+    const close = sheet({ ...HEATED_UNIT, forbids }, 'garage-rinseless');
+    const cautionsOf = (id: WashStepId) => close.steps.find((step) => step.id === id)?.cautions;
+    expect(close.steps.flatMap(({ faults }) => faults).map(({ kind }) => kind)).not.toContain('forbidden');
+    expect(cautionsOf('pre-soak')).toContain('spray-at-the-cloth');
+    expect(cautionsOf('shuts')).toEqual(['one-door-at-a-time']);
+    expect(close.preparation.pack).toEqual(expect.arrayContaining(['dust-sheet', 'drip-mat']));
+    const coating = sheet({ ...HEATED_UNIT, forbids }, 'pre-coating').steps;
+    expect(coating.find(({ id }) => id === 'blow')?.cautions).toContain('blow-away-from-neighbour');
+    const alone = sheet(HEATED_UNIT, 'garage-rinseless');
+    expect(alone.steps.flatMap(({ cautions }) => cautions)).not.toContain('spray-at-the-cloth');
+    expect(alone.preparation.pack).not.toContain('dust-sheet');
+  });
+
   it('is a floor without a drain, where more than a puddle falls', () => {
     const ids = faultsAt({ hasNoDrain: true }, 'garage-rinseless').map(({ id }) => id);
     expect(ids).toEqual(['rinseless']);
@@ -285,7 +304,6 @@ describe('what is prepared', () => {
     const indoors = sheet(HEATED_UNIT, 'garage-rinseless').preparation;
     expect(indoors.pack).toEqual(expect.arrayContaining(['folded-towels', 'floor-squeegee']));
     expect(indoors.pack).not.toContain('grit');
-    expect(indoors.towelFaces).toBe(indoors.media.foldedTowels * 8);
   });
 
   it('has water that leaves so hot that it arrives as wanted', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { CAR_ZONE_IDS } from '../vehicle/index.js';
-import { gradeOfLoad, soilByGroup, type SoilFacts, type SoilKind, soilNow } from './index.js';
+import { gradeLeft, gradeOfLoad, soilByGroup, type SoilFacts, type SoilKind, soilNow } from './index.js';
 
 const facts = (change: Partial<SoilFacts> = {}): SoilFacts => ({
   nowMs: 0,
@@ -89,6 +89,18 @@ describe('what somebody saw', () => {
   it('is the newest look', () => {
     const later = { ...look, grade: 4, atMs: 9 };
     expect(grade(soilNow(withLoad(3), [later, look]), 'rear', 'salt-film')).toBe(4);
+  });
+});
+
+describe('what is left of a soil', () => {
+  it.each([
+    { grade: 4, taken: 0, left: 4 },
+    { grade: 4, taken: 0.5, left: 3 },
+    { grade: 4, taken: 0.75, left: 2 },
+    { grade: 1, taken: 0.9, left: 0 },
+    { grade: 5, taken: 1, left: 0 },
+  ])('grade $grade with $taken taken off is $left', ({ grade, taken, left }) => {
+    expect(gradeLeft(grade, taken)).toBeCloseTo(left, 9);
   });
 });
 

@@ -112,6 +112,10 @@ export function soilNow(
   });
 }
 
+/** Grade that is left of a soil when a share of it (0–1) was taken off: each halving is a grade less (judgement). */
+export const gradeLeft = (grade: number, takenShare: number): number =>
+  Math.max(0, grade + Math.log2(Math.max(0.01, 1 - takenShare)));
+
 /** Heaviest film or grit by group of zones: what a method's ceiling is held against. */
 export function soilByGroup(soil: readonly ZoneSoil[]): ByGroup {
   const groupOf = new Map<CarZone, ZoneGroup>(CAR_ZONES.map(({ zone, group }) => [zone, group]));

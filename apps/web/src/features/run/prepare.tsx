@@ -1,8 +1,8 @@
-import type { PackItem, RunSheet } from '@keen/core';
+import { FACES_OF_A_TOWEL, type PackItem, type RunSheet } from '@keen/core';
 import type { PlaceRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
-import { mixText, PACK_NAMES } from '../../words/run-words.js';
+import { facesText, mixText, PACK_NAMES } from '../../words/run-words.js';
 import { countText, shortText } from './run-view.js';
 import classes from './run.module.css';
 
@@ -23,11 +23,11 @@ export function Prepare({
   readonly place: PlaceRecord | undefined;
 }) {
   const format = useFormat();
-  const { water, pack, money, savedMinor, cold, forbids, towelFaces, media, clean, mixes, litresInAll } =
+  const { water, pack, money, savedMinor, cold, forbids, faces, media, clean, mixes, litresInAll } =
     sheet.preparation;
   const counted: Readonly<Partial<Record<PackItem, string>>> = {
     mitts: countText(media.mitts, 'mitt') + shortText(media.mitts, clean.mitts),
-    'folded-towels': `${countText(media.foldedTowels, 'folded towel')} (${towelFaces} faces)${shortText(media.foldedTowels, clean.foldedTowels)}`,
+    'folded-towels': `${countText(media.foldedTowels, 'folded towel')} (${media.foldedTowels * FACES_OF_A_TOWEL} faces)${shortText(media.foldedTowels, clean.foldedTowels)}`,
     'drying-towels':
       countText(media.dryingTowels, 'drying towel') + shortText(media.dryingTowels, clean.dryingTowels),
   };
@@ -71,6 +71,12 @@ export function Prepare({
           {windChill.frostbiteClass !== 'none' &&
             `; ${SKIN[windChill.frostbiteClass] ?? ''}, wet hands sooner`}
         </dd>
+        {faces.length > 0 && (
+          <>
+            <dt>Faces that wash</dt>
+            <dd>{faces.map((one) => facesText(one)).join('; ')} (estimated)</dd>
+          </>
+        )}
         {forbids.length > 0 && (
           <>
             <dt>{place?.name ?? 'The place'} forbids</dt>

@@ -59,6 +59,8 @@ export const STEP_PRODUCTS = [
   row('salt-neutraliser', ['salt-neutraliser'], 'sprayer'),
   row('bugs', ['bug-remover'], 'sprayer'),
   row('iron', ['iron-remover'], 'sprayer'),
+  row('tar', ['tar-remover'], 'sprayer'),
+  row('bare-check', ['panel-wipe'], 'sprayer', 120),
   row('towel', ['drying-aid', 'rinseless'], 'sprayer', 150, 15),
 ] as const satisfies readonly StepProductRow[];
 

@@ -62,6 +62,11 @@ const FINISH: readonly WashStep[] = [
   step('towel', 6, { groups: BODY }),
 ];
 
+const DECONTAMINATE = {
+  iron: step('iron', 5, { groups: ['wheels', 'lower'], litres: 0.5, dwell: [2, 4] }),
+  tar: step('tar', 4, { groups: ['lower'], litres: 0.2, dwell: [1, 2] }),
+} as const;
+
 const ROWS: readonly MethodRow[] = [
   {
     id: 'touchless-automatic',
@@ -322,6 +327,41 @@ const ROWS: readonly MethodRow[] = [
     productMinor: 650,
     strips: true,
   },
+  {
+    id: 'pre-coating',
+    placeKinds: ['garage', 'heated-unit'],
+    setUpMinutes: 10,
+    handsMinutes: 100,
+    steps: [
+      step('wheels', 9, { ...touched, litres: 1, removes: { wheels: 0.6 } }),
+      step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
+      DECONTAMINATE.iron,
+      DECONTAMINATE.tar,
+      step('strip', 40, {
+        ...touched,
+        litres: 9,
+        groups: BODY,
+        removes: { upper: 0.97, lower: 0.93 },
+        dwell: [3, 5],
+      }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+      step('blow', 6, { groups: BODY }),
+      step('towel', 12, { groups: BODY }),
+      step('bare-check', 15, { ...touched, litres: 0.5, groups: BODY }),
+    ],
+    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    filmGramsPerM2: 50,
+    warmingLitresPerM2: 0.3,
+    bucketC: 38,
+    needs: ['power'],
+    soapPh: 11.5,
+    warmestNeedC: 10,
+    ceilingGrade: { upper: 2, lower: 2, wheels: 3, arches: 0, under: 0 },
+    leaves: ['arches', 'deep-wheels', 'underbody', 'vents', 'scale'],
+    media: { mitts: 2, foldedTowels: 16, dryingTowels: 2 },
+    productMinor: 420,
+    strips: true,
+  },
 ];
 
 /** Steps that a shop may add to a method. They take no salt off beyond what the method does; every figure is trade practice. */
@@ -329,7 +369,8 @@ export const EXTRA_STEPS: readonly WashStep[] = [
   step('charge-port', 1.5, { groups: ['lower'] }),
   step('salt-neutraliser', 5, { groups: ['lower', 'wheels', 'arches'], litres: 3, dwell: [3, 4] }),
   step('bugs', 3, { groups: ['lower'], litres: 0.5, dwell: [1, 2] }),
-  step('iron', 5, { groups: ['wheels', 'lower'], litres: 0.5, dwell: [2, 4] }),
+  DECONTAMINATE.iron,
+  DECONTAMINATE.tar,
   step('engine-bay', 12, { groups: ['upper'], litres: 3 }),
   step('mats', 8, { groups: ['lower'], litres: 5 }),
   step('tyres', 4, { groups: ['wheels'] }),

@@ -41,6 +41,14 @@ export const PRICES = [
     means: 'topping up protection that strong soap has worn',
   },
   {
+    id: 'bareMinor',
+    value: 4000,
+    min: 0,
+    max: 1_000_000,
+    unit: 'minor units',
+    means: 'paint left bare by a wash that strips it, with no new coat in the same visit',
+  },
+  {
     id: 'contactMinorPerGrade',
     value: 60,
     min: 0,
