@@ -129,9 +129,13 @@ export function dwellText({ dwell }: Pick<RunStep, 'dwell'>, format: Format): st
   return dwell.cutBy ? `${span}, cut by ${panel}, where it ${dwell.cutAs ?? 'dries'}` : span;
 }
 
-/** "upper body 24, at grade 2.1 when the towel gets there". */
-export const facesText = ({ group, faces, grade }: GroupFaces): string =>
-  `${GROUP_NAMES[group]} ${faces}, at grade ${grade.toFixed(1)} when the towel gets there`;
+/** "24 on the upper body (grade 2.1) and 13 on the lower body (grade 2.8)". */
+export const facesText = (groups: readonly GroupFaces[]): string =>
+  new Intl.ListFormat('en').format(
+    groups.map(
+      ({ group, faces, grade }) => `${faces} on the ${GROUP_NAMES[group]} (grade ${grade.toFixed(1)})`,
+    ),
+  );
 
 /** Why a step is left out. */
 export const SKIP_NAMES: Readonly<Record<SkipReason, string>> = {

@@ -110,6 +110,11 @@ describe('the mixes of a wash', () => {
         .faults;
     };
     expect(meets('pre-coating')).toEqual([]);
+    const aid = product({ role: 'drying-aid' });
+    const aided = (methodId: string) =>
+      mixes([aid], {}, shopMethod(methodId, DEFAULT_HOUSE).steps).map(({ step }) => step);
+    expect(aided('garage-rinseless')).toContain('towel');
+    expect(aided('pre-coating')).not.toContain('towel');
     expect(meets('garage-rinseless')).toMatchObject([
       { kind: 'meets', finding: { kind: 're-protect', reason: 'dissolves' } },
     ]);

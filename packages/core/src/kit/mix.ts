@@ -170,7 +170,9 @@ export function mixesFor(steps: Method['steps'], of: MixCase): Mix[] {
   const inWash = { ...of, isToStrip: steps.some(({ id }) => id === 'strip') };
   const mixes = steps.flatMap((step) => {
     const row = rows.find((one) => one.step === step.id);
-    return row && !step.onMeter ? [mixFor(row, step, inWash)] : [];
+    // What aids drying lays something on the paint that was just stripped.
+    const isWanted = row && !step.onMeter && !(inWash.isToStrip && step.id === 'towel');
+    return isWanted ? [mixFor(row, step, inWash)] : [];
   });
   const rank = ({ into }: Mix): number => MIX_ORDER.indexOf(into);
   return mixes.toSorted((a, b) => rank(a) - rank(b));

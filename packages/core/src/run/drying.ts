@@ -23,19 +23,21 @@ export interface DryingPlan {
  */
 export function dryingPlan(
   vehicle: Pick<Vehicle, 'bodyClass' | 'waterBehaviour' | 'protections'>,
-  method: Pick<Method, 'drying' | 'filmGramsPerM2'>,
+  method: Pick<Method, 'drying' | 'filmGramsPerM2' | 'steps'>,
   { numbers }: Pick<HouseRules, 'numbers'>,
 ): DryingPlan | null {
-  const { drying, filmGramsPerM2 } = method;
+  const { drying, filmGramsPerM2, steps } = method;
   if (drying.kind === 'left') return null;
+  // What is wiped panel by panel is not blown, whatever the house does after a rinse.
+  const by = steps.some(({ id }) => id === 'blow') ? drying.by : 'towel';
   const waterGrams = panelsOf(vehicle.bodyClass).reduce((sum, { id, tiltDeg }) => {
     const film = filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, id), tiltDeg);
     return sum + film * panelM2(vehicle.bodyClass, id);
   }, 0);
-  const leftShare = drying.by === 'towel' ? 1 : numbers.blowerLeavesPercent / 100;
-  const towelGrams = drying.by === 'blower' ? 0 : waterGrams * leftShare;
+  const leftShare = by === 'towel' ? 1 : numbers.blowerLeavesPercent / 100;
+  const towelGrams = by === 'blower' ? 0 : waterGrams * leftShare;
   return {
-    by: drying.by,
+    by,
     waterGrams,
     towelGrams,
     towels: Math.max(0, Math.ceil(towelGrams / numbers.towelHoldsGrams - 1e-9)),

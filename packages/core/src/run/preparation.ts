@@ -116,7 +116,7 @@ function packList(
     ['wheel-kit', steps.has('wheels')],
     ['folded-towels', foldedTowels > 0],
     ['drying-towels', dryingTowels > 0],
-    ['drying-aid', steps.has('towel')],
+    ['drying-aid', steps.has('towel') && !method.strips],
     ['blower', steps.has('blow')],
     ['coins-or-card', place.tariff !== null || place.kind === 'automatic-bay'],
     ['lined-gloves', around.coldC < 8 && method.handsMinutes > 0],

@@ -208,6 +208,7 @@ describe('what stands against a step', () => {
     expect(cautionsOf('shuts')).toEqual(['one-door-at-a-time']);
     expect(close.preparation.pack).toEqual(expect.arrayContaining(['dust-sheet', 'drip-mat']));
     const coating = sheet({ ...HEATED_UNIT, forbids }, 'pre-coating').steps;
+    expect(sheet(HEATED_UNIT, 'pre-coating').preparation.pack).not.toContain('drying-aid');
     expect(coating.find(({ id }) => id === 'blow')?.cautions).toContain('blow-away-from-neighbour');
     const alone = sheet(HEATED_UNIT, 'garage-rinseless');
     expect(alone.steps.flatMap(({ cautions }) => cautions)).not.toContain('spray-at-the-cloth');
@@ -346,6 +347,8 @@ describe('drying', () => {
     const toweled = grams('bay-contact', 'towel');
     const blown = grams('bay-contact', 'blow-and-towel');
     expect(toweled?.towelGrams).toBe(toweled?.waterGrams);
+    // No step of it blows.
+    expect(grams('garage-rinseless', 'blow-and-towel')).toMatchObject({ by: 'towel' });
     expect(blown?.towelGrams).toBeCloseTo((blown?.waterGrams ?? 0) * 0.1, 9);
     expect(toweled?.towels).toBe(Math.ceil((toweled?.waterGrams ?? 0) / 350));
     expect(blown?.towels).toBe(1);

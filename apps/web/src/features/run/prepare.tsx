@@ -73,8 +73,11 @@ export function Prepare({
         </dd>
         {faces.length > 0 && (
           <>
-            <dt>Faces that wash</dt>
-            <dd>{faces.map((one) => facesText(one)).join('; ')} (estimated)</dd>
+            <dt>Faces of towels</dt>
+            <dd>
+              {facesText(faces)}, as dirty as it is when they get there{' '}
+              <span className="muted">(estimated)</span>
+            </dd>
           </>
         )}
         {forbids.length > 0 && (

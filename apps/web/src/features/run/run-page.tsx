@@ -80,35 +80,39 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         />
       )}
       <div className={classes.grid}>
-        <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
-        <Steps sheet={sheet} wash={wash} />
-        <EdgeBars sheet={sheet} />
-        {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
-        <section className={classes.box}>
-          <h2>Freeze care tonight</h2>
-          {sheet.freezeCare.length === 0 ? (
-            <p>
-              Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)} at
-              the coldest (forecast).
-            </p>
-          ) : (
-            <>
+        <div className={classes.column}>
+          <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
+          <EdgeBars sheet={sheet} />
+          <section className={classes.box}>
+            <h2>Freeze care tonight</h2>
+            {sheet.freezeCare.length === 0 ? (
               <p>
-                {sheet.overnightC === null
-                  ? 'Nobody knows the night, so all of it:'
-                  : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
+                Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)}{' '}
+                at the coldest (forecast).
               </p>
-              <ul>
-                {sheet.freezeCare.map(({ id, beyondK }) => (
-                  <li key={id}>
-                    {FREEZE_CARE_NAMES[id]}
-                    {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-        </section>
+            ) : (
+              <>
+                <p>
+                  {sheet.overnightC === null
+                    ? 'Nobody knows the night, so all of it:'
+                    : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
+                </p>
+                <ul>
+                  {sheet.freezeCare.map(({ id, beyondK }) => (
+                    <li key={id}>
+                      {FREEZE_CARE_NAMES[id]}
+                      {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+          </section>
+        </div>
+        <div className={classes.column}>
+          <Steps sheet={sheet} wash={wash} />
+          {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
+        </div>
       </div>
       <p className={`muted ${classes.foot}`}>
         For the weather of {format.dayTime(startMs)} ({source}, issued {format.dayTime(issuedMs)}). Minutes,

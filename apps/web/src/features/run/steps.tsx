@@ -50,7 +50,7 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
                 ))}
                 <div className="muted">Why here: {REASON_TEXTS[step.reason]}</div>
                 {step.cautions.map((caution) => (
-                  <div key={caution} className={classes.caution}>
+                  <div key={caution} className={classes.caution} data-caution={caution}>
                     {CAUTION_TEXTS[caution]}
                   </div>
                 ))}
