@@ -81,7 +81,9 @@ test('a long sum can be stopped and taken up again', async ({ page }) => {
   const go = new Promise<void>((resolve) => {
     letGo = resolve;
   });
-  const held = page.waitForEvent('requestfailed', (request) => request.url().includes('/api/verdicts/windows/'));
+  const held = page.waitForEvent('requestfailed', (request) =>
+    request.url().includes('/api/verdicts/windows/'),
+  );
   await page.route(
     '**/api/verdicts/windows/*',
     async (route) => {

@@ -1,7 +1,14 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { PHONE } from './browser.js';
 
 const MARGIN = { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' };
+
+async function isOnePage(page: Page): Promise<void> {
+  for (const format of ['A4', 'Letter'] as const) {
+    const file = (await page.pdf({ format, margin: MARGIN })).toString('latin1');
+    expect(file.match(/\/Type\s*\/Page\b/g), format).toHaveLength(1);
+  }
+}
 
 test('a planned wash has its run sheet, on a desk, on a phone and on one page of paper', async ({ page }) => {
   await page.goto('/');
@@ -15,10 +22,43 @@ test('a planned wash has its run sheet, on a desk, on a phone and on one page of
   await expect(page.getByRole('heading', { name: 'Freeze care tonight' })).toBeVisible();
   await page.setViewportSize(PHONE);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
-  for (const format of ['A4', 'Letter'] as const) {
-    const file = (await page.pdf({ format, margin: MARGIN })).toString('latin1');
-    expect(file.match(/\/Type\s*\/Page\b/g), format).toHaveLength(1);
-  }
+  await isOnePage(page);
+});
+
+test('a wash before a coating, with another car close: told by the place, minded step by step, still one page', async ({
+  page,
+}) => {
+  await page.goto('/places');
+  const unit = page.getByRole('listitem').filter({ hasText: 'Rented heated unit' });
+  await unit.getByRole('button', { name: 'Edit' }).click();
+  await page.getByRole('combobox', { name: 'Forbidden here' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.getByRole('option', { name: 'No jet, hose or foam: another car stands close' }).click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  const planned = await page.request.post('/api/washes', {
+    data: {
+      vehicleId: 'silver-saloon',
+      placeId: 'heated-unit',
+      methodId: 'pre-coating',
+      startMs: Date.parse('2026-01-16T10:00:00-05:00'),
+    },
+  });
+  const { id } = (await planned.json()) as { id: string };
+  await page.goto(`/run/${id}`);
+  await expect(page.getByText('wash before a coating')).toBeVisible();
+  const step = (name: string) =>
+    page.getByRole('listitem').filter({ hasText: 'Why here' }).filter({ hasText: name });
+  await expect(step('Put tar remover on')).toContainText('Another car stands close: sheet over it');
+  await expect(step('Blow out the gaps')).toContainText('Blow away from the other car');
+  await expect(step('See that no panel beads')).toContainText('Bare from here');
+  // A drying aid would lie between the paint and its coat.
+  await expect(step('Towel it dry')).not.toContainText('drying aid');
+  await expect(page.getByText('sheet for the car that stands close')).toBeVisible();
+  await isOnePage(page);
+  await page.request.delete(`/api/washes/${id}`);
+  await page.request.patch('/api/places/heated-unit', { data: { forbids: [] } });
 });
 
 test('a wash that is not there has no sheet, and says so', async ({ page }) => {
