@@ -18,6 +18,7 @@ import type { CellAnswer, GridAnswer, MadePlan, PackDraft } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
 import type { Outcome } from './engine.worker.js';
 import type { SaltAnswer } from './salt-answer.js';
+import { WeatherShare } from './shared-weather.js';
 
 interface Results {
   grid: GridAnswer;
@@ -59,6 +60,7 @@ const QUICK_MEMORY = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 4 }
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<EngineProgress>();
+  private readonly weather = new WeatherShare();
   private isClosing = false;
   private readonly long = new Piscina({
     filename: workerFile(),
@@ -87,7 +89,9 @@ export class EnginePool implements OnModuleDestroy {
     signal?.addEventListener('abort', onAbort);
     try {
       const pool = LONG.has(job.kind) ? this.long : this.quick;
-      const outcome = (await pool.run({ job, port: port2, stop }, { transferList: [port2] })) as Outcome;
+      const { weather, ...rest } = job;
+      const order = { job: rest, weather: this.weather.of(weather), port: port2, stop };
+      const outcome = (await pool.run(order, { transferList: [port2] })) as Outcome;
       if (outcome.kind === 'cancelled') throw new Cancelled();
       if (outcome.kind === 'fault') {
         const { code, field, message } = outcome.fault;

@@ -3,11 +3,14 @@ import { FieldError } from '@keen/core';
 import { Cancelled } from './cancelled.js';
 import { Engine } from './engine.js';
 import type { EngineJob, EngineProgress } from './engine-job.js';
+import { type SharedWeather, WeatherReader } from './shared-weather.js';
 
 const engine = new Engine();
+const reader = new WeatherReader();
 
 interface Order {
-  readonly job: EngineJob;
+  readonly job: Omit<EngineJob, 'weather'>;
+  readonly weather: SharedWeather;
   readonly port: MessagePort;
   /** Set to 1 when nobody waits for the answer any more. */
   readonly stop: Int32Array;
@@ -33,12 +36,13 @@ export default function run(order: Order): Outcome {
   }
 }
 
-function work({ job, port, stop }: Order): unknown {
+function work({ job: rest, weather, port, stop }: Order): unknown {
   const report = (progress: EngineProgress): void => {
     if (Atomics.load(stop, 0) === 1) throw new Cancelled();
     port.postMessage(progress);
   };
   if (Atomics.load(stop, 0) === 1) throw new Cancelled();
+  const job = { ...rest, weather: reader.of(weather) } as EngineJob;
   switch (job.kind) {
     case 'grid':
       return engine.grid(job, (share) => report({ label: job.car.vehicle.id, share }));
