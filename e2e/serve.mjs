@@ -3,6 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { SERVER_COMMAND } from '../scripts/server-command.mjs';
 
 const root = resolve(import.meta.dirname, '..');
 const folder = mkdtempSync(join(tmpdir(), 'keen-e2e-'));
@@ -11,7 +12,7 @@ const file = (...parts) => join(root, 'apps', 'server', 'dist', ...parts);
 
 const seeded = spawnSync('node', [file('demo', 'seed-command.js')], { env, stdio: 'inherit' });
 if (seeded.status !== 0) process.exit(seeded.status ?? 1);
-const server = spawn('node', ['--enable-source-maps', file('main.js')], { env, stdio: 'inherit' });
+const server = spawn('node', SERVER_COMMAND, { cwd: root, env, stdio: 'inherit' });
 const stop = () => server.kill('SIGTERM');
 process.on('SIGTERM', stop);
 process.on('SIGINT', stop);

@@ -68,13 +68,13 @@ const modes = {
     say('Preparing demo data …');
     await run('node', [join('apps', 'server', 'dist', 'demo', 'seed-command.js')], env);
     say('Starting. Stop with Ctrl-C.');
-    await run('node', ['--enable-source-maps', ...SERVER_COMMAND], env);
+    await run('node', SERVER_COMMAND, env);
   },
   async start() {
     await install();
     await build();
     say('Starting with your own data. Stop with Ctrl-C.');
-    await run('node', ['--enable-source-maps', ...SERVER_COMMAND]);
+    await run('node', SERVER_COMMAND);
   },
   async test() {
     await install();
