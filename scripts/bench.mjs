@@ -382,6 +382,8 @@ async function living(washId) {
   await page.goto(`http://127.0.0.1:${PORT}/run/${washId}/live`);
   const main = page.getByRole('navigation', { name: 'Run' }).getByRole('button').first();
   await main.click();
+  // A first visit keeps the whole program for later: that is over before a wash begins.
+  await page.evaluate(() => globalThis.navigator.serviceWorker.ready);
   await page.waitForTimeout(1000);
   const devtools = await page.context().newCDPSession(page);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: 4 });

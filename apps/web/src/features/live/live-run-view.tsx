@@ -1,5 +1,5 @@
 import type { RunDeed } from '@keen/core';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { noticeNotKept } from '../../parts/notices.js';
 import { Before } from './before.js';
 import { CloseSheet } from './close-sheet.js';
@@ -45,13 +45,16 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
   useRunKeys({ press, undo, act, moment, isOpen: sheet !== null, onMore: () => setSheet('more') });
   const step = moment.current ?? moment.next;
   const drying = isDrying(step);
-  const plan = (
+  const mayWet = wetsBySection(step);
+  // The picture is drawn right behind the tap that brings it, not before the tap shows.
+  const hasPlan = useDeferredValue(moment.edges.length > 0 || mayWet);
+  const plan = hasPlan && (
     <EdgePlan
       pack={pack}
       state={state}
       moment={moment}
       nowMs={nowMs}
-      mayWet={wetsBySection(step)}
+      mayWet={mayWet}
       isDrying={drying}
       act={act}
     />
