@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test } from '@playwright/test';
+import { faultsOf } from './axe.js';
 
 const VIEWS = [
   '/',
@@ -23,11 +23,6 @@ const VIEWS = [
   '/round',
 ];
 
-type Violations = Awaited<ReturnType<AxeBuilder['analyze']>>['violations'];
-
-const named = (violations: Violations): string[] =>
-  violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`);
-
 async function settled(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.waitForLoadState('networkidle');
@@ -38,11 +33,9 @@ async function settled(page: Page, path: string): Promise<void> {
 for (const path of VIEWS) {
   test(`axe finds nothing on ${path}, and enough contrast by night`, async ({ page }) => {
     await settled(page, path);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(named(violations)).toEqual([]);
+    expect(await faultsOf(page)).toEqual([]);
     await page.emulateMedia({ colorScheme: 'dark' });
-    const dark = await new AxeBuilder({ page }).include('main').withRules(['color-contrast']).analyze();
-    expect(named(dark.violations)).toEqual([]);
+    expect(await faultsOf(page, { part: 'main', rules: ['color-contrast'] })).toEqual([]);
   });
 }
 
@@ -58,8 +51,7 @@ test('axe finds nothing in the forms', async ({ page }) => {
     await page.getByRole('button', { name: button }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await page.waitForTimeout(400);
-    const { violations } = await new AxeBuilder({ page }).include('[role="dialog"]').analyze();
-    expect(named(violations), path).toEqual([]);
+    expect(await faultsOf(page, { part: '[role="dialog"]' }), path).toEqual([]);
   }
 });
 

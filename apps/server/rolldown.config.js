@@ -9,11 +9,14 @@ export default defineConfig({
     'solver.worker': 'dist/solver/solver.worker.js',
   },
   platform: 'node',
-  // They find their own files: threads, the database's binary, the solver's program. The rest are parts of the framework that are not used.
   external: [
+    // They find their own files: threads, the database's binary, the solver's program.
     /^piscina/,
     /^@?libsql/,
     /^highs/,
+    // What they keep of each class must be in one place; the framework loads them by itself too.
+    /^class-(validator|transformer)/,
+    // Parts of the framework that are not used.
     /^@nestjs\/(microservices|websockets)/,
     /^@fastify\/static/,
   ],

@@ -1,0 +1,17 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+/** What axe finds, named with the elements: only what is wrong is gathered, in one frame, since there are no others. */
+export async function faultsOf(
+  page: Page,
+  within: { part?: string; rules?: string[] } = {},
+): Promise<string[]> {
+  const axe = new AxeBuilder({ page }).setLegacyMode(true);
+  if (within.part) axe.include(within.part);
+  const { violations } = await axe
+    .options({ resultTypes: ['violations'], ...(within.rules ? { runOnly: within.rules } : {}) })
+    .analyze();
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join('; ')}`,
+  );
+}
