@@ -4,6 +4,12 @@ import { DESK, PHONE } from './browser.js';
 async function openPlan(page: Page, path = '/plan'): Promise<void> {
   await page.goto(path);
   await expect(page.getByText('no plan is worth more')).toBeVisible({ timeout: 60_000 });
+  await renewed(page);
+}
+
+/** Behind a change the plan is worked out anew; until then what is above the board may still grow or shrink. */
+async function renewed(page: Page): Promise<void> {
+  await expect(page.getByText('Being worked out anew')).toHaveCount(0, { timeout: 60_000 });
 }
 
 const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Proposed changes' });
@@ -20,6 +26,7 @@ async function acceptOnly(page: Page, name: string): Promise<void> {
   await proposed(page).getByRole('button', { name: 'Accept 1' }).click();
   await expect(page.getByText('Accepted: 1 to add.')).toBeVisible();
   await expect(planned(page, name)).toBeVisible();
+  await renewed(page);
 }
 
 test('a plan is accepted in part, carried by keys, locked, and taken back', async ({ page }) => {
@@ -94,7 +101,9 @@ test('a wash is dragged to where it goes, its cost told before it is let go, and
 
 test('a change of the house is told as a difference, and what is locked stays', async ({ page, request }) => {
   await page.setViewportSize(DESK);
-  const view = (await (await request.get('/api/plan')).json()) as {
+  const answer = await request.get('/api/plan');
+  expect(answer.status(), await answer.text()).toBe(200);
+  const view = (await answer.json()) as {
     id: string;
     changes: { id: string; kind: string; after: { placeId: string; vehicleId: string } }[];
   };

@@ -193,6 +193,20 @@ describe('the close of a run', () => {
     expect(record).toMatchObject({ minutes: 65, costMinor: 900, found: { note: 'desk' } });
     expect(record.found?.run?.steps).not.toHaveLength(0);
   });
+
+  it('is taken back in the run only: the desk is told so, and nothing changes', async () => {
+    const startMs = await begun();
+    const closing = close(startMs);
+    await send([closing]);
+    const { body } = await api().post(`/api/washes/${wash.id}/reopen`).expect(409);
+    expect(body).toMatchObject({
+      error: { field: 'status', message: expect.stringContaining('closed by its run') },
+    });
+    expect(await kept()).toMatchObject({ status: 'done' });
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    await api().post(`/api/washes/${wash.id}/reopen`).expect(200);
+    expect(await kept()).toMatchObject({ status: 'planned' });
+  });
 });
 
 describe('photographs of a run', () => {

@@ -61,7 +61,7 @@ export class WashesController {
   @Post(':id/reopen')
   @HttpCode(200)
   reopen(@Param('id') id: string): Promise<WashRecord> {
-    return this.washes.reopen(id);
+    return this.washes.reopenAtDesk(id);
   }
 
   @Delete(':id')

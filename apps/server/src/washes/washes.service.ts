@@ -103,6 +103,14 @@ export class WashesService {
     return { ...before, ...change };
   }
 
+  /** The same from the desk. @throws 409 where its run closed it: the run would close it again, so it is opened there */
+  async reopenAtDesk(id: string): Promise<WashRecord> {
+    const { found } = await this.read(id);
+    if (found?.run)
+      throw conflict('status', 'This wash was closed by its run; open the run and take the close back there.');
+    return this.reopen(id);
+  }
+
   async remove(id: string): Promise<void> {
     const record = await this.read(id);
     await this.washes.setRemoved(id, this.clock.now());

@@ -11,7 +11,7 @@ import type {
   VerdictKind,
   WorthOfRelief,
 } from '@keen/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask } from './client.js';
 import { useChange, WASHES } from './queries.js';
@@ -65,9 +65,11 @@ export interface WashChanges {
 
 const MINUTE_MS = 60_000;
 
+const BOARD = ['plan', 'board'];
+
 export const usePlan = () =>
   useQuery({
-    queryKey: ['plan', 'board'],
+    queryKey: BOARD,
     queryFn: ({ signal }) => ask<PlanView>('plan', { signal }),
     refetchInterval: 5 * MINUTE_MS,
   });
@@ -92,10 +94,29 @@ export const useReliefs = (isWanted: boolean) =>
     enabled: isWanted,
   });
 
+/** The board with washes changed, until the plan round them is worked out anew: what it proposed for their cars no longer holds. */
+export function withChanged(view: PlanView, { added, moved, removed }: ChangedWashes): PlanView {
+  const gone = new Set([...removed, ...moved.map(({ before }) => before)].map(({ id }) => id));
+  const here = [...added, ...moved.map(({ after }) => after)];
+  const cars = new Set([...removed, ...here].map(({ vehicleId }) => vehicleId));
+  return {
+    ...view,
+    planned: [...view.planned.filter(({ id }) => !gone.has(id)), ...here],
+    changes: view.changes.filter(
+      (change) => !cars.has(change.kind === 'drop' ? change.before.vehicleId : change.after.vehicleId),
+    ),
+  };
+}
+
+const showAtOnce = (client: QueryClient, changed: ChangedWashes): void => {
+  client.setQueryData<PlanView>(BOARD, (view) => view && withChanged(view, changed));
+};
+
 export const useChangeWashes = () =>
   useChange(
     (changes: WashChanges) => ask<ChangedWashes>('washes/changes', { method: 'POST', body: changes }),
     WASHES,
+    showAtOnce,
   );
 
 export const useMarkWash = () =>
@@ -117,6 +138,7 @@ export const useAcceptPlan = () =>
     (accepted: { planId: string; changeIds: readonly string[] }) =>
       ask<ChangedWashes>('plan/accept', { method: 'POST', body: accepted }),
     WASHES,
+    showAtOnce,
   );
 
 export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 'POST' });

@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  type QueryClient,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
 import type {
@@ -151,17 +157,31 @@ export function useStop(queryKey: readonly unknown[]): () => void {
   return () => void client.cancelQueries({ queryKey });
 }
 
-/** A change on the server, after which these parts of the cache are stale. */
-export function useChange<I, O>(change: (input: I) => Promise<O>, stale: readonly string[]) {
+/** The morning is read from the plan, and the plan from everything. */
+export const PLAN = ['plan', 'verdicts'];
+
+/**
+ * A change on the server, after which these parts of the cache are stale. It is over when the records are read anew; what has to be
+ * worked out follows in its own time.
+ *
+ * @param atOnce what of the cache can be told from the answer
+ */
+export function useChange<I, O>(
+  change: (input: I) => Promise<O>,
+  stale: readonly string[],
+  atOnce?: (client: QueryClient, answer: O) => void,
+) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSuccess: () => Promise.all(stale.map((key) => client.invalidateQueries({ queryKey: [key] }))),
+    onSuccess: async (answer) => {
+      atOnce?.(client, answer);
+      const read = stale.map((key) => ({ key, done: client.invalidateQueries({ queryKey: [key] }) }));
+      await Promise.all(read.filter(({ key }) => !PLAN.includes(key)).map(({ done }) => done));
+    },
   });
 }
 
-/** The morning is read from the plan, and the plan from everything. */
-export const PLAN = ['plan', 'verdicts'];
 export const WASHES = ['washes', ...PLAN];
 
 export const usePlanWash = () =>

@@ -70,3 +70,6 @@ export function edgesNow(
   );
   return { edges, latest: Object.fromEntries(keys) };
 }
+
+/** How old a reading is, minutes; never negative. */
+export const ageMinutes = (atMs: number, nowMs: number): number => Math.max(0, (nowMs - atMs) / 60_000);

@@ -18,6 +18,3 @@ export function sunSide(
   const fromNoseDeg = (((site.sun.azimuthDeg - place.carHeadingDeg + 45) % 360) + 360) % 360;
   return (['front', 'right', 'rear', 'left'] as const)[Math.floor(fromNoseDeg / 90)] ?? null;
 }
-
-/** How old a reading is, minutes; never negative. */
-export const ageMinutes = (atMs: number, nowMs: number): number => Math.max(0, (nowMs - atMs) / 60_000);

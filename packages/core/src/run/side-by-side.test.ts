@@ -71,6 +71,26 @@ describe('two cars side by side', () => {
     expect(sideBySide(hasty, hasty).steps.some(({ overMinutes }) => overMinutes > 0)).toBe(true);
   });
 
+  it('never leave a meter running for the other car', () => {
+    const paid = (id: RunStep['id'], minutes: number): RunStep => ({ ...step(id, minutes), onMeter: true });
+    const bay = [
+      step('foam', 4, [3, 20]),
+      paid('rinse', 4),
+      paid('arches', 2),
+      paid('final-rinse', 1),
+      step('towel', 6),
+    ];
+    const order = orderOf(sideBySide(bay, bay));
+    for (const car of [0, 1]) {
+      const at = order.indexOf(`${car} rinse`);
+      expect(order.slice(at, at + 3)).toEqual([`${car} rinse`, `${car} arches`, `${car} final-rinse`]);
+    }
+    // Where the meter is stopped in between, the other car may come first.
+    const stopped = bay.map((one) => (one.id === 'rinse' ? { ...one, stopsMeter: true } : one));
+    const shared = orderOf(sideBySide(stopped, stopped));
+    expect(shared.indexOf('1 rinse')).toBeLessThan(shared.indexOf('0 arches'));
+  });
+
   it('are one after the other where there is only one', () => {
     const shared = sideBySide(FOAMED, []);
     expect(shared.steps.map(({ step: { id } }) => id)).toEqual(['foam', 'rinse', 'contact', 'towel']);
@@ -89,13 +109,17 @@ describe('two cars side by side', () => {
         ),
         minutes: fc.integer({ min: 1, max: 20 }),
         dwells: fc.boolean(),
+        onMeter: fc.boolean(),
       }),
       { maxLength: 6 },
     );
     fc.assert(
       fc.property(any, any, (a, b) => {
         const [first, second] = [a, b].map((rows) =>
-          rows.map(({ id, minutes, dwells }) => step(id, minutes, dwells ? [2, 6] : null)),
+          rows.map(({ id, minutes, dwells, onMeter }) => ({
+            ...step(id, minutes, dwells ? [2, 6] : null),
+            onMeter,
+          })),
         ) as [RunStep[], RunStep[]];
         const { steps, savedMinutes } = sideBySide(first, second);
         expect(steps.filter(({ car }) => car === 0).map((one) => one.step)).toEqual(first);
@@ -105,6 +129,12 @@ describe('two cars side by side', () => {
           if (before) expect(fromMinute).toBeGreaterThanOrEqual(before.fromMinute + before.minutes - 1e-9);
         });
         expect(savedMinutes).toBeGreaterThanOrEqual(-1e-9);
+        const isLeft = steps.some(({ car, step: one }, i) => {
+          const own = car === 0 ? first : second;
+          const goesOn = one.onMeter && own[own.indexOf(one) + 1]?.onMeter;
+          return goesOn && steps[i + 1]?.car !== car;
+        });
+        expect(isLeft).toBe(false);
       }),
       { numRuns: 200 },
     );

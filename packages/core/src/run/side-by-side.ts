@@ -41,6 +41,12 @@ interface Car {
   readonly lying: readonly Lying[];
 }
 
+/** Steps that are done in one go: a paid run of the meter is not left for the other car. */
+function inOneGo({ left }: Pick<Car, 'left'>): number {
+  const ends = left.findIndex((step, i) => !(step.onMeter && left[i + 1]?.onMeter && !step.stopsMeter));
+  return left.length === 0 ? 0 : ends + 1;
+}
+
 /** When the next step of a car may begin, and by when what it takes off must be off. */
 function nextOf({ left, lying }: Car, now: number): { ready: number; due: number } | null {
   const [step] = left;
@@ -56,7 +62,8 @@ function nextOf({ left, lying }: Car, now: number): { ready: number; due: number
 function pick(cars: readonly [Car, Car], now: number): 0 | 1 {
   const [a, b] = [nextOf(cars[0], now), nextOf(cars[1], now)];
   if (!a || !b) return a ? 0 : 1;
-  const endOf = (car: Car, ready: number): number => ready + handsMinutes(car.left[0] as RunStep);
+  const endOf = (car: Car, ready: number): number =>
+    car.left.slice(0, inOneGo(car)).reduce((end, step) => end + handsMinutes(step), ready);
   const spoilsB = endOf(cars[0], a.ready) > b.due;
   const spoilsA = endOf(cars[1], b.ready) > a.due;
   if (spoilsB !== spoilsA) return spoilsB ? 1 : 0;
@@ -123,7 +130,7 @@ const alone = (steps: readonly RunStep[]): number => {
  * @param first steps of the one car, in their order
  * @param second steps of the other
  * @returns every step of both, each car's own order kept: while a product works on one the other is worked on, and what has lain
- * longest comes off first; minutes in all and those saved against one after the other
+ * longest comes off first; a paid run of a meter is not left for the other car; minutes in all and those saved against one after the other
  * Model: list scheduling by readiness, then by the latest end of what lies on the car (judgement); dwell as the sheets have it
  */
 export function sideBySide(first: readonly RunStep[], second: readonly RunStep[]): SideBySide {
@@ -135,11 +142,13 @@ export function sideBySide(first: readonly RunStep[], second: readonly RunStep[]
   let now = 0;
   while (cars[0].left.length + cars[1].left.length > 0) {
     const which = pick(cars, now);
-    const did = worked(cars[which], now);
-    if (!did) break;
-    steps.push({ car: which, ...did.shared });
-    cars = which === 0 ? [did.car, cars[1]] : [cars[0], did.car];
-    now = did.shared.fromMinute + did.shared.minutes;
+    for (let go = inOneGo(cars[which]); go > 0; go -= 1) {
+      const did = worked(cars[which], now);
+      if (!did) break;
+      steps.push({ car: which, ...did.shared });
+      cars = which === 0 ? [did.car, cars[1]] : [cars[0], did.car];
+      now = did.shared.fromMinute + did.shared.minutes;
+    }
   }
   return { steps, minutes: now, savedMinutes: alone(first) + alone(second) - now };
 }

@@ -34,7 +34,7 @@ import { WashPanel } from './wash-panel.js';
 
 /** One plan for every car. */
 export function PlanPage() {
-  const { data: view, error, isPending, refetch } = usePlan();
+  const { data: view, error, isPending, isFetching, refetch } = usePlan();
   const { data: places } = usePlaces();
   const { data: vehicles } = useVehicles();
   const progress = useProgress(isPending);
@@ -50,11 +50,13 @@ export function PlanPage() {
         <Loading what="Working out one plan for every car" progress={progress} />
       </Page>
     );
-  return <PlanOf view={view} places={places} vehicles={vehicles} />;
+  return <PlanOf view={view} isRenewed={isFetching} places={places} vehicles={vehicles} />;
 }
 
 interface PlanOfProps {
   readonly view: PlanView;
+  /** It is being worked out anew. */
+  readonly isRenewed: boolean;
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
 }
@@ -124,7 +126,7 @@ function useActs(vehicles: readonly VehicleRecord[]) {
   };
 }
 
-function PlanOf({ view, places, vehicles }: PlanOfProps) {
+function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const format = useFormat();
   const [params, setParams] = useSearchParams();
   const isNarrow = useMediaQuery('(max-width: 48em)') ?? false;
@@ -161,7 +163,7 @@ function PlanOf({ view, places, vehicles }: PlanOfProps) {
   return (
     <Page
       title="Plan"
-      lead={<Standing standing={standing} format={format} />}
+      lead={<Standing standing={standing} isRenewed={isRenewed} format={format} />}
       actions={
         <Button variant="default" onClick={() => window.print()}>
           Print
@@ -174,7 +176,7 @@ function PlanOf({ view, places, vehicles }: PlanOfProps) {
         view={view}
         {...around}
         onAccept={(ids) => acts.accept(view, ids)}
-        isBusy={acts.isBusy}
+        isBusy={acts.isBusy || isRenewed}
       />
       <SegmentedControl
         className="no-print"

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY, DEFAULT_HANDS, type PlanChoice, type PlanOption, type Window } from '@keen/core';
-import { inverseOf, type PlanView } from '../../api/plan-queries.js';
+import { inverseOf, type PlanView, withChanged } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
@@ -317,6 +317,33 @@ describe('taking changes back', () => {
       move: [{ id, placeId, methodId, startMs, handsId, isLocked, extras }],
       restore: ['r'],
     });
+  });
+
+  it('shows what was changed at once, without what was proposed for those cars', () => {
+    const slot = (vehicleId: string) => ({ ...wash({ vehicleId }), extras: [] });
+    const add = (vehicleId: string) =>
+      ({
+        kind: 'add',
+        after: slot(vehicleId),
+        id: vehicleId,
+        washId: null,
+        against: null,
+        heldUpBy: null,
+      }) as never;
+    const moved = { before: wash({ id: 'm' }), after: wash({ id: 'm', placeId: 'bay' }) };
+    const shown = withChanged(
+      view({
+        planned: [wash({ id: 'm' }), wash({ id: 'r', vehicleId: 'c' }), wash({ id: 's', vehicleId: 'd' })],
+        changes: [add('b'), add('e')],
+      }),
+      {
+        added: [wash({ id: 'n', vehicleId: 'b' })],
+        moved: [moved],
+        removed: [wash({ id: 'r', vehicleId: 'c' })],
+      },
+    );
+    expect(shown.planned.map(({ id, placeId }) => `${id} ${placeId}`)).toEqual(['s home', 'n home', 'm bay']);
+    expect(shown.changes.map(({ id }) => id)).toEqual(['e']);
   });
 });
 

@@ -5,7 +5,15 @@ import { noticeOfFailure } from '../../parts/notices.js';
 import classes from './plan.module.css';
 
 /** How good the plan is: its value, the most that any plan could be worth, and what is still open between them. */
-export function Standing({ standing, format }: { readonly standing: PlanStanding; readonly format: Format }) {
+export function Standing({
+  standing,
+  isRenewed,
+  format,
+}: {
+  readonly standing: PlanStanding;
+  readonly isRenewed: boolean;
+  readonly format: Format;
+}) {
   const openMinor = standing.boundMinor - standing.valueMinor;
   const isSearching = standing.state === 'searching';
   return (
@@ -23,6 +31,7 @@ export function Standing({ standing, format }: { readonly standing: PlanStanding
           {standing.state === 'failed' && 'The search failed; the best so far is kept.'}
         </>
       )}
+      {isRenewed && ' Being worked out anew …'}
       {isSearching && (
         <Button size="compact-sm" variant="default" onClick={() => void stopSearch().catch(noticeOfFailure)}>
           Stop

@@ -18,7 +18,7 @@ export function SideBySideOrder({ pair: [first, second], names }: SideBySideOrde
       <p>
         {format.minutes(minutes)} from the first step to the last
         {savedMinutes > 0 && `, ${format.minutes(savedMinutes)} less than one after the other`} (estimated;
-        one pair of hands, the meter not counted).
+        one pair of hands; a running meter is not left for the other car).
       </p>
       <ol className={classes.shared}>
         {steps.map(({ car, step, fromMinute, minutes: hands, waitMinutes, overMinutes }, i) => (
