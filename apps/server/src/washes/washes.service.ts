@@ -107,7 +107,10 @@ export class WashesService {
   async reopenAtDesk(id: string): Promise<WashRecord> {
     const { found } = await this.read(id);
     if (found?.run)
-      throw conflict('status', 'This wash was closed by its run; open the run and take the close back there.');
+      throw conflict(
+        'status',
+        'This wash was closed by its run; open the run and take the close back there.',
+      );
     return this.reopen(id);
   }
 
