@@ -90,6 +90,12 @@ export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
         </section>
         <section>
           <h3 id="close-water">What water does now</h3>
+          {pack.method.leavesBare && (
+            <p>
+              It was stripped and left bare, so flat is what was wanted: a panel that beads still carries the
+              old protection.
+            </p>
+          )}
           <div className={classes.choices} role="group" aria-labelledby="close-water">
             {panels.map(({ id }) => (
               <button

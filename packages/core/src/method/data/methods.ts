@@ -62,6 +62,13 @@ const FINISH: readonly WashStep[] = [
   step('towel', 6, { groups: BODY }),
 ];
 
+const STRIP = step('strip', 40, {
+  ...touched,
+  litres: 9,
+  groups: BODY,
+  removes: { upper: 0.97, lower: 0.93 },
+  dwell: [3, 5],
+});
 const DECONTAMINATE = {
   iron: step('iron', 5, { groups: ['wheels', 'lower'], litres: 0.5, dwell: [2, 4] }),
   tar: step('tar', 4, { groups: ['lower'], litres: 0.2, dwell: [1, 2] }),
@@ -304,13 +311,7 @@ const ROWS: readonly MethodRow[] = [
     handsMinutes: 90,
     steps: [
       step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
-      step('strip', 40, {
-        ...touched,
-        litres: 9,
-        groups: BODY,
-        removes: { upper: 0.97, lower: 0.93 },
-        dwell: [3, 5],
-      }),
+      STRIP,
       step('towel', 12, { groups: BODY }),
       step('seal', 50, { ...touched, groups: BODY }),
     ],
@@ -337,13 +338,7 @@ const ROWS: readonly MethodRow[] = [
       step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
       DECONTAMINATE.iron,
       DECONTAMINATE.tar,
-      step('strip', 40, {
-        ...touched,
-        litres: 9,
-        groups: BODY,
-        removes: { upper: 0.97, lower: 0.93 },
-        dwell: [3, 5],
-      }),
+      STRIP,
       step('shuts', 5, { ...touched, groups: ['lower'] }),
       step('blow', 6, { groups: BODY }),
       step('towel', 12, { groups: BODY }),
