@@ -6,7 +6,6 @@ import { join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import {
   carLife,
-  checkSchedule,
   CLEAN,
   COLD_LAKE_PORT,
   compileLife,
@@ -27,12 +26,12 @@ import {
   roadHours,
   runLedger,
   simulateWeather,
-  solveSchedule,
   surroundings,
   verdictGrid,
 } from '@keen/core';
 import { chromium } from '@playwright/test';
 import { Bench } from 'tinybench';
+import { measureSchedules } from './bench-schedules.mjs';
 import { SERVER_COMMAND } from './server-command.mjs';
 
 const root = resolve(import.meta.dirname, '..');
@@ -278,64 +277,7 @@ async function replan() {
     '≤ 2000 ms',
     median(times) <= 2000,
   );
-  await solver(made.problem);
-}
-
-/** The planner in 2 s against the best that is known after a minute, on the plan above and on made-up schedules. */
-async function solver(planned) {
-  const solved = (problem, timeLimitSeconds) =>
-    solveSchedule(problem, { clockSeconds: () => performance.now() / 1000, timeLimitSeconds });
-  const problems = { 'that plan': planned, 'made-up 60 × 240 × 4': madeUpSchedule(5) };
-  for (const [name, problem] of Object.entries(problems)) {
-    const quick = await solved(problem, 2);
-    let best;
-    const seconds = (await timed(async () => (best = await solved(problem, 60)))) / 1000;
-    const share = (100 * quick.value) / best.bound;
-    const size = `${problem.options.length} options`;
-    add(`schedule, ${name}, ${size}: 2 s against the bound`, `${share.toFixed(2)} %`, '≥ 99 %', share >= 99);
-    add(
-      `the same, until proven`,
-      `${seconds.toFixed(1)} s, ${best.status}`,
-      '≤ 60 s',
-      best.status === 'proven',
-    );
-    const faults = checkSchedule(problem, quick.chosen).length + checkSchedule(problem, best.chosen).length;
-    add(`schedule, ${name}: faults found by the checker`, `${faults}`, '0', faults === 0);
-  }
-}
-
-function madeUpSchedule(seed) {
-  let state = seed;
-  const next = () => (state = (state * 16_807) % 2_147_483_647) / 2_147_483_647;
-  const home = [0, 12, 20, 9];
-  const slots = Array.from({ length: 240 }, (_, slot) => slot);
-  const options = Array.from({ length: 60 }, (_, job) => {
-    const worth = 10 + 40 * next();
-    return home.flatMap((_way, place) => {
-      const durationMinutes = Math.round(30 + 120 * next());
-      return slots
-        .filter((slot) => slot % 24 >= 7 && slot % 24 < 20 && next() < 0.3)
-        .map((startSlot) => ({
-          job,
-          place,
-          startSlot,
-          durationMinutes,
-          crew: 0,
-          value: Math.round(100 * (worth + 12 * next() - 0.05 * startSlot)) / 100,
-        }));
-    });
-  }).flat();
-  const open = slots.map((slot) => (slot % 24 >= 7 && slot % 24 < 21 ? 1 : 0));
-  return {
-    slotMinutes: 60,
-    slotCount: 240,
-    jobCount: 60,
-    crewCount: 1,
-    capacity: home.map(() => open),
-    travelMinutes: home.map((a) => home.map((b) => a + b)),
-    stock: [],
-    options,
-  };
+  await measureSchedules(made.problem, add);
 }
 
 /** Frames drawn while a wash is dragged over the board. */

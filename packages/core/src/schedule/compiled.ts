@@ -1,7 +1,7 @@
 import { endMinuteOf, grainOf, type ScheduleProblem } from './schedule-problem.js';
 
 /**
- * A problem laid out in flat arrays, with the options that can be chosen at all, by start.
+ * A problem laid out in flat arrays, with the options that can be chosen at all, by start and place.
  *
  * The `!` behind an index, here and in the files that read these arrays, stands where the loop's own bounds hold it in range; a default
  * there would cost a third of the time.
@@ -48,8 +48,9 @@ function canStand(problem: ScheduleProblem, index: number): boolean {
   if (end > problem.slotCount * problem.slotMinutes) return false;
   if (option.stock !== undefined && option.stock !== null && (problem.stock[option.stock] ?? 0) < 1)
     return false;
+  const room = problem.capacity[option.place];
   for (let slot = option.startSlot; slot * problem.slotMinutes < end; slot += 1) {
-    if ((problem.capacity[option.place]?.[slot] ?? 0) < 1) return false;
+    if ((room?.[slot] ?? 0) < 1) return false;
   }
   return true;
 }
@@ -61,89 +62,131 @@ interface Ways {
 }
 
 /** Options that end at one place in one minute share a way out. */
-function waysOut(problem: ScheduleProblem, kept: readonly number[]): Ways {
-  const placeCount = problem.capacity.length;
-  const ids = new Map<string, number>();
+function waysOut(
+  { travelMinutes, capacity, slotCount, slotMinutes }: ScheduleProblem,
+  { place, endMinute }: Pick<Compiled, 'place' | 'endMinute'>,
+): Ways {
+  const known = capacity.map(() => new Map<number, number>());
   const arrivals: number[] = [];
-  const outsByArrival: number[][] = Array.from({ length: problem.slotCount + 1 }, () => []);
-  const wayOut = Int32Array.from(kept, (index) => {
-    const option = problem.options[index]!;
-    const end = endMinuteOf(problem, option);
-    const key = `${option.place} ${end}`;
-    const known = ids.get(key);
-    if (known !== undefined) return known;
-    const id = ids.size;
-    ids.set(key, id);
-    let first = problem.slotCount;
-    for (let to = 0; to < placeCount; to += 1) {
-      const travel = problem.travelMinutes[option.place]?.[to] ?? Infinity;
-      const slot = Math.min(problem.slotCount, Math.ceil((end + travel) / problem.slotMinutes));
-      arrivals.push(slot);
-      first = Math.min(first, slot);
-    }
-    outsByArrival[first]!.push(id);
-    return id;
+  const outsByArrival: number[][] = Array.from({ length: slotCount + 1 }, () => []);
+  let outs = 0;
+  const wayOut = place.map((from, i) => {
+    const end = endMinute[i]!;
+    const before = known[from]!.get(end);
+    if (before !== undefined) return before;
+    const out = outs;
+    outs += 1;
+    known[from]!.set(end, out);
+    const reached = capacity.map((_, to) => {
+      const travel = travelMinutes[from]?.[to] ?? Infinity;
+      return Math.min(slotCount, Math.ceil((end + travel) / slotMinutes));
+    });
+    arrivals.push(...reached);
+    outsByArrival[Math.min(slotCount, ...reached)]!.push(out);
+    return out;
   });
   return { wayOut, arrival: Int32Array.from(arrivals), outsByArrival };
 }
 
-/**
- * Lays a problem out for the solver; options that can never be chosen, or gain nothing, are left out.
- *
- * @param only indexes of the options to lay out; all where absent
- */
-export function compile(problem: ScheduleProblem, only?: readonly number[]): Compiled {
-  const { options, slotCount, slotMinutes } = problem;
-  const kept = (only ?? options.map((_, index) => index))
-    .filter((index) => canStand(problem, index))
-    .sort((a, b) => options[a]!.startSlot - options[b]!.startSlot || a - b);
-  const of = (read: (index: number) => number): Int32Array => Int32Array.from(kept, read);
+/** Indexes of the options that can be chosen, by start and place; those that share both as they came. */
+function standing(problem: ScheduleProblem): Int32Array {
   const placeCount = problem.capacity.length;
-  const capacity = new Int32Array(placeCount * slotCount);
-  problem.capacity.forEach((slots, place) => capacity.set(slots.slice(0, slotCount), place * slotCount));
-  const start = of((index) => options[index]!.startSlot);
-  const endSlot = of((index) => Math.ceil(endMinuteOf(problem, options[index]!) / slotMinutes));
-  const crew = of((index) => options[index]!.crew ?? -1);
-  const place = of((index) => options[index]!.place);
+  const from = new Int32Array(problem.slotCount * placeCount + 1);
+  const cells = Int32Array.from(problem.options, ({ startSlot, place }, index) =>
+    canStand(problem, index) ? startSlot * placeCount + place : -1,
+  );
+  for (const cell of cells) if (cell >= 0) from[cell + 1]! += 1;
+  for (let cell = 1; cell < from.length; cell += 1) from[cell]! += from[cell - 1]!;
+  const indexes = new Int32Array(from.at(-1)!);
+  cells.forEach((cell, index) => {
+    if (cell < 0) return;
+    indexes[from[cell]!] = index;
+    from[cell]! += 1;
+  });
+  return indexes;
+}
+
+/** Lays a problem out for the solver; options that can never be chosen, or gain nothing, are left out. */
+export function compile(problem: ScheduleProblem): Compiled {
+  const { slotCount, slotMinutes, jobCount, crewCount, travelMinutes } = problem;
+  const original = standing(problem);
+  const count = original.length;
+  const job = new Int32Array(count);
+  const place = new Int32Array(count);
+  const start = new Int32Array(count);
+  const endSlot = new Int32Array(count);
+  const crew = new Int32Array(count);
+  const stock = new Int32Array(count);
+  const endMinute = new Float64Array(count);
+  const value = new Float64Array(count);
+  original.forEach((index, i) => {
+    const option = problem.options[index]!;
+    job[i] = option.job;
+    place[i] = option.place;
+    start[i] = option.startSlot;
+    endMinute[i] = endMinuteOf(problem, option);
+    endSlot[i] = Math.ceil(endMinute[i] / slotMinutes);
+    value[i] = option.value;
+    crew[i] = option.crew ?? -1;
+    stock[i] = option.stock ?? -1;
+  });
+  const capacity = Int32Array.from(problem.capacity.flatMap((slots) => slots.slice(0, slotCount)));
+  const taken = { start, endSlot, crew, place, crewCount };
   return {
-    count: kept.length,
-    placeCount,
-    slotCount,
-    slotMinutes,
-    grain: grainOf(options),
-    jobCount: problem.jobCount,
-    crewCount: problem.crewCount,
-    original: Int32Array.from(kept),
-    job: of((index) => options[index]!.job),
-    place,
-    start,
-    endSlot,
-    endMinute: Float64Array.from(kept, (index) => endMinuteOf(problem, options[index]!)),
-    value: Float64Array.from(kept, (index) => options[index]!.value),
-    crew,
-    stock: of((index) => options[index]!.stock ?? -1),
+    ...{ count, placeCount: problem.capacity.length, slotCount, slotMinutes, jobCount, crewCount },
+    ...{ original, job, place, start, endSlot, endMinute, value, crew, stock, capacity, travelMinutes },
     stockLeft: problem.stock,
-    travelMinutes: problem.travelMinutes,
-    capacity,
-    isTight: tightSlots({ start, endSlot, crew, place }, capacity, slotCount),
-    ...waysOut(problem, kept),
+    grain: grainOf(value),
+    isTight: tightSlots(taken, capacity, slotCount),
+    ...waysOut(problem, { place, endMinute }),
+  };
+}
+
+/** The same problem with some of its options only. */
+export function narrowed(whole: Compiled, options: readonly number[]): Compiled {
+  const at = Int32Array.from(options).sort();
+  const of = (all: Int32Array): Int32Array => at.map((i) => all[i]!);
+  const ofReal = (all: Float64Array): Float64Array => Float64Array.from(at, (i) => all[i]!);
+  return {
+    ...whole,
+    count: at.length,
+    original: of(whole.original),
+    job: of(whole.job),
+    place: of(whole.place),
+    start: of(whole.start),
+    endSlot: of(whole.endSlot),
+    endMinute: ofReal(whole.endMinute),
+    value: ofReal(whole.value),
+    crew: of(whole.crew),
+    stock: of(whole.stock),
+    wayOut: of(whole.wayOut),
   };
 }
 
 /** A crew is in one place at a time, so capacity can only bind where more could come than there is room for. */
 function tightSlots(
-  { start, endSlot, crew, place }: Pick<Compiled, 'start' | 'endSlot' | 'crew' | 'place'>,
+  {
+    start,
+    endSlot,
+    crew,
+    place,
+    crewCount,
+  }: Pick<Compiled, 'start' | 'endSlot' | 'crew' | 'place' | 'crewCount'>,
   capacity: Int32Array,
   slotCount: number,
 ): Uint8Array {
-  const alone = new Int32Array(capacity.length);
-  const crews: Set<number>[] = Array.from({ length: capacity.length }, () => new Set());
+  const comers = new Int32Array(capacity.length);
+  const hasCome = new Uint8Array(capacity.length * crewCount);
   start.forEach((from, i) => {
-    for (let slot = from; slot < endSlot[i]!; slot += 1) {
-      const cell = place[i]! * slotCount + slot;
-      if (crew[i]! < 0) alone[cell]! += 1;
-      else crews[cell]!.add(crew[i]!);
+    const at = place[i]! * slotCount;
+    for (let cell = at + from; cell < at + endSlot[i]!; cell += 1) {
+      if (crew[i]! >= 0) {
+        const mark = cell * crewCount + crew[i]!;
+        if (hasCome[mark]) continue;
+        hasCome[mark] = 1;
+      }
+      comers[cell]! += 1;
     }
   });
-  return Uint8Array.from(capacity, (room, cell) => (alone[cell]! + crews[cell]!.size > room ? 1 : 0));
+  return Uint8Array.from(capacity, (room, cell) => (comers[cell]! > room ? 1 : 0));
 }

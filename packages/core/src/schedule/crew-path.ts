@@ -10,31 +10,39 @@ export class CrewPath {
   private readonly step: Int32Array;
   private readonly outBest: Float64Array;
   private readonly outTo: Int32Array;
-  /** Where options of this crew begin in `own`, by slot. */
-  private readonly from: Int32Array;
+  /** Options of this crew, by start and place, and their ways out. */
   private readonly own: Int32Array;
+  private readonly ownOut: Int32Array;
+  /** Those that begin at one place and slot are a group: where each begins in `own`, its place and slot, and the groups of each slot. */
+  private readonly groupFrom: Int32Array;
+  private readonly groupCell: Int32Array;
+  private readonly slotGroups: Int32Array;
 
   constructor(
     private readonly compiled: Compiled,
     crew: number,
   ) {
-    const { placeCount, slotCount, arrival, count } = compiled;
-    this.best = new Float64Array(placeCount * (slotCount + 1));
-    this.step = new Int32Array(placeCount * (slotCount + 1));
+    const { placeCount, slotCount, arrival, count, start, place, wayOut } = compiled;
+    const width = slotCount + 1;
+    this.best = new Float64Array(placeCount * width);
+    this.step = new Int32Array(placeCount * width);
     this.outBest = new Float64Array(arrival.length / Math.max(1, placeCount));
     this.outTo = new Int32Array(this.outBest.length);
-    this.own = Int32Array.from(
-      Array.from({ length: count }, (_, i) => i).filter((i) => compiled.crew[i] === crew),
-    );
-    this.from = new Int32Array(slotCount + 1);
-    for (const i of this.own) this.from[compiled.start[i]! + 1]! += 1;
-    for (let slot = 1; slot <= slotCount; slot += 1) this.from[slot]! += this.from[slot - 1]!;
+    this.own = Int32Array.from({ length: count }, (_, i) => i).filter((i) => compiled.crew[i] === crew);
+    this.ownOut = this.own.map((i) => wayOut[i]!);
+    const cells = this.own.map((i) => place[i]! * width + start[i]!);
+    const firsts = Int32Array.from(cells.keys()).filter((k) => k === 0 || cells[k] !== cells[k - 1]);
+    this.groupCell = firsts.map((k) => cells[k]!);
+    this.groupFrom = Int32Array.of(...firsts, this.own.length);
+    this.slotGroups = new Int32Array(slotCount + 1);
+    for (const cell of this.groupCell) this.slotGroups[(cell % width) + 1]! += 1;
+    for (let slot = 1; slot <= slotCount; slot += 1) this.slotGroups[slot]! += this.slotGroups[slot - 1]!;
   }
 
   /** @param price by option; answers what the best way earns */
   solve(price: Float64Array): number {
-    const { placeCount, slotCount, place, wayOut, outsByArrival } = this.compiled;
-    const { best, step, outBest, from, own } = this;
+    const { placeCount, slotCount, outsByArrival } = this.compiled;
+    const { best, step, outBest, own, ownOut, groupFrom, groupCell, slotGroups } = this;
     const width = slotCount + 1;
     for (let at = 0; at < placeCount; at += 1) best[at * width + slotCount] = 0;
     for (let slot = slotCount - 1; slot >= 0; slot -= 1) {
@@ -44,14 +52,18 @@ export class CrewPath {
         best[cell] = best[cell + 1]!;
         step[cell] = -1;
       }
-      for (let k = from[slot]!; k < from[slot + 1]!; k += 1) {
-        const i = own[k]!;
-        const cell = place[i]! * width + slot;
-        const earns = price[i]! + outBest[wayOut[i]!]!;
-        if (earns > best[cell]!) {
-          best[cell] = earns;
-          step[cell] = i;
+      for (let group = slotGroups[slot]!; group < slotGroups[slot + 1]!; group += 1) {
+        const cell = groupCell[group]!;
+        let most = best[cell]!;
+        let taken = -1;
+        for (let k = groupFrom[group]!; k < groupFrom[group + 1]!; k += 1) {
+          const earns = price[own[k]!]! + outBest[ownOut[k]!]!;
+          if (earns <= most) continue;
+          most = earns;
+          taken = own[k]!;
         }
+        best[cell] = most;
+        step[cell] = taken;
       }
     }
     return best[this.bestStart()]!;
@@ -98,7 +110,8 @@ export class CrewPath {
 
   /** Writes, for each own option, what the best way that takes it earns; after `solve` with the same prices. */
   through(price: Float64Array, earns: Float64Array): void {
-    const { placeCount, slotCount, place, wayOut, arrival } = this.compiled;
+    const { placeCount, slotCount, arrival } = this.compiled;
+    const { own, ownOut, groupFrom, groupCell, slotGroups } = this;
     const width = slotCount + 1;
     const soFar = new Float64Array(placeCount * width);
     const outSoFar = new Float64Array(this.outBest.length).fill(-Infinity);
@@ -107,16 +120,19 @@ export class CrewPath {
         const cell = at * width + slot;
         soFar[cell] = Math.max(soFar[cell]!, soFar[cell - 1]!);
       }
-      for (let k = this.from[slot]!; k < this.from[slot + 1]!; k += 1) {
-        const i = this.own[k]!;
-        const out = wayOut[i]!;
-        const here = soFar[place[i]! * width + slot]! + price[i]!;
-        earns[i] = here + this.outBest[out]!;
-        if (here <= outSoFar[out]!) continue;
-        outSoFar[out] = here;
-        for (let to = 0; to < placeCount; to += 1) {
-          const cell = to * width + arrival[out * placeCount + to]!;
-          soFar[cell] = Math.max(soFar[cell]!, here);
+      for (let group = slotGroups[slot]!; group < slotGroups[slot + 1]!; group += 1) {
+        const before = soFar[groupCell[group]!]!;
+        for (let k = groupFrom[group]!; k < groupFrom[group + 1]!; k += 1) {
+          const i = own[k]!;
+          const out = ownOut[k]!;
+          const here = before + price[i]!;
+          earns[i] = here + this.outBest[out]!;
+          if (here <= outSoFar[out]!) continue;
+          outSoFar[out] = here;
+          for (let to = 0; to < placeCount; to += 1) {
+            const cell = to * width + arrival[out * placeCount + to]!;
+            soFar[cell] = Math.max(soFar[cell]!, here);
+          }
         }
       }
     }

@@ -21,17 +21,28 @@ function forbidWhatClashes(roster: Roster, forbidden: Uint8Array): void {
  * is to be had there.
  *
  * @param order options in order of preference, for what is left over at the end
+ * @param isOver asked between rounds; what is not settled on by then is filled in that order
  */
 export function dive(
   compiled: Compiled,
   prices: Prices,
-  { order, steps, share }: { readonly order: Int32Array; readonly steps: number; readonly share: number },
+  {
+    order,
+    steps,
+    share,
+    isOver,
+  }: {
+    readonly order: Int32Array;
+    readonly steps: number;
+    readonly share: number;
+    readonly isOver: () => boolean;
+  },
 ): Roster {
   const roster = new Roster(compiled);
   const forbidden = new Uint8Array(compiled.count);
   const often = new Float64Array(compiled.count);
   const atOnce = Math.max(1, Math.ceil(compiled.jobCount * MOST_AT_ONCE_SHARE));
-  for (let round = 0; round < compiled.jobCount; round += 1) {
+  for (let round = 0; round < compiled.jobCount && !isOver(); round += 1) {
     for (let step = 0; step < steps; step += 1) {
       const answer = prices.solve(forbidden);
       for (let i = 0; i < often.length; i += 1) often[i]! *= 1 - FRESH_SHARE;

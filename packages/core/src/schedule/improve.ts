@@ -2,7 +2,7 @@ import type { Compiled } from './compiled.js';
 import { Roster } from './roster.js';
 
 /** A stream of numbers 0–1 that is the same every time (mulberry32). */
-function chance(seed: number): () => number {
+export function chance(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;

@@ -55,21 +55,34 @@ export class Prices {
     this.stocks.set(stocks);
   }
 
-  /** What each option is worth beyond the prices of what it uses. */
-  get surplus(): Float64Array {
-    return this.price;
+  /** What each option is worth beyond the present prices of what it uses. */
+  surplus(): Float64Array {
+    this.reprice();
+    return this.price.slice();
   }
 
   private reprice(forbidden?: Uint8Array): void {
-    const { count, job, place, start, endSlot, value, stock, slotCount } = this.compiled;
-    const { paid } = this;
-    for (let cell = 0; cell < this.cells.length; cell += 1) paid[cell + 1] = paid[cell]! + this.cells[cell]!;
+    const { count, job, value } = this.compiled;
+    const { price, jobs } = this;
+    for (let i = 0; i < count; i += 1) price[i] = value[i]! - jobs[job[i]!]!;
+    if (this.tight.length > 0) this.chargeRoom();
+    if (this.stocks.length > 0) this.chargeStock();
+    if (forbidden) for (let i = 0; i < count; i += 1) if (forbidden[i]) price[i] = -Infinity;
+  }
+
+  private chargeRoom(): void {
+    const { count, place, start, endSlot, slotCount } = this.compiled;
+    const { price, paid, cells } = this;
+    for (let cell = 0; cell < cells.length; cell += 1) paid[cell + 1] = paid[cell]! + cells[cell]!;
     for (let i = 0; i < count; i += 1) {
       const at = place[i]! * slotCount;
-      const room = paid[at + endSlot[i]!]! - paid[at + start[i]!]!;
-      const use = stock[i]! < 0 ? 0 : this.stocks[stock[i]!]!;
-      this.price[i] = forbidden?.[i] ? -Infinity : value[i]! - this.jobs[job[i]!]! - room - use;
+      price[i]! -= paid[at + endSlot[i]!]! - paid[at + start[i]!]!;
     }
+  }
+
+  private chargeStock(): void {
+    const { count, stock } = this.compiled;
+    for (let i = 0; i < count; i += 1) if (stock[i]! >= 0) this.price[i]! -= this.stocks[stock[i]!]!;
   }
 
   private bestAlone(): Map<number, number> {
@@ -117,6 +130,11 @@ export class Prices {
     this.take(this.kept);
   }
 
+  /** On from the best prices found with other options of the same problem. */
+  follow(other: Prices): void {
+    this.take(other.kept);
+  }
+
   /**
    * Raises prices of what was taken too often and lowers those of what was left over.
    *
@@ -151,6 +169,11 @@ export class Prices {
   /** A bound on every schedule that takes an option, by option, under the prices of the best bound. */
   boundsWith(): Float64Array {
     this.reset();
+    return this.boundsHere();
+  }
+
+  /** The same under the present prices. */
+  boundsHere(): Float64Array {
     const { bound } = this.solve();
     const bounds = new Float64Array(this.compiled.count);
     const earns = new Float64Array(this.compiled.count);

@@ -1,4 +1,5 @@
 import type { Compiled } from './compiled.js';
+import { isProven, type Schedule } from './schedule-problem.js';
 
 /** A schedule in the making: always one that can be carried out. */
 export class Roster {
@@ -25,6 +26,49 @@ export class Roster {
 
   has(i: number): boolean {
     return this.ofJob[this.compiled.job[i]!] === i;
+  }
+
+  /** The option by which a job is planned; −1: none. */
+  optionOf(job: number): number {
+    return this.ofJob[job]!;
+  }
+
+  /** What a crew does, in order of time. */
+  lineOf(crew: number): number[] {
+    const { start } = this.compiled;
+    return [...this.ofCrew[crew]!].sort((a, b) => start[a]! - start[b]!);
+  }
+
+  /** Is there room and stock for an option, whoever's hands are free? */
+  hasRoom(i: number): boolean {
+    const { place, start, endSlot, stock, isTight, capacity, slotCount, stockLeft } = this.compiled;
+    const at = place[i]! * slotCount;
+    for (let cell = at + start[i]!; cell < at + endSlot[i]!; cell += 1)
+      if (isTight[cell] && this.used[cell]! >= capacity[cell]!) return false;
+    const use = stock[i]!;
+    return use < 0 || this.stockUsed[use]! < stockLeft[use]!;
+  }
+
+  /** As it is told to those who asked: in order of time, with what it is worth and whether a bound proves it. */
+  told(bound: number): Schedule {
+    const { start, original, value, grain } = this.compiled;
+    const inTime = this.chosen.sort((a, b) => start[a]! - start[b]! || original[a]! - original[b]!);
+    const worth = inTime.reduce((sum, i) => sum + value[i]!, 0);
+    const isDone = isProven(worth, bound, grain);
+    return {
+      chosen: inTime.map((i) => original[i]!),
+      value: worth,
+      bound: isDone ? worth : bound,
+      status: isDone ? 'proven' : 'feasible',
+    };
+  }
+
+  /** The same choices in the same problem laid out with other options, among which they are. */
+  carriedTo(other: Compiled): Roster {
+    const at = new Map(Array.from(other.original, (index, i) => [index, i]));
+    const twin = new Roster(other);
+    for (const i of this.chosen) twin.add(at.get(this.compiled.original[i]!)!);
+    return twin;
   }
 
   copy(): Roster {

@@ -67,18 +67,8 @@ export const endMinuteOf = (problem: Pick<ScheduleProblem, 'slotMinutes'>, optio
 const GRAINS = [1, 0.1, 0.01];
 
 /** The coarsest grain of which every value is a whole multiple; 0: none. */
-export function grainOf(options: readonly ScheduleOption[]): number {
+export function grainOf(values: Float64Array): number {
   const isMultiple = (value: number, grain: number): boolean =>
     Math.abs(value / grain - Math.round(value / grain)) < 1e-6;
-  return GRAINS.find((grain) => options.every(({ value }) => isMultiple(value, grain))) ?? 0;
-}
-
-/** A choice as it is told to those who asked: in order of time, with what it is worth and whether that is proven. */
-export function scheduleOf(problem: ScheduleProblem, chosen: readonly number[], bound: number): Schedule {
-  const { options } = problem;
-  const startOf = (index: number): number => options[index]?.startSlot ?? 0;
-  const value = chosen.reduce((sum, index) => sum + (options[index]?.value ?? 0), 0);
-  const inTime = [...chosen].sort((a, b) => startOf(a) - startOf(b) || a - b);
-  const isDone = isProven(value, bound, grainOf(options));
-  return { chosen: inTime, value, bound: isDone ? value : bound, status: isDone ? 'proven' : 'feasible' };
+  return GRAINS.find((grain) => values.every((value) => isMultiple(value, grain))) ?? 0;
 }

@@ -1,13 +1,8 @@
-import { highest, goodStart, originals, type Start } from './good-start.js';
+import { Search, type Start } from './search.js';
 import { programModel } from './program-model.js';
 import { Roster } from './roster.js';
-import {
-  isProven,
-  type Schedule,
-  scheduleOf,
-  type ScheduleProblem,
-  type ScheduleWatch,
-} from './schedule-problem.js';
+import { isProven, type Schedule, type ScheduleProblem, type ScheduleWatch } from './schedule-problem.js';
+import { highest } from './walk.js';
 
 export interface SolveWatch extends ScheduleWatch {
   /** Seconds since some moment; the core has no clock of its own. */
@@ -15,12 +10,16 @@ export interface SolveWatch extends ScheduleWatch {
   readonly timeLimitSeconds: number;
 }
 
-/** The share of the time that the good start may take. */
-const START_SHARE = 0.75;
+/** The share of the time that the search for a good start may take, and of that what it takes to begin with where time is ample. */
+const SEARCH_SHARE = 0.75;
+const FIRST_SEARCH_SHARE = 0.15;
+/** With so much time, what was found by a first dive is proven if that is quick, before more is searched for. */
+const AMPLE_SECONDS = 5;
+const QUICK_PROOF_SHARE = 0.2;
 /** Options of the first programme; each next one takes in twice as many. */
 const FIRST_KERNEL = 400;
 
-function betterOf(roster: Roster, chosen: readonly number[] | null, { compiled }: Start): Roster {
+function rosterWith(roster: Roster, chosen: readonly number[] | null, { compiled }: Start): Roster {
   if (!chosen) return roster;
   const value = chosen.reduce((sum, i) => sum + (compiled.value[i] ?? 0), 0);
   if (value <= roster.value) return roster;
@@ -34,17 +33,18 @@ function betterOf(roster: Roster, chosen: readonly number[] | null, { compiled }
  * floor, so that its answer and the floor together bound every schedule; the floor sinks until the two meet.
  */
 async function prove(
-  problem: ScheduleProblem,
   start: Start,
   watch: Required<ScheduleWatch> & { secondsLeft: () => number },
 ): Promise<Schedule> {
-  const { loadSolver, solveProgram } = await import('./integer-program.js');
-  const highs = await loadSolver();
   const { compiled, bounds } = start;
   const { grain } = compiled;
   let best = start.roster;
   let bound = start.prices.bestBound;
-  const told = (): Schedule => scheduleOf(problem, originals(compiled, best), bound);
+  if (isProven(best.value, bound, grain) || watch.secondsLeft() <= 0 || watch.isOver())
+    return best.told(bound);
+  const { loadSolver, solveProgram } = await import('./integer-program.js');
+  const highs = await loadSolver();
+  const told = (): Schedule => best.told(bound);
   for (let size = FIRST_KERNEL; !isProven(best.value, bound, grain); size *= 2) {
     const secondsLeft = watch.secondsLeft();
     if (secondsLeft <= 0 || watch.isOver()) break;
@@ -57,16 +57,25 @@ async function prove(
       isOver: watch.isOver,
       startWith: options.flatMap((i, column) => (best.has(i) ? [column] : [])),
       onBetter: (chosen) => {
-        best = betterOf(best, chosen, start);
+        best = rosterWith(best, chosen, start);
         watch.onBetter(told());
       },
     });
-    best = betterOf(best, result.chosen, start);
+    best = rosterWith(best, result.chosen, start);
     const inKernel = result.isProven ? best.value : result.bound;
     bound = Math.min(bound, Math.max(floor, inKernel, best.value));
     watch.onBetter(told());
   }
   return told();
+}
+
+/** The better of two schedules, under the tighter of their bounds. */
+function betterOf(one: Schedule | null, other: Schedule): Schedule {
+  if (!one) return other;
+  const { chosen, value } = one.value > other.value ? one : other;
+  const bound = Math.max(value, Math.min(one.bound, other.bound));
+  const isMet = other.status === 'proven' || isProven(value, bound);
+  return { chosen, value, bound: isMet ? value : bound, status: isMet ? 'proven' : 'feasible' };
 }
 
 /**
@@ -85,10 +94,21 @@ export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch)
   const spent = (): number => watch.clockSeconds() - startSeconds;
   const isOver = watch.isOver ?? ((): boolean => false);
   const onBetter = watch.onBetter ?? ((): void => undefined);
-  const start = goodStart(problem, {
-    onBetter,
-    spentShare: () => (isOver() ? Infinity : spent() / (START_SHARE * watch.timeLimitSeconds)),
-  });
-  const secondsLeft = (): number => watch.timeLimitSeconds - spent();
-  return prove(problem, start, { isOver, onBetter, secondsLeft });
+  const { timeLimitSeconds } = watch;
+  const secondsLeft = (): number => timeLimitSeconds - spent();
+  const shareOf = (share: number) => (): number =>
+    isOver() ? Infinity : spent() / (share * timeLimitSeconds);
+  const isAmple = timeLimitSeconds >= AMPLE_SECONDS;
+  const spentShare = shareOf(isAmple ? SEARCH_SHARE * FIRST_SEARCH_SHARE : SEARCH_SHARE);
+  const search = new Search(problem, { onBetter, spentShare });
+  let known: Schedule | null = null;
+  if (isAmple) {
+    search.run(shareOf(SEARCH_SHARE), 1);
+    const untilSeconds = spent() + QUICK_PROOF_SHARE * timeLimitSeconds;
+    const quick = { isOver, onBetter, secondsLeft: () => Math.min(untilSeconds - spent(), secondsLeft()) };
+    known = await prove(search.start, quick);
+    if (known.status === 'proven') return known;
+  }
+  search.run(shareOf(SEARCH_SHARE));
+  return betterOf(known, await prove(search.start, { isOver, onBetter, secondsLeft }));
 }
