@@ -1,4 +1,4 @@
-import { type LocalTime, localTime, type OpenSpan, type Place } from '../place/index.js';
+import { type LocalTime, localTime, type OpenSpan, type Place, queueMinutes } from '../place/index.js';
 
 /** A pair of hands, and when it works. */
 export interface Hands {
@@ -35,11 +35,35 @@ export function worksThrough({ hours }: Pick<Hands, 'hours'>, span: Span, timeZo
   return end.weekday === at.weekday && end.minuteOfDay + 1 <= open.closeMinute;
 }
 
-/** Hands are taken from leaving home until being back. */
+/** Where a wash takes its hands, and how long they stand in the queue there. */
+export type HandsPlace = Pick<Place, 'id' | 'travelMinutes' | 'queue' | 'timeZone'>;
+
+/** The same few hours are asked for again and again. */
+const queues = new WeakMap<HandsPlace, Map<number, number>>();
+
+/** Minutes in the queue of whoever comes to a place at an instant. */
+export function queueAt(place: HandsPlace, atMs: number): number {
+  if (!place.queue) return 0;
+  const known = queues.get(place) ?? new Map<number, number>();
+  queues.set(place, known);
+  const minutes = known.get(atMs) ?? queueMinutes(place, localTime(atMs, place.timeZone));
+  known.set(atMs, minutes);
+  return minutes;
+}
+
+/** Hands are taken from leaving home until being back; a start is when they come, and the queue is waited through from then. */
 export function busyOf(
   { placeId, startMs, endMs }: { readonly placeId: string; readonly startMs: number; readonly endMs: number },
-  places: readonly Pick<Place, 'id' | 'travelMinutes'>[],
+  places: readonly HandsPlace[],
 ): Span {
-  const travelMs = (places.find(({ id }) => id === placeId)?.travelMinutes ?? 0) * MS_PER_MINUTE;
-  return { fromMs: startMs - travelMs, toMs: endMs + travelMs };
+  const place = places.find(({ id }) => id === placeId);
+  if (!place) return { fromMs: startMs, toMs: endMs };
+  const travelMs = place.travelMinutes * MS_PER_MINUTE;
+  return { fromMs: startMs - travelMs, toMs: endMs + queueAt(place, startMs) * MS_PER_MINUTE + travelMs };
 }
+
+/** Do two washes of the same hands stand in each other's way, with the rest that is wanted between them? */
+export const handsMeet = (a: Span, b: Span, restMinutes: number): boolean => {
+  const rested = ({ fromMs, toMs }: Span): Span => ({ fromMs, toMs: toMs + restMinutes * MS_PER_MINUTE });
+  return spansMeet(rested(a), rested(b));
+};

@@ -108,6 +108,7 @@ const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): 
   bookings: [],
   stock: {},
   prices: DEFAULT_PRICES,
+  restMinutes: 0,
   tolerableShare: 0.2,
   timeZone: 'UTC',
   nowMs: MONDAY,
@@ -174,6 +175,35 @@ describe('hands', () => {
       fromMs: at(10) - 20 * 60_000,
       toMs: at(11) + 20 * 60_000,
     });
+  });
+
+  it('stand in the queue of the hour in which they come', () => {
+    const weekdayMinutes = Array.from({ length: 24 }, (_, hour) => (hour === 10 ? 25 : 0));
+    const queue = { weekdayMinutes, weekendMinutes: Array<number>(24).fill(0) };
+    const places = [{ ...place('bay', 20), queue }];
+    expect(busyOf(slot('a', 10, { placeId: 'bay' }), places).toMs).toBe(at(11) + 45 * 60_000);
+    expect(busyOf(slot('a', 12, { placeId: 'bay' }), places).toMs).toBe(at(13) + 20 * 60_000);
+  });
+
+  it.each([
+    { why: 'no rest, no queue', change: {}, second: 11 },
+    { why: 'half an hour of rest', change: { restMinutes: 30 }, second: 12 },
+    {
+      why: 'a quarter of an hour in the queue',
+      change: {
+        places: PLACES.map((there) => ({
+          ...there,
+          queue: { weekdayMinutes: Array<number>(24).fill(15), weekendMinutes: Array<number>(24).fill(0) },
+        })),
+      },
+      second: 12,
+    },
+  ])('begin the next wash when they can: $why', async ({ change, second }) => {
+    const cars = [car('a', [window(10, { salt: 9000 })]), car('b', [window(11, { salt: 900 }), window(12)])];
+    expect(starts(await planned(request(cars, change)))).toEqual({ a: 10, b: second });
+    // The same round a wash that stands fixed.
+    const whole = request([cars[1]!], { ...change, fixed: [slot('a', 10)] });
+    expect(starts(await planned(whole))).toEqual({ b: second });
   });
 });
 
@@ -390,7 +420,18 @@ describe('what holds the plan back', () => {
     expect(most?.worthMinor).toBeGreaterThan(500);
     expect(rest).toEqual([]);
     const hands = [weekdays('owner'), weekdays('helper')];
-    expect(worths(request(both, { hands }))).toMatchObject([{ relief: { kind: 'room', placeId: 'home' } }]);
+    expect(worths(request(both, { hands }))).toMatchObject([
+      { relief: { kind: 'room', placeId: 'home', dayMs: at(12) } },
+    ]);
+  });
+
+  it('tells how far it has come, and goes back nowhere', () => {
+    const hands = [weekdays('owner'), weekdays('helper')];
+    const shares: number[] = [];
+    const both = [car('a', [window(10)]), car('b', [window(10)])];
+    worthOfReliefs(request(both, { hands }), valueOf, (share) => shares.push(share));
+    expect(shares.at(-1)).toBe(1);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
   });
 });
 

@@ -2,7 +2,7 @@ import type { Finding } from '../rules/index.js';
 import { countBits, failedMask } from '../verdict/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
 import type { DuePeriod } from './due-periods.js';
-import { busyOf, spansMeet } from './hands.js';
+import { busyOf, handsMeet, spansMeet } from './hands.js';
 import {
   canBeHad,
   type PlanCase,
@@ -95,12 +95,13 @@ class Around {
 
   /** Chosen washes of other jobs that could not stand beside an option. */
   inTheWay(option: PlanOption): PlanOption[] {
-    const { places } = this.request;
+    const { places, restMinutes } = this.request;
     const span = busyOf(option.window, places);
     const place = places.find(({ id }) => id === option.window.placeId);
     const others = this.chosenOptions.filter((other) => !isSameJob(other, option));
     const ofHands = others.filter(
-      (other) => other.handsId === option.handsId && spansMeet(span, busyOf(other.window, places)),
+      (other) =>
+        other.handsId === option.handsId && handsMeet(span, busyOf(other.window, places), restMinutes),
     );
     const there = others.filter(
       (other) =>

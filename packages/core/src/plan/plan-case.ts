@@ -7,7 +7,7 @@ import { failedShare } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
 import { type DuePeriod, duePeriods } from './due-periods.js';
-import { busyOf, type Hands, type Span, spansMeet, worksThrough } from './hands.js';
+import { busyOf, type Hands, handsMeet, queueAt, type Span, spansMeet, worksThrough } from './hands.js';
 import type { VehicleMorning, Window } from './vehicle-morning.js';
 
 const MS_PER_MINUTE = 60_000;
@@ -48,7 +48,11 @@ export interface PlanRequest {
   readonly movable: readonly PlannedSlot[];
   /** When hands are otherwise engaged. */
   readonly busy: readonly (Span & { readonly handsId: string | null })[];
+  /** Room for one car more at a place than it has, for a time: what if. */
+  readonly moreRoom?: readonly (Span & { readonly placeId: string })[];
   readonly prices: Prices;
+  /** Between being back from one wash and setting out for the next. */
+  readonly restMinutes: number;
   /** Largest share of members that a start may fail in. */
   readonly tolerableShare: number;
   readonly timeZone: string;
@@ -181,7 +185,7 @@ function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
       return (
         worksThrough(hands, span, request.timeZone) &&
         !engaged.some((other) => spansMeet(span, other)) &&
-        !own.some((slot) => spansMeet(span, busyOf(slot, request.places)))
+        !own.some((slot) => handsMeet(span, busyOf(slot, request.places), request.restMinutes))
       );
     });
     known.set(key, free);
@@ -278,13 +282,16 @@ export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption
 /** Room at each place and slot, less what stands fixed there. */
 function roomOf(request: PlanRequest, originMs: number, slotCount: number): number[][] {
   const slotMs = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
+  const more = request.moreRoom ?? [];
   return request.places.map(({ id, carsAtOnce }) => {
     const room = Array<number>(slotCount).fill(carsAtOnce);
-    for (const slot of request.fixed.filter(({ placeId }) => placeId === id)) {
-      const from = Math.max(0, Math.floor((slot.startMs - originMs) / slotMs));
-      const to = Math.min(slotCount, Math.ceil((slot.endMs - originMs) / slotMs));
-      for (let at = from; at < to; at += 1) room[at] = Math.max(0, (room[at] ?? 0) - 1);
-    }
+    const change = (fromMs: number, toMs: number, by: number): void => {
+      const from = Math.max(0, Math.floor((fromMs - originMs) / slotMs));
+      const to = Math.min(slotCount, Math.ceil((toMs - originMs) / slotMs));
+      for (let at = from; at < to; at += 1) room[at] = Math.max(0, (room[at] ?? 0) + by);
+    };
+    for (const { placeId, fromMs, toMs } of more) if (placeId === id) change(fromMs, toMs, 1);
+    for (const { placeId, startMs, endMs } of request.fixed) if (placeId === id) change(startMs, endMs, -1);
     return room;
   });
 }
@@ -331,7 +338,7 @@ function jobsOf(request: PlanRequest): PlanJob[] {
 /**
  * The plan of all cars as a schedule: each wash that is wanted is a job; each window, by each pair of hands that is free for it, an option.
  *
- * Hands go home between two washes to change cars, so that travel between places is the way back and the way there.
+ * Hands go home between two washes to change cars, so that travel between places is the way back, the rest wanted there, and the way there.
  */
 export function planCase(request: PlanRequest): PlanCase {
   const originMs = Math.floor(request.nowMs / MS_PER_HOUR) * MS_PER_HOUR;
@@ -343,12 +350,17 @@ export function planCase(request: PlanRequest): PlanCase {
   const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
   const handsAt = new Map(request.hands.map(({ id }, index) => [id, index]));
   const stocked = Object.keys(request.stock);
+  const queueOf = ({ placeId, startMs }: Window): number => {
+    const place = request.places.find(({ id }) => id === placeId);
+    return place ? queueAt(place, startMs) : 0;
+  };
   const inNumbers = byJob.flatMap((options, job) =>
     options.map(({ window, handsId, worthMinor, isPlanned }): ScheduleOption => ({
       job,
       place: placeAt.get(window.placeId) ?? 0,
       startSlot: Math.round((window.startMs - originMs) / slotMs),
-      durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE,
+      // The queue is waited through first, so that hands and bay are free that much later.
+      durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE + queueOf(window),
       crew: handsAt.get(handsId) ?? 0,
       stock: stocked.indexOf(window.methodId) < 0 ? null : stocked.indexOf(window.methodId),
       value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
@@ -365,7 +377,7 @@ export function planCase(request: PlanRequest): PlanCase {
       jobCount: jobs.length,
       crewCount: request.hands.length,
       capacity: roomOf(request, originMs, slotCount),
-      travelMinutes: ways.map((back) => ways.map((there) => back + there)),
+      travelMinutes: ways.map((back) => ways.map((there) => back + request.restMinutes + there)),
       stock: stocked.map((methodId) => stockLeft(request, methodId)),
       options: inNumbers,
     },

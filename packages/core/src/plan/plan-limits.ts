@@ -5,7 +5,9 @@ import { planCase, type PlanCase, type PlanRequest } from './plan-case.js';
 
 /** Something there could be more of. */
 export type PlanRelief =
-  { readonly kind: 'hands'; readonly dayMs: number } | { readonly kind: 'room'; readonly placeId: string };
+  | { readonly kind: 'hands'; readonly dayMs: number }
+  /** On one day, told by its noon; null: on all of them. */
+  | { readonly kind: 'room'; readonly placeId: string; readonly dayMs: number | null };
 
 export interface WorthOfRelief {
   readonly relief: PlanRelief;
@@ -40,19 +42,26 @@ function withHelper(request: PlanRequest, dayMs: number): PlanRequest {
   return { ...request, hands: [...request.hands, helper], busy: [...request.busy, ...rest] };
 }
 
+/** Room for one car more at a place, on a day or on all of them. */
+function withRoom(request: PlanRequest, placeId: string, dayMs: number | null): PlanRequest {
+  const span =
+    dayMs === null
+      ? { fromMs: request.nowMs, toMs: request.horizonMs }
+      : { fromMs: dayMs - NOON_HOUR * MS_PER_HOUR, toMs: dayMs + NOON_HOUR * MS_PER_HOUR };
+  return { ...request, moreRoom: [{ ...span, placeId }] };
+}
+
 const relieved = (request: PlanRequest, relief: PlanRelief): PlanRequest =>
   relief.kind === 'hands'
     ? withHelper(request, relief.dayMs)
-    : {
-        ...request,
-        places: request.places.map((place) =>
-          place.id === relief.placeId ? { ...place, carsAtOnce: place.carsAtOnce + 1 } : place,
-        ),
-      };
+    : withRoom(request, relief.placeId, relief.dayMs);
+
+/** Less than this is not worth telling, minor units. */
+const LEAST_MINOR = 1;
 
 /**
  * Which limit costs the plan most? The plan is made anew with a little more of each: another pair of hands on a day, room for another car at
- * a place.
+ * a place, and where there is too little of it, on which day.
  *
  * @param valueOf makes a plan and says what it is worth
  * @param onDone told how many of all have been tried, 0–1; may throw to stop
@@ -63,17 +72,28 @@ export function worthOfReliefs(
   valueOf: (made: PlanCase) => number,
   onDone: (share: number) => void = () => undefined,
 ): WorthOfRelief[] {
-  const reliefs: PlanRelief[] = [
-    ...noons(request).map((dayMs): PlanRelief => ({ kind: 'hands', dayMs })),
-    ...request.places.map(({ id }): PlanRelief => ({ kind: 'room', placeId: id })),
-  ];
+  const days = noons(request);
+  const hands = days.map((dayMs): PlanRelief => ({ kind: 'hands', dayMs }));
+  const rooms = request.places.map(({ id }): PlanRelief => ({ kind: 'room', placeId: id, dayMs: null }));
   const before = valueOf(planCase(request));
-  return reliefs
-    .map((relief, i): WorthOfRelief => {
-      const worthMinor = valueOf(planCase(relieved(request, relief))) - before;
-      onDone((i + 1) / reliefs.length);
-      return { relief, worthMinor };
-    })
-    .filter(({ worthMinor }) => worthMinor >= 1)
-    .sort((a, b) => b.worthMinor - a.worthMinor);
+  let done = 0;
+  let all = hands.length + rooms.length;
+  let told = 0;
+  const worth = (relief: PlanRelief): WorthOfRelief[] => {
+    const worthMinor = valueOf(planCase(relieved(request, relief))) - before;
+    done += 1;
+    told = Math.max(told, done / all);
+    onDone(told);
+    return worthMinor >= LEAST_MINOR ? [{ relief, worthMinor }] : [];
+  };
+  const short = rooms.flatMap(worth);
+  all += short.length * days.length;
+  const byDay = short.flatMap((whole) => {
+    const { relief } = whole;
+    if (relief.kind !== 'room') return [];
+    const found = days.flatMap((dayMs) => worth({ ...relief, dayMs }));
+    // Where no day alone gains anything, room on all of them is told.
+    return found.length > 0 ? found : [whole];
+  });
+  return [...hands.flatMap(worth), ...byDay].sort((a, b) => b.worthMinor - a.worthMinor);
 }

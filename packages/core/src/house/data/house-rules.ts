@@ -205,6 +205,14 @@ export const HOUSE_NUMBERS = [
     unit: '%',
     means: 'of the water stays on the car after blowing (a heated blower takes about nine tenths)',
   },
+  {
+    id: 'restMinutes',
+    value: 0,
+    min: 0,
+    max: 240,
+    unit: 'min',
+    means: 'rest at home between two washes of the same hands, beside the ways',
+  },
 ] as const satisfies readonly {
   id: string;
   value: number;
