@@ -73,12 +73,13 @@ export class CalendarService {
       timingSafeEqual(Buffer.from(given), Buffer.from(secret));
     if (!isGood) throw notFound('calendar', 'at this address');
     const nowMs = this.clock.now();
-    const [washes, vehicles, places] = await Promise.all([
+    const [washes, vehicles, places, { timeZone }] = await Promise.all([
       this.washes.forCalendar(nowMs - PAST_DAYS * MS_PER_DAY),
       this.vehicles.list(),
       this.places.list(),
+      this.settings.read(),
     ]);
-    return planCalendar(washes, { washes, vehicles, places, nowMs });
+    return planCalendar(washes, { washes, vehicles, places, nowMs, timeZone });
   }
 
   /** Reads busy times; what is kept replaces what came from that calendar before. */

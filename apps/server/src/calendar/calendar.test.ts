@@ -167,10 +167,12 @@ describe('the washes as a calendar', () => {
     vehicles: [{ id: 'v', name: 'Black saloon, old' }] as unknown as VehicleRecord[],
     places: [{ id: 'p', name: 'Pier Road bay', travelMinutes: 9 }] as unknown as PlaceRecord[],
     nowMs: from,
+    timeZone: ZONE,
   };
+  const parsedFeed = (text: string) => new ICAL.Component(ICAL.parse(text) as unknown[]);
 
   it('comes back as it went out, with its alarm before the way there', () => {
-    const parsed = new ICAL.Component(ICAL.parse(planCalendar([wash], facts)) as unknown[]);
+    const parsed = parsedFeed(planCalendar([wash], facts));
     const back = new ICAL.Event(parsed.getFirstSubcomponent('vevent')!);
     expect(back.uid).toBe(uidOf('w1'));
     expect(back.summary).toBe('Wash Black saloon, old');
@@ -179,6 +181,47 @@ describe('the washes as a calendar', () => {
     expect(back.component.getFirstPropertyValue('sequence')).toBe(2);
     const alarm = back.component.getFirstSubcomponent('valarm');
     expect(String(alarm?.getFirstPropertyValue('trigger'))).toBe('-PT19M');
+  });
+
+  it('tells its zone itself, so that a reader who knows no zones finds the instants', () => {
+    // The night of the change: an hour that is skipped in spring, and one that comes twice in autumn.
+    const starts = [
+      '2026-03-08T01:30:00-05:00',
+      '2026-03-08T03:10:00-04:00',
+      '2026-11-01T01:30:00-04:00',
+      '2026-11-01T09:00:00-05:00',
+      '2026-07-01T09:00:00-04:00',
+    ].map((text) => Date.parse(text));
+    const washes = starts.map((startMs, i) => ({ ...wash, id: `w${i}`, startMs }));
+    const text = planCalendar(washes, { ...facts, washes });
+    expect(text).toContain('DTSTART;TZID=America/Toronto:20260308T013000');
+    expect(text).toContain('DTSTART:20261101T053000Z');
+    const root = parsedFeed(text);
+    const zone = new ICAL.Timezone(root.getFirstSubcomponent('vtimezone')!);
+    expect(zone.tzid).toBe(ZONE);
+    const found = root.getAllSubcomponents('vevent').map((component) => {
+      const { startDate } = new ICAL.Event(component);
+      return startDate.toUnixTime() * 1000;
+    });
+    expect(found).toEqual(starts);
+    const kinds = root.getFirstSubcomponent('vtimezone')!.getAllSubcomponents();
+    expect(kinds.map(({ name }) => name)).toContain('daylight');
+  });
+
+  it.each(['UTC', 'Asia/Kolkata', 'Australia/Lord_Howe'])('keeps the instants in %s', (timeZone) => {
+    const washes = [0, 90, 180, 270].map((days) => ({
+      ...wash,
+      id: `${days}`,
+      startMs: wash.startMs + days * DAY_MS,
+    }));
+    const root = parsedFeed(planCalendar(washes, { ...facts, washes, timeZone }));
+    const zone = new ICAL.Timezone(root.getFirstSubcomponent('vtimezone')!);
+    const found = root.getAllSubcomponents('vevent').map((component) => {
+      const time = new ICAL.Event(component).startDate;
+      time.zone = zone;
+      return time.toUnixTime() * 1000;
+    });
+    expect(found).toEqual(washes.map(({ startMs }) => startMs));
   });
 
   it('reads as busy at the same instants in a weekend on which the clock is changed', () => {

@@ -1,15 +1,20 @@
 import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import ICAL from 'ical.js';
 import { endOf } from '../verdicts/plan-facts.js';
+import { setWallTime, zoneComponent } from './zone-clock.js';
 
 /** Time to put on gloves before one leaves. */
 const READY_MINUTES = 10;
+/** The zone is told this far round the washes. */
+const ZONE_MS = 200 * 86_400_000;
 
 export interface CalendarFacts {
   readonly washes: readonly WashRecord[];
   readonly vehicles: readonly VehicleRecord[];
   readonly places: readonly PlaceRecord[];
   readonly nowMs: number;
+  /** IANA name of the shop's zone, in which the washes are told. */
+  readonly timeZone: string;
 }
 
 const utc = (atMs: number): ICAL.Time => ICAL.Time.fromJSDate(new Date(atMs), true);
@@ -23,8 +28,8 @@ function eventOf(wash: WashRecord & { readonly revision: number }, facts: Calend
   const event = new ICAL.Component('vevent');
   event.updatePropertyWithValue('uid', uidOf(wash.id));
   event.updatePropertyWithValue('dtstamp', utc(facts.nowMs));
-  event.updatePropertyWithValue('dtstart', utc(wash.startMs));
-  event.updatePropertyWithValue('dtend', utc(endOf(wash)));
+  setWallTime(event, 'dtstart', wash.startMs, facts.timeZone);
+  setWallTime(event, 'dtend', endOf(wash), facts.timeZone);
   event.updatePropertyWithValue('sequence', wash.revision);
   event.updatePropertyWithValue('summary', `Wash ${vehicle?.name ?? wash.vehicleId}`);
   event.updatePropertyWithValue('location', place?.name ?? wash.placeId);
@@ -42,7 +47,7 @@ function eventOf(wash: WashRecord & { readonly revision: number }, facts: Calend
 }
 
 /**
- * The planned washes as an iCalendar file: instants in UTC, so that no reader can mistake their zone.
+ * The planned washes as an iCalendar file, in the shop's zone, which the file defines itself.
  *
  * @returns text with the line ends that RFC 5545 asks for
  */
@@ -55,6 +60,10 @@ export function planCalendar(
   calendar.updatePropertyWithValue('version', '2.0');
   calendar.updatePropertyWithValue('calscale', 'GREGORIAN');
   calendar.updatePropertyWithValue('x-wr-calname', 'Washes');
+  const instants = [facts.nowMs, ...washes.map(({ startMs }) => startMs)];
+  calendar.addSubcomponent(
+    zoneComponent(facts.timeZone, Math.min(...instants) - ZONE_MS, Math.max(...instants) + ZONE_MS),
+  );
   for (const wash of washes) calendar.addSubcomponent(eventOf(wash, facts));
   return `${calendar.toString()}\r\n`;
 }

@@ -1,4 +1,5 @@
 import ICAL from 'ical.js';
+import { instantOfWall } from './zone-clock.js';
 import type { ImportReport, LineFault } from '../imports/import-report.js';
 import { unreadable } from '../imports/import-report.js';
 
@@ -20,28 +21,6 @@ export interface ReadWindow {
 const MOST_STEPS = 20_000;
 const MOST_SPANS = 2000;
 
-/** The instant of a wall clock in a zone; in the skipped hour the one after the change. */
-function instantOf(wall: number, timeZone: string): number {
-  const format = new Intl.DateTimeFormat('en-US', {
-    timeZone,
-    hourCycle: 'h23',
-    year: 'numeric',
-    month: 'numeric',
-    day: 'numeric',
-    hour: 'numeric',
-    minute: 'numeric',
-    second: 'numeric',
-  });
-  const shownAt = (atMs: number): number => {
-    const part = new Map(format.formatToParts(atMs).map(({ type, value }) => [type, Number(value)]));
-    const of = (type: Intl.DateTimeFormatPartTypes): number => part.get(type) ?? 0;
-    return Date.UTC(of('year'), of('month') - 1, of('day'), of('hour'), of('minute'), of('second'));
-  };
-  const first = wall - (shownAt(wall) - wall);
-  const second = first - (shownAt(first) - wall);
-  return shownAt(second) === wall ? second : Math.max(first, second);
-}
-
 function isZone(name: string): boolean {
   try {
     new Intl.DateTimeFormat('en', { timeZone: name });
@@ -57,7 +36,7 @@ function msOf(time: ICAL.Time, tzid: string | null, zones: ReadonlySet<string>, 
   if (tzid !== null && zones.has(tzid)) return time.toUnixTime() * 1000;
   if (tzid !== null && !isZone(tzid)) throw new Error(`the zone ${tzid} is not known`);
   const { year, month, day, hour, minute, second } = time;
-  return instantOf(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? around.timeZone);
+  return instantOfWall(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? around.timeZone);
 }
 
 const tzidOf = (event: ICAL.Event): string | null => {

@@ -158,9 +158,31 @@ describe('changes to the plan', () => {
     expect(moved.map(({ after }) => after.startMs)).toEqual([at('2026-01-15T12:00'), at('2026-01-15T09:00')]);
     await sent('washes/changes', { remove: [a?.id, b?.id] }, 200);
     expect(await washes()).toEqual([]);
-    await sent('washes/changes', { restore: [a?.id, b?.id] }, 200);
+    const { restored } = await sent<ChangedWashes>('washes/changes', { restore: [a?.id, b?.id] }, 200);
+    expect(restored.map(({ id }) => id)).toEqual([a?.id, b?.id]);
     expect(await washes()).toHaveLength(2);
     await sent('washes/changes', { remove: [a?.id, b?.id] }, 200);
+  });
+
+  it('do not bring a wash back to where another stands by now', async () => {
+    const { added } = await sent<ChangedWashes>(
+      'washes/changes',
+      { add: [slot(0, '2026-01-15T09:00')] },
+      200,
+    );
+    const id = added[0]?.id ?? '';
+    await sent('washes/changes', { remove: [id] }, 200);
+    const other = await sent<ChangedWashes>('washes/changes', { add: [slot(1, '2026-01-15T09:20')] }, 200);
+    const refused = await sent<ErrorBody>('washes/changes', { restore: [id] }, 409);
+    expect(refused.error).toMatchObject({ field: 'restore.0.startMs' });
+    expect((await sent<ErrorBody>(`washes/${id}/restore`, {}, 409)).error.message).toMatch(
+      /taken|another wash/,
+    );
+    expect(await washes()).toHaveLength(1);
+    await sent('washes/changes', { remove: [other.added[0]?.id] }, 200);
+    expect((await sent<{ id: string }>(`washes/${id}/restore`, {}, 200)).id).toBe(id);
+    await sent('washes/changes', { restore: [id] }, 404);
+    await sent('washes/changes', { remove: [id] }, 200);
   });
 
   it.each([

@@ -313,6 +313,7 @@ export class Engine {
       cars,
       places: job.places,
       prices: job.prices,
+      restMinutes: job.house.numbers.restMinutes,
       tolerableShare: job.limits.tolerableBlockedShare,
       timeZone: job.timeZone,
       nowMs: job.nowMs,

@@ -34,6 +34,7 @@ export interface ChangedWashes {
   readonly added: readonly WashRecord[];
   readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
   readonly removed: readonly WashRecord[];
+  readonly restored: readonly WashRecord[];
 }
 
 /** What a planned wash is checked against. */
@@ -72,7 +73,7 @@ export class WashChangesService {
     const shop = await this.shop();
     const removed = await Promise.all((changes.remove ?? []).map((id) => this.planned(id)));
     const before = await Promise.all((changes.move ?? []).map(({ id }) => this.planned(id)));
-    const restored = await Promise.all((changes.restore ?? []).map((id) => this.washes.findRemoved(id)));
+    const lost = await Promise.all((changes.restore ?? []).map((id) => this.removed(id)));
     const single = (changes.add?.length ?? 0) + before.length === 1;
     const wanted: Wanted[] = [
       ...(changes.add ?? []).map((dto, i) => newWash(dto, single ? '' : `add.${i}.`, shop)),
@@ -82,11 +83,18 @@ export class WashChangesService {
     const others = (await this.washes.list({ status: 'planned' })).filter(
       (wash) => isAhead(wash, shop.nowMs) && !gone.has(wash.id),
     );
-    const standing = [...others, ...restored.flatMap((wash) => wash ?? [])];
     const placed: WashRecord[] = [];
-    for (const want of wanted) placed.push(place(want, [...standing, ...placed], shop));
+    // What is over stands in nobody's way, and comes back as it was.
+    const restored = lost.map((record, i) => {
+      if (!isAhead(record, shop.nowMs)) return record;
+      const wash = place({ field: `restore.${i}.`, record, anyHands: false }, [...others, ...placed], shop);
+      placed.push(wash);
+      return wash;
+    });
+    const back = placed.length;
+    for (const want of wanted) placed.push(place(want, [...others, ...placed], shop));
     const records = await Promise.all(
-      placed.map(async (record) => ({ ...record, predicted: await this.predict(record) })),
+      placed.slice(back).map(async (record) => ({ ...record, predicted: await this.predict(record) })),
     );
     const added = records.slice(0, changes.add?.length ?? 0);
     const after = records.slice(added.length);
@@ -105,7 +113,14 @@ export class WashChangesService {
         return from ? [{ before: from, after: record }] : [];
       }),
       removed,
+      restored,
     };
+  }
+
+  private async removed(id: string): Promise<WashRecord> {
+    const record = await this.washes.findRemoved(id);
+    if (record?.status !== 'planned') throw notFound('wash', id);
+    return record;
   }
 
   private async planned(id: string): Promise<WashRecord> {

@@ -120,10 +120,13 @@ export class WashesService {
     if (record.status === 'done') await this.use.giveBack(record);
   }
 
+  /** Brings a wash back. @throws 409 where another is planned in its place since */
   async restore(id: string): Promise<WashRecord> {
-    if (!(await this.washes.setRemoved(id, null))) throw notFound('wash', id);
-    const record = await this.read(id);
-    if (record.status === 'done') await this.use.take(record);
+    const record = await this.washes.findRemoved(id);
+    if (!record) throw notFound('wash', id);
+    if (record.status === 'planned') return firstOf((await this.changes.apply({ restore: [id] })).restored);
+    await this.washes.setRemoved(id, null);
+    await this.use.take(record);
     return record;
   }
 
