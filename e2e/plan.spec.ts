@@ -19,6 +19,8 @@ const planned = (page: Page, name: string): Locator =>
 /** Accepts one proposed wash and leaves the rest. */
 async function acceptOnly(page: Page, name: string): Promise<void> {
   const boxes = proposed(page).getByRole('checkbox');
+  const more = proposed(page).getByRole('button', { name: /^Show \d+ more$/ });
+  if (await more.isVisible()) await more.click();
   for (const box of await boxes.all()) {
     const label = await box.evaluate((input: HTMLInputElement) => input.labels?.[0]?.textContent ?? '');
     if (!label.startsWith(name)) await box.uncheck();
@@ -58,6 +60,48 @@ test('a plan is accepted in part, carried by keys, locked, and taken back', asyn
   await page.keyboard.press('Delete');
   await expect(page.getByText('Green estate taken out of the plan.')).toBeVisible();
   await expect(planned(page, 'Green estate')).toHaveCount(0);
+});
+
+test('a proposal is put elsewhere by keys, and another is taken as it is', async ({ page }) => {
+  await page.setViewportSize(DESK);
+  await openPlan(page);
+  const proposal = page.locator('[data-kind="proposed"]').filter({ hasText: 'Grey SUV' }).first();
+  await proposal.focus();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('complementary', { name: 'The chosen wash' });
+  await expect(panel.getByText('carry it with the arrow keys')).toBeVisible();
+  // How each hour goes for this car stands under the lanes.
+  await expect(page.locator('[class*="margin"][data-verdict="go"]').first()).toBeVisible({
+    timeout: 30_000,
+  });
+  await page.keyboard.press('ArrowRight');
+  await expect(panel).toContainText(/costs \$|gains \$|worth the same/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Grey SUV planned for .* and locked there/)).toBeVisible();
+  await expect(planned(page, 'Grey SUV')).toHaveAttribute('aria-label', /planned and locked/);
+  await renewed(page);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(planned(page, 'Grey SUV')).toHaveCount(0);
+  await renewed(page);
+
+  const other = page.locator('[data-kind="proposed"]').filter({ hasText: 'Silver estate' }).first();
+  await other.focus();
+  await page.keyboard.press('Enter');
+  await panel.getByRole('button', { name: 'Accept this one' }).click();
+  await expect(page.getByText('Accepted: 1 to add.')).toBeVisible();
+  await expect(planned(page, 'Silver estate')).toBeVisible();
+  await renewed(page);
+  await planned(page, 'Silver estate').focus();
+  await page.keyboard.press('Delete');
+  await expect(planned(page, 'Silver estate')).toHaveCount(0);
+  // What was taken out is back at once, before the plan round it is worked out anew.
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(planned(page, 'Silver estate')).toBeVisible();
+  await renewed(page);
+  await planned(page, 'Silver estate').focus();
+  await page.keyboard.press('Delete');
+  await expect(planned(page, 'Silver estate')).toHaveCount(0);
+  await renewed(page);
 });
 
 test('a wash is dragged to where it goes, its cost told before it is let go, and nowhere else', async ({

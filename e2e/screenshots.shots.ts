@@ -11,7 +11,13 @@ const LAB =
 /** The pictures of the README, made from the demo data: npm run screenshots. */
 const VIEWS = [
   { name: 'morning', path: '/', ready: 'Silver estate', open: 'Why' },
-  { name: 'plan', path: '/plan', ready: 'no plan is worth more', choose: '[data-kind=planned]' },
+  {
+    name: 'plan',
+    path: '/plan',
+    ready: 'no plan is worth more',
+    choose: '[data-kind=planned]',
+    then: '[class*=margin][data-verdict=go]',
+  },
   { name: 'run', path: '/run/orange-hatch-planned', ready: 'In this order' },
   { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
   { name: 'weather', path: '/weather', ready: 'simulated station leads' },
@@ -33,6 +39,7 @@ async function shoot(page: Page, view: (typeof VIEWS)[number], file: string): Pr
   await expect(page.getByText(view.ready).first()).toBeVisible({ timeout: 40_000 });
   if ('open' in view) await page.getByRole('button', { name: view.open }).first().click();
   if ('choose' in view) await page.locator(view.choose).first().click();
+  if ('then' in view) await expect(page.locator(view.then).first()).toBeVisible({ timeout: 40_000 });
   await page.waitForTimeout(600);
   await page.screenshot({ path: `${FOLDER}/${file}.png` });
 }

@@ -54,6 +54,7 @@ export interface ChangedWashes {
   readonly added: readonly WashRecord[];
   readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
   readonly removed: readonly WashRecord[];
+  readonly restored: readonly WashRecord[];
 }
 
 export interface WashChanges {
@@ -95,9 +96,9 @@ export const useReliefs = (isWanted: boolean) =>
   });
 
 /** The board with washes changed, until the plan round them is worked out anew: what it proposed for their cars no longer holds. */
-export function withChanged(view: PlanView, { added, moved, removed }: ChangedWashes): PlanView {
+export function withChanged(view: PlanView, { added, moved, removed, restored }: ChangedWashes): PlanView {
   const gone = new Set([...removed, ...moved.map(({ before }) => before)].map(({ id }) => id));
-  const here = [...added, ...moved.map(({ after }) => after)];
+  const here = [...added, ...restored, ...moved.map(({ after }) => after)];
   const cars = new Set([...removed, ...here].map(({ vehicleId }) => vehicleId));
   return {
     ...view,
@@ -107,6 +108,12 @@ export function withChanged(view: PlanView, { added, moved, removed }: ChangedWa
     ),
   };
 }
+
+/** The board with a wash locked, begun or given other work: it stands where it stood, and so does what is proposed. */
+export const withMarked = (view: PlanView, marked: WashRecord): PlanView => ({
+  ...view,
+  planned: view.planned.map((wash) => (wash.id === marked.id ? marked : wash)),
+});
 
 const showAtOnce = (client: QueryClient, changed: ChangedWashes): void => {
   client.setQueryData<PlanView>(BOARD, (view) => view && withChanged(view, changed));
@@ -131,6 +138,7 @@ export const useMarkWash = () =>
       extras?: readonly SeasonJobId[];
     }) => ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: mark }),
     WASHES,
+    (client, marked) => client.setQueryData<PlanView>(BOARD, (view) => view && withMarked(view, marked)),
   );
 
 export const useAcceptPlan = () =>
@@ -144,8 +152,8 @@ export const useAcceptPlan = () =>
 export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 'POST' });
 
 /** What takes changes back. */
-export const inverseOf = ({ added, moved, removed }: ChangedWashes): WashChanges => ({
-  remove: added.map(({ id }) => id),
+export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): WashChanges => ({
+  remove: [...added, ...restored].map(({ id }) => id),
   move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked, extras } }) => ({
     id,
     placeId,

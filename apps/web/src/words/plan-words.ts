@@ -61,7 +61,7 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
 export function reliefText(relief: PlanRelief, places: Named, format: Format): string {
   return relief.kind === 'hands'
     ? `Another pair of hands on ${format.dayShort(relief.dayMs)}, 8 to 18`
-    : `Room for another car at ${nameOf(places, relief.placeId)}`;
+    : `Room for another car at ${nameOf(places, relief.placeId)}${relief.dayMs === null ? '' : ` on ${format.dayShort(relief.dayMs)}`}`;
 }
 
 /** "costs 1.20 more", "gains 0.40", "costs the same". */

@@ -14,7 +14,7 @@ import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
 import { AnswerCard } from './answer-card.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText, groupAnswers, leadText } from './morning-view.js';
+import { bodyGrade, dueText, groupAnswers, leadText, withoutPlanned } from './morning-view.js';
 import { PlannedList } from './planned-list.js';
 import { SkyStrip } from './sky-strip.js';
 
@@ -63,7 +63,7 @@ export function MorningPage() {
       </Page>
     );
 
-  const { days, noWindow, notDue } = groupAnswers(view, format);
+  const { days, noWindow, notDue } = groupAnswers(withoutPlanned(view, washes ?? []), format);
   return (
     <Page
       title="This morning"

@@ -3,7 +3,7 @@ import { DEFAULT_DISPLAY } from '@keen/core';
 import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
-import { dueText, groupAnswers, leadText, plannedAhead } from './morning-view.js';
+import { dueText, groupAnswers, leadText, plannedAhead, withoutPlanned } from './morning-view.js';
 import { dayExtremes } from './sky-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
@@ -86,6 +86,16 @@ describe('words and names', () => {
       wash('done', NOW, 'done'),
     ];
     expect(plannedAhead(washes, NOW).map(({ id }) => id)).toEqual(['running', 'later']);
+  });
+
+  it('leave the morning at once, before it is worked out anew', () => {
+    const planned = { id: 'w', vehicleId: 'early', status: 'planned', startMs: NOW + HOUR, minutes: 50 };
+    const done = { ...planned, vehicleId: 'late', status: 'done' };
+    const left = withoutPlanned(view([answer('late', 'due', 8), answer('early', 'due', 2)]), [
+      planned,
+      done,
+    ] as WashRecord[]);
+    expect(left.answers.map(({ vehicleId }) => vehicleId)).toEqual(['late']);
   });
 });
 

@@ -57,6 +57,12 @@ export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): Wash
     .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs)
     .sort((a, b) => a.startMs - b.startMs);
 
+/** The morning without the cars that have a wash planned by now, though it was worked out before. */
+export function withoutPlanned(view: MorningView, washes: readonly WashRecord[]): MorningView {
+  const planned = new Set(plannedAhead(washes, view.nowMs).map(({ vehicleId }) => vehicleId));
+  return { ...view, answers: view.answers.filter(({ vehicleId }) => !planned.has(vehicleId)) };
+}
+
 /** Heaviest soil of the body, as shown: seen where somebody looked, estimated else. */
 export const bodyGrade = (soil: ByGroup): string =>
   Math.max(soil.upper, soil.lower).toFixed(1).replace('.0', '');

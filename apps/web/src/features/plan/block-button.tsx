@@ -5,12 +5,11 @@ import { Glyph } from '../../parts/glyph.js';
 import classes from './plan.module.css';
 import { type Block, type DayStrip, shareOf } from './plan-view.js';
 
-/** A wash this short has no room for its name. */
-const SHORT_MS = 50 * 60_000;
-
 interface BlockButtonProps {
   readonly block: Block;
   readonly strip: DayStrip;
+  /** Which of its lane's rows it stands in. */
+  readonly row: number;
   readonly name: string;
   /** All that is known of it, for those who hear the page. */
   readonly label: string;
@@ -24,7 +23,7 @@ interface BlockButtonProps {
 
 /** One wash on a day's strip. */
 export function BlockButton(props: BlockButtonProps) {
-  const { block, strip, name, label, handsName, isChosen, isCarried, onChoose, onKey, onGrab } = props;
+  const { block, strip, row, name, label, handsName, isChosen, isCarried, onChoose, onKey, onGrab } = props;
   const left = shareOf(strip, block.startMs);
   const right = shareOf(strip, block.endMs);
   const doesNotGo = block.kind === 'planned' && block.window === null;
@@ -32,12 +31,11 @@ export function BlockButton(props: BlockButtonProps) {
     <button
       type="button"
       className={classes.block}
-      style={{ left: `${left * 100}%`, width: `${(right - left) * 100}%` }}
+      style={{ left: `${left * 100}%`, width: `${(right - left) * 100}%`, ['--row' as string]: row }}
       data-kind={block.kind}
       data-verdict={block.window?.verdict ?? 'unknown'}
       data-against={doesNotGo || undefined}
       data-carried={isCarried || undefined}
-      data-short={block.endMs - block.startMs < SHORT_MS || undefined}
       aria-pressed={isChosen}
       aria-label={label}
       title={label}
@@ -50,6 +48,13 @@ export function BlockButton(props: BlockButtonProps) {
       {block.window && <Glyph glyph={ruleOf(block.window.limiting.ruleId).glyph} size={14} />}
       <span className={classes.blockName}>{name}</span>
       {handsName && <span className={classes.blockHands}>{handsName}</span>}
+      {block.window && (
+        <span
+          className={classes.comfort}
+          style={{ ['--comfort' as string]: Math.min(1, Math.max(0, block.window.limiting.comfort)) }}
+          aria-hidden="true"
+        />
+      )}
     </button>
   );
 }

@@ -1,4 +1,4 @@
-import type { Hands } from '@keen/core';
+import type { Band, Hands } from '@keen/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
 import type { PlanView } from '../../api/plan-queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
@@ -16,6 +16,7 @@ import {
   laneOf,
   type LaneKind,
   nearestTarget,
+  stackOf,
   steppedTarget,
 } from './plan-view.js';
 import { Strip, type Lane } from './strip.js';
@@ -31,6 +32,8 @@ interface BoardProps {
   readonly format: Format;
   readonly carry: Carry;
   readonly chosenKey: string | null;
+  /** How the chosen car's hours go, by place; null: nothing is chosen. */
+  readonly behind: ReadonlyMap<string, Band> | null;
   readonly onChoose: (block: Block) => void;
   readonly onDrop: (target: DropTarget) => void;
   readonly onLock: (block: Block) => void;
@@ -64,6 +67,7 @@ export function blockLabel(
 export function Board(props: BoardProps) {
   const { view, strips, blocks, kind, places, vehicles, format, carry, chosenKey } = props;
   const lanes: Lane[] = (kind === 'place' ? places : view.hands).map(({ id, name }) => ({ id, name }));
+  const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
   const ghost = useRef<HTMLDivElement>(null);
   const dragging = useRef<{ x: number; y: number; block: Block; isMoving: boolean } | null>(null);
   const latest = useRef({ carry, onDrop: props.onDrop, kind });
@@ -117,7 +121,7 @@ export function Board(props: BoardProps) {
   }, []);
 
   const grab = (block: Block) => (event: PointerEvent) => {
-    if (event.button !== 0 || block.kind !== 'planned' || event.pointerType === 'touch') return;
+    if (event.button !== 0 || event.pointerType === 'touch') return;
     dragging.current = { x: event.clientX, y: event.clientY, block, isMoving: false };
     if (carry.carried?.block?.key !== block.key) carry.take({ vehicleId: block.vehicleId, block });
   };
@@ -135,7 +139,7 @@ export function Board(props: BoardProps) {
     else if (event.key === 'Escape') carry.take(null);
     else if (event.key === 'Enter' && carry.target && carry.carried?.block?.key === block.key)
       props.onDrop(carry.target);
-    else if (event.key.startsWith('Arrow') && block.kind === 'planned') {
+    else if (event.key.startsWith('Arrow')) {
       if (carry.carried?.block?.key === block.key) stepTo(block, event.key);
       else props.onChoose(block);
     } else return;
@@ -147,7 +151,11 @@ export function Board(props: BoardProps) {
     ? `${format.dayTime(carry.target.startMs)}, ${nameOf(places, carry.target.placeId)}, ${methodName(carry.target.option.window.methodId)}: ${moveCostText(carry.target.costMinor, format)}`
     : 'Not here';
   return (
-    <div className={classes.board} data-carrying={carry.carried !== null || undefined}>
+    <div
+      className={classes.board}
+      data-carrying={carry.carried !== null || undefined}
+      data-behind={props.behind !== null || undefined}
+    >
       {strips.map((strip) => (
         <Strip
           key={strip.key}
@@ -161,31 +169,36 @@ export function Board(props: BoardProps) {
           onDrop={props.onDrop}
           onAim={(target) => (dragging.current ? undefined : carry.aim(target))}
           isTall={kind === 'hands'}
-          blocksOn={(lane) =>
-            blocks
-              .filter((block) => laneOf(kind, block) === lane.id && isOn(strip, block))
-              .map((block) => (
-                <BlockButton
-                  key={block.key}
-                  block={block}
-                  strip={strip}
-                  name={nameOf(vehicles, block.vehicleId)}
-                  label={blockLabel(block, around)}
-                  handsName={
-                    kind === 'hands'
-                      ? `${nameOf(places, block.placeId)}, ${methodName(block.methodId)}`
-                      : view.hands.length > 1 && block.handsId !== view.hands[0]?.id
-                        ? handsName(view.hands, block.handsId)
-                        : null
-                  }
-                  isChosen={block.key === chosenKey}
-                  isCarried={block.key === carry.carried?.block?.key}
-                  onChoose={() => props.onChoose(block)}
-                  onKey={onKey(block)}
-                  onGrab={grab(block)}
-                />
-              ))
+          bandOn={(lane) =>
+            props.behind?.get(kind === 'place' ? lane.id : ((carry.target ?? chosen)?.placeId ?? ''))
           }
+          blocksOn={(lane) => {
+            const here = blocks.filter((block) => laneOf(kind, block) === lane.id && isOn(strip, block));
+            const { rowOf, rows } = stackOf(here);
+            const drawn = here.map((block) => (
+              <BlockButton
+                key={block.key}
+                block={block}
+                strip={strip}
+                row={rowOf.get(block.key) ?? 0}
+                name={nameOf(vehicles, block.vehicleId)}
+                label={blockLabel(block, around)}
+                handsName={
+                  kind === 'hands'
+                    ? `${nameOf(places, block.placeId)}, ${methodName(block.methodId)}`
+                    : view.hands.length > 1 && block.handsId !== view.hands[0]?.id
+                      ? handsName(view.hands, block.handsId)
+                      : null
+                }
+                isChosen={block.key === chosenKey}
+                isCarried={block.key === carry.carried?.block?.key}
+                onChoose={() => props.onChoose(block)}
+                onKey={onKey(block)}
+                onGrab={grab(block)}
+              />
+            ));
+            return { blocks: drawn, rows };
+          }}
         />
       ))}
       <div ref={ghost} className={classes.ghost} aria-hidden="true">

@@ -13,7 +13,7 @@ import {
   usePlan,
   usePlanStanding,
 } from '../../api/plan-queries.js';
-import { usePlaces, useVehicles } from '../../api/queries.js';
+import { usePlaces, useVehicles, useWindows } from '../../api/queries.js';
 import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
@@ -24,7 +24,7 @@ import { nameOf } from '../../words/names.js';
 import { Agenda } from './agenda.js';
 import { Board } from './board.js';
 import classes from './plan.module.css';
-import { type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
+import { bandsBehind, type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
 import { Proposal } from './proposal.js';
 import { Reliefs } from './reliefs.js';
 import { Standing } from './standing.js';
@@ -126,6 +126,27 @@ function useActs(vehicles: readonly VehicleRecord[]) {
   };
 }
 
+/** How the hours go for a car, by place; null: no car, or it is not known yet. */
+function useBehind(vehicleId: string, methodId: string) {
+  const { data: windows } = useWindows(vehicleId);
+  return useMemo(
+    () => (windows && vehicleId !== '' ? bandsBehind(windows.bands, methodId) : null),
+    [windows, vehicleId, methodId],
+  );
+}
+
+/** What the bars mean; the same whatever is chosen, so that the board under it stays where it is. */
+function MarginLegend() {
+  return (
+    <p className={`${classes.legend} muted`}>
+      The bar in a wash is its distance from the nearest limit: full is comfortable (forecast). Under the
+      lanes, how each hour goes for the chosen car: <span className={classes.key} data-verdict="go" /> goes,{' '}
+      <span className={classes.key} data-verdict="go-if" /> goes if,{' '}
+      <span className={classes.key} data-verdict="no" /> does not; faint is near the limit.
+    </p>
+  );
+}
+
 function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const format = useFormat();
   const [params, setParams] = useSearchParams();
@@ -137,12 +158,13 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const carry = useCarry(kind);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
   const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
+  const behind = useBehind(chosen?.vehicleId ?? '', chosen?.methodId ?? '');
   const standing = usePlanStanding(view.standing) ?? view.standing;
   const acts = useActs(vehicles);
 
   const choose = (block: Block): void => {
     setChosenKey(block.key);
-    carry.take(block.kind === 'planned' ? { vehicleId: block.vehicleId, block } : null);
+    carry.take({ vehicleId: block.vehicleId, block });
   };
   const close = (): void => {
     setChosenKey(null);
@@ -150,7 +172,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   };
   const drop = (target: DropTarget): void => {
     if (!carry.carried) return;
-    acts.moveTo(carry.carried.vehicleId, carry.carried.block?.wash?.id ?? null, target.option);
+    acts.moveTo(carry.carried.vehicleId, carry.carried.block?.washId ?? null, target.option);
     carry.take(null);
   };
   const shown = day ? [day] : strips;
@@ -177,6 +199,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         {...around}
         onAccept={(ids) => acts.accept(view, ids)}
         isBusy={acts.isBusy || isRenewed}
+        isNarrow={isNarrow}
       />
       <SegmentedControl
         className="no-print"
@@ -188,6 +211,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         orientation={isNarrow ? 'vertical' : 'horizontal'}
         display={isNarrow ? 'none' : undefined}
       />
+      {!isNarrow && blocks.length > 0 && <MarginLegend />}
       {carry.error && <Failed error={carry.error} />}
       <div className={classes.main} data-open={chosen !== null || undefined}>
         {blocks.length === 0 && vehicles.length > 0 && carry.carried === null && (
@@ -204,6 +228,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             {...around}
             carry={carry}
             chosenKey={chosenKey}
+            behind={behind}
             onChoose={choose}
             onDrop={drop}
             onLock={acts.lock}
@@ -220,7 +245,8 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             onStart={(block) => acts.start(block, view.nowMs)}
             onRemove={acts.remove}
             onExtras={acts.setExtras}
-            onMove={(to) => acts.moveTo(chosen.vehicleId, chosen.wash?.id ?? null, to)}
+            onMove={(to) => acts.moveTo(chosen.vehicleId, chosen.washId, to)}
+            onAccept={isRenewed ? null : (block) => acts.accept(view, [block.key])}
             onClose={close}
           />
         )}

@@ -1,9 +1,11 @@
 import {
+  type Band,
   type Fallback,
   type Hands,
   type PlanOption,
   type PricedOption,
   startOfHourMs,
+  type VerdictKind,
   type Window,
 } from '@keen/core';
 import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
@@ -24,6 +26,8 @@ export interface Block {
   readonly startMs: number;
   readonly endMs: number;
   readonly wash: WashRecord | null;
+  /** The wash that stands in the plan, also where the block proposes another start for it; null: a new one. */
+  readonly washId: string | null;
   /** As the weather has it now; null: it does not go there any more, or nobody knows. */
   readonly window: Window | null;
   readonly worthMinor: number | null;
@@ -51,6 +55,7 @@ function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
     startMs,
     endMs: startMs + minutes * MS_PER_MINUTE,
     wash,
+    washId: id,
     window: choice?.window ?? state?.window ?? null,
     worthMinor: choice?.worthMinor ?? state?.worthMinor ?? null,
     fallback: choice?.fallback ?? null,
@@ -67,6 +72,7 @@ function proposedBlock(change: ExplainedChange, { choices }: PlanView): Block[] 
       key: change.id,
       kind: 'proposed',
       wash: null,
+      washId: change.washId,
       window: choice?.window ?? null,
       worthMinor: choice?.worthMinor ?? null,
       fallback: choice?.fallback ?? null,
@@ -142,6 +148,22 @@ export const isOn = (
   { fromMs, toMs }: DayStrip,
   { startMs, endMs }: { startMs: number; endMs: number },
 ): boolean => startMs < toMs && fromMs < endMs;
+
+/** Rows in which blocks of one lane stand, so that none covers another: the first row that is free when it begins, for each in order of time. */
+export function stackOf(blocks: readonly Pick<Block, 'key' | 'startMs' | 'endMs'>[]): {
+  readonly rowOf: ReadonlyMap<string, number>;
+  readonly rows: number;
+} {
+  const freeMs: number[] = [];
+  const rowOf = new Map<string, number>();
+  for (const { key, startMs, endMs } of [...blocks].sort((a, b) => a.startMs - b.startMs)) {
+    const free = freeMs.findIndex((fromMs) => fromMs <= startMs);
+    const row = free < 0 ? freeMs.length : free;
+    freeMs[row] = endMs;
+    rowOf.set(key, row);
+  }
+  return { rowOf, rows: Math.max(1, freeMs.length) };
+}
 
 /** A start that a wash may be dropped on, and what that would cost. */
 export interface DropTarget {
@@ -238,6 +260,43 @@ export function steppedTarget(
     if (near) return near;
   }
   return null;
+}
+
+/** A stretch of hours that go alike, on a strip. */
+export interface Margin {
+  readonly startMs: number;
+  readonly endMs: number;
+  readonly verdict: VerdictKind;
+  /** How far from the limit, 0–1, in quarters; 0 where it does not go. */
+  readonly comfort: number;
+}
+
+/** By place: how a car fares there, by the method wanted where the place offers it, and otherwise by the one that goes most often. */
+export function bandsBehind(bands: readonly Band[], methodId: string): ReadonlyMap<string, Band> {
+  const goes = ({ cells }: Band): number => cells.filter(({ verdict }) => verdict === 'go').length;
+  const behind = new Map<string, Band>();
+  for (const band of bands.filter(({ refusal }) => refusal === null)) {
+    const other = behind.get(band.placeId);
+    if (other?.methodId === methodId) continue;
+    if (!other || band.methodId === methodId || goes(band) > goes(other)) behind.set(band.placeId, band);
+  }
+  return behind;
+}
+
+/** How the hours of a strip go, as few stretches as there are. */
+export function marginsOn({ fromMs, toMs }: Pick<DayStrip, 'fromMs' | 'toMs'>, band: Band): Margin[] {
+  const margins: Margin[] = [];
+  for (const { startMs, verdict, limiting } of band.cells) {
+    if (startMs < fromMs || startMs >= toMs) continue;
+    const isOpen = verdict === 'go' || verdict === 'go-if';
+    const comfort = isOpen ? Math.round(4 * Math.min(1, Math.max(0, limiting.comfort))) / 4 : 0;
+    const last = margins.at(-1);
+    const endMs = startMs + MS_PER_HOUR;
+    if (last?.verdict === verdict && last.comfort === comfort && last.endMs === startMs)
+      margins[margins.length - 1] = { ...last, endMs };
+    else margins.push({ startMs, endMs, verdict, comfort });
+  }
+  return margins;
 }
 
 /** How dear a drop is, for its shade: the best third of what may be had, the middle, the rest. */

@@ -1,19 +1,29 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_DISPLAY, DEFAULT_HANDS, type PlanChoice, type PlanOption, type Window } from '@keen/core';
-import { inverseOf, type PlanView, withChanged } from '../../api/plan-queries.js';
+import {
+  type Band,
+  DEFAULT_DISPLAY,
+  DEFAULT_HANDS,
+  type PlanChoice,
+  type PlanOption,
+  type Window,
+} from '@keen/core';
+import { inverseOf, type PlanView, withChanged, withMarked } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
 import { handsErrors, newHands } from '../settings/hands-form.js';
 import {
+  bandsBehind,
   blocksOf,
   changesText,
   dayStrips,
   dropTargets,
   isOn,
+  marginsOn,
   nearestTarget,
   shareOf,
   shownHours,
+  stackOf,
   steppedTarget,
   targetGrade,
 } from './plan-view.js';
@@ -125,6 +135,28 @@ describe('the blocks of the board', () => {
       ['l', 'planned', null],
     ]);
     expect(blocks[2]?.window).toBeNull();
+  });
+});
+
+describe('blocks that meet on one lane', () => {
+  it('stand in rows of their own, and share one where they do not meet', () => {
+    const block = (key: string, from: number, to: number) => ({ key, startMs: NOW + from, endMs: NOW + to });
+    const { rowOf, rows } = stackOf([
+      block('c', 20, 30),
+      block('a', 0, 10),
+      block('b', 5, 15),
+      block('d', 22, 25),
+      block('e', 10, 12),
+    ]);
+    expect([...rowOf].sort()).toEqual([
+      ['a', 0],
+      ['b', 1],
+      ['c', 0],
+      ['d', 1],
+      ['e', 0],
+    ]);
+    expect(rows).toBe(2);
+    expect(stackOf([])).toMatchObject({ rows: 1 });
   });
 });
 
@@ -291,9 +323,9 @@ describe('words about the plan', () => {
   it('tell what there could be more of', () => {
     const places = [{ id: 'home', name: 'Home garage' }];
     expect(reliefText({ kind: 'hands', dayMs: NOW }, places, format)).toMatch(/hands on Wed.* 14/);
-    expect(reliefText({ kind: 'room', placeId: 'home' }, places, format)).toBe(
-      'Room for another car at Home garage',
-    );
+    const room = { kind: 'room', placeId: 'home' } as const;
+    expect(reliefText({ ...room, dayMs: null }, places, format)).toBe('Room for another car at Home garage');
+    expect(reliefText({ ...room, dayMs: NOW }, places, format)).toMatch(/at Home garage on Wed.* 14$/);
   });
 
   it.each([
@@ -311,9 +343,14 @@ describe('taking changes back', () => {
     const after = wash({ startMs: before.startMs + HOUR_MS, isLocked: true });
     const { id, placeId, methodId, startMs, handsId, isLocked, extras } = before;
     expect(
-      inverseOf({ added: [wash({ id: 'n' })], moved: [{ before, after }], removed: [wash({ id: 'r' })] }),
+      inverseOf({
+        added: [wash({ id: 'n' })],
+        moved: [{ before, after }],
+        removed: [wash({ id: 'r' })],
+        restored: [wash({ id: 'b' })],
+      }),
     ).toEqual({
-      remove: ['n'],
+      remove: ['n', 'b'],
       move: [{ id, placeId, methodId, startMs, handsId, isLocked, extras }],
       restore: ['r'],
     });
@@ -340,10 +377,78 @@ describe('taking changes back', () => {
         added: [wash({ id: 'n', vehicleId: 'b' })],
         moved: [moved],
         removed: [wash({ id: 'r', vehicleId: 'c' })],
+        restored: [wash({ id: 'back', vehicleId: 'f' })],
       },
     );
-    expect(shown.planned.map(({ id, placeId }) => `${id} ${placeId}`)).toEqual(['s home', 'n home', 'm bay']);
+    expect(shown.planned.map(({ id, placeId }) => `${id} ${placeId}`)).toEqual([
+      's home',
+      'n home',
+      'back home',
+      'm bay',
+    ]);
     expect(shown.changes.map(({ id }) => id)).toEqual(['e']);
+  });
+});
+
+describe('a wash that is marked', () => {
+  it('shows its lock at once, where it stands', () => {
+    const shown = withMarked(
+      view({ planned: [wash({ id: 'a' }), wash({ id: 'b' })] }),
+      wash({ id: 'b', isLocked: true }),
+    );
+    expect(shown.planned.map(({ id, isLocked }) => [id, isLocked])).toEqual([
+      ['a', false],
+      ['b', true],
+    ]);
+  });
+});
+
+describe('how the hours go behind the board', () => {
+  const FROM = local('2026-01-14T08:00');
+  type Kind = Band['cells'][number]['verdict'];
+  const band = (placeId: string, methodId: string, kinds: readonly Kind[], comfort = 1): Band =>
+    ({
+      placeId,
+      methodId,
+      refusal: null,
+      cells: kinds.map((verdict, i) => ({
+        startMs: FROM + i * HOUR_MS,
+        verdict,
+        limiting: { comfort: comfort / (i + 1) },
+      })),
+    }) as unknown as Band;
+
+  it('takes the method wanted where a place offers it, and otherwise the one that goes most often', () => {
+    const refused = { ...band('bay', 'bay-contact', ['go']), refusal: {} } as Band;
+    const bands = [
+      band('home', 'garage-hose', ['no', 'go']),
+      band('home', 'garage-rinseless', ['go', 'go']),
+      band('bay', 'bay-touchless', ['go', 'go']),
+      band('bay', 'bay-rinse', ['no', 'no']),
+      refused,
+    ];
+    const wanted = (methodId: string) =>
+      [...bandsBehind(bands, methodId)].map(([placeId, { methodId: found }]) => `${placeId} ${found}`);
+    expect(wanted('bay-rinse')).toEqual(['home garage-rinseless', 'bay bay-rinse']);
+    expect(wanted('bay-contact')).toEqual(['home garage-rinseless', 'bay bay-touchless']);
+    expect(wanted('garage-hose')).toEqual(['home garage-hose', 'bay bay-touchless']);
+  });
+
+  it('are as few stretches as there are, in quarters of the way from the limit, within the strip', () => {
+    const cells = band('home', 'garage-hose', ['go', 'go', 'go', 'no', 'no', 'go-if'], 1);
+    const strip = { fromMs: FROM, toMs: FROM + 5 * HOUR_MS };
+    const hours = marginsOn(strip, cells).map(({ startMs, endMs, verdict, comfort }) => [
+      (startMs - FROM) / HOUR_MS,
+      (endMs - FROM) / HOUR_MS,
+      verdict,
+      comfort,
+    ]);
+    expect(hours).toEqual([
+      [0, 1, 'go', 1],
+      [1, 2, 'go', 0.5],
+      [2, 3, 'go', 0.25],
+      [3, 5, 'no', 0],
+    ]);
   });
 });
 

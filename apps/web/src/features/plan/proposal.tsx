@@ -16,6 +16,7 @@ interface ProposalProps {
   readonly format: Format;
   readonly onAccept: (changeIds: readonly string[]) => void;
   readonly isBusy: boolean;
+  readonly isNarrow: boolean;
 }
 
 type Told = Pick<ProposalProps, 'places' | 'vehicles' | 'format'>;
@@ -56,11 +57,16 @@ function ChangeText({ change, told }: { readonly change: ExplainedChange; readon
   );
 }
 
+/** More changes than these are unfolded on demand, so that the plan under them is not far off. */
+const SHOWN = { wide: 8, narrow: 4 };
+
 /** What the program would change in the plan; all of it or some of it can be accepted. */
-export function Proposal({ view, places, vehicles, format, onAccept, isBusy }: ProposalProps) {
+export function Proposal({ view, places, vehicles, format, onAccept, isBusy, isNarrow }: ProposalProps) {
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [isUnfolded, setUnfolded] = useState(false);
   const { changes } = view;
   if (changes.length === 0) return null;
+  const shown = isUnfolded ? changes : changes.slice(0, isNarrow ? SHOWN.narrow : SHOWN.wide);
   const taken = changes.filter(({ id }) => !left.has(id));
   const toggle = (id: string): void => {
     const next = new Set(left);
@@ -81,7 +87,7 @@ export function Proposal({ view, places, vehicles, format, onAccept, isBusy }: P
         </Button>
       </header>
       <ul>
-        {changes.map((change) => (
+        {shown.map((change) => (
           <li key={change.id}>
             <Checkbox
               checked={!left.has(change.id)}
@@ -91,6 +97,11 @@ export function Proposal({ view, places, vehicles, format, onAccept, isBusy }: P
           </li>
         ))}
       </ul>
+      {shown.length < changes.length && (
+        <Button variant="default" size="compact-sm" mt="xs" onClick={() => setUnfolded(true)}>
+          Show {changes.length - shown.length} more
+        </Button>
+      )}
     </section>
   );
 }

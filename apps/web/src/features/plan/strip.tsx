@@ -1,13 +1,28 @@
+import type { Band } from '@keen/core';
 import { memo, type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Format } from '../../format/format.js';
 import { moveCostText } from '../../words/plan-words.js';
 import classes from './plan.module.css';
-import { type DayStrip, type DropTarget, laneOf, type LaneKind, shareOf, targetGrade } from './plan-view.js';
+import {
+  type DayStrip,
+  type DropTarget,
+  laneOf,
+  type LaneKind,
+  marginsOn,
+  shareOf,
+  targetGrade,
+} from './plan-view.js';
 
 export interface Lane {
   readonly id: string;
   readonly name: string;
+}
+
+/** What stands on a lane, and in how many rows. */
+export interface LaneBlocks {
+  readonly blocks: readonly ReactNode[];
+  readonly rows: number;
 }
 
 interface StripProps {
@@ -21,7 +36,9 @@ interface StripProps {
   readonly target: DropTarget | null;
   readonly onDrop: (target: DropTarget) => void;
   readonly onAim: (target: DropTarget | null) => void;
-  readonly blocksOn: (lane: Lane) => ReactNode;
+  readonly blocksOn: (lane: Lane) => LaneBlocks;
+  /** How the hours go on a lane for the chosen car; undefined: nothing is chosen, or it does not go there at all. */
+  readonly bandOn: (lane: Lane) => Band | undefined;
   readonly isTall: boolean;
 }
 
@@ -62,6 +79,22 @@ const StripHead = memo(function StripHead({ strip, format }: Pick<StripProps, 's
   );
 });
 
+/** How the hours go, under a lane: faint near the limit, full far from it. */
+const Margins = memo(function Margins({ strip, band }: { readonly strip: DayStrip; readonly band: Band }) {
+  return marginsOn(strip, band).map(({ startMs, endMs, verdict, comfort }) => (
+    <div
+      key={startMs}
+      className={classes.margin}
+      data-verdict={verdict}
+      style={{
+        left: `${shareOf(strip, startMs) * 100}%`,
+        width: `${(shareOf(strip, endMs) - shareOf(strip, startMs)) * 100}%`,
+        ['--comfort' as string]: comfort,
+      }}
+    />
+  ));
+});
+
 function LaneRow({
   strip,
   lane,
@@ -72,6 +105,7 @@ function LaneRow({
   onDrop,
   onAim,
   blocksOn,
+  bandOn,
 }: StripProps & { readonly lane: Lane }) {
   // Worked out once for what is in hand, so that aiming redraws little.
   const here = useMemo(
@@ -94,8 +128,8 @@ function LaneRow({
         })),
     [targets, kind, lane.id, strip, format],
   );
-  const blocks = blocksOn(lane);
-  const isUsed = Array.isArray(blocks) && blocks.length > 0;
+  const { blocks, rows } = blocksOn(lane);
+  const band = bandOn(lane);
   const night = [
     { from: 0, to: strip.sunriseMs === null ? 0 : shareOf(strip, strip.sunriseMs) },
     { from: strip.sunsetMs === null ? 1 : shareOf(strip, strip.sunsetMs), to: 1 },
@@ -106,10 +140,10 @@ function LaneRow({
       <div
         className={classes.track}
         data-lane={lane.id}
-        data-used={isUsed || undefined}
+        data-used={blocks.length > 0 || undefined}
         data-from={strip.fromMs}
         data-to={strip.toMs}
-        style={{ ['--hours' as string]: strip.hoursMs.length }}
+        style={{ ['--hours' as string]: strip.hoursMs.length, ['--rows' as string]: rows }}
       >
         {night.map(({ from, to }) => (
           <div
@@ -118,6 +152,7 @@ function LaneRow({
             style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
           />
         ))}
+        {band && <Margins strip={strip} band={band} />}
         {here.map(({ candidate, grade, style, label }) => (
           <button
             key={candidate.key}

@@ -25,7 +25,7 @@ export function useCarry(kind: LaneKind): Carry {
   const [target, setTarget] = useState<DropTarget | null>(null);
   const asked = carried && {
     vehicleId: carried.vehicleId,
-    washId: carried.block?.wash?.id ?? null,
+    washId: carried.block?.washId ?? null,
   };
   const { data: moves, isLoading, error } = useMoves(asked);
   const targets = useMemo(

@@ -27,6 +27,8 @@ interface WashPanelProps {
   readonly onRemove: (block: Block) => void;
   readonly onExtras: (block: Block, extras: readonly SeasonJobId[]) => void;
   readonly onMove: (to: PricedOption) => void;
+  /** Takes what is proposed into the plan; null while the plan is worked out anew. */
+  readonly onAccept: ((block: Block) => void) | null;
   readonly onClose: () => void;
 }
 
@@ -47,9 +49,9 @@ function Alternatives({ block, places, format, onMove }: WashPanelProps) {
                 {option.pushesOut.length > 0 && ', and another car gives way'}
               </span>
             </span>
-            {block.wash && option.pushesOut.length === 0 && (
+            {option.pushesOut.length === 0 && (
               <Button size="compact-sm" variant="default" onClick={() => onMove(option)}>
-                Move
+                {block.washId === null ? 'Plan' : 'Move'}
               </Button>
             )}
           </li>
@@ -59,8 +61,15 @@ function Alternatives({ block, places, format, onMove }: WashPanelProps) {
   );
 }
 
-function Acts({ block, onLock, onStart, onRemove }: WashPanelProps) {
-  if (!block.wash) return null;
+function Acts({ block, onLock, onStart, onRemove, onAccept }: WashPanelProps) {
+  if (!block.wash)
+    return (
+      <div className={`${classes.acts} no-print`}>
+        <Button color="lamp.3" disabled={onAccept === null} onClick={() => onAccept?.(block)}>
+          Accept this one
+        </Button>
+      </div>
+    );
   const { isLocked, startedMs } = block.wash;
   return (
     <div className={`${classes.acts} no-print`}>
@@ -124,7 +133,7 @@ function Promise({ block, view, format }: WashPanelProps) {
 
 /** Where what is in hand would fall, before it is let go. */
 function Aim({ block, carry, places, format }: WashPanelProps) {
-  if (!block.wash) return null;
+  if (carry.carried?.block?.key !== block.key) return null;
   if (carry.isLoading) return <p className="muted">Looking where else it goes …</p>;
   if (!carry.target)
     return (
