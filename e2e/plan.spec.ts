@@ -148,13 +148,12 @@ test('a change of the house is told as a difference, and what is locked stays', 
   const answer = await request.get('/api/plan');
   expect(answer.status(), await answer.text()).toBe(200);
   const view = (await answer.json()) as {
-    id: string;
     changes: { id: string; kind: string; after: { placeId: string; vehicleId: string } }[];
   };
   const bay = view.changes.find(({ after }) => after.placeId === 'pier-road-bay');
   const home = view.changes.find(({ after }) => after.placeId === 'home-garage');
   const changeIds = [bay?.id, home?.id];
-  const accepted = await request.post('/api/plan/accept', { data: { planId: view.id, changeIds } });
+  const accepted = await request.post('/api/plan/accept', { data: { changeIds } });
   const { added } = (await accepted.json()) as { added: { id: string; placeId: string }[] };
   const atHome = added.find(({ placeId }) => placeId === 'home-garage');
   await request.patch(`/api/washes/${atHome?.id}`, { data: { isLocked: true } });

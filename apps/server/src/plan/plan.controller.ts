@@ -40,8 +40,8 @@ export class PlanController {
   /** Carries out some of the proposed changes, all that are named or none. */
   @Post('accept')
   @HttpCode(200)
-  accept(@Body() { planId, changeIds }: AcceptPlanDto): Promise<ChangedWashes> {
-    return this.plan.accept(planId, changeIds);
+  accept(@Body() { changeIds }: AcceptPlanDto): Promise<ChangedWashes> {
+    return this.plan.accept(changeIds);
   }
 
   /** Ends the search for a better plan; the best so far is kept. */

@@ -1,8 +1,6 @@
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsNotEmpty, IsOptional, IsString } from 'class-validator';
 
 export class AcceptPlanDto {
-  /** The plan that was looked at. */
-  @IsString() @IsNotEmpty() planId: string;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @IsString({ each: true }) changeIds: string[];
 }
 

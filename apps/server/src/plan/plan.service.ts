@@ -46,6 +46,8 @@ interface Run {
   schedule: Schedule;
   answer: PlanAnswer;
   state: SearchState;
+  /** What it has proposed: whoever saw a proposal may still accept it when the search has found better since. */
+  readonly proposals: NamedChange[][];
   readonly stop: AbortController;
 }
 
@@ -149,17 +151,21 @@ export class PlanService implements OnModuleDestroy {
   }
 
   /**
-   * Carries out some of the changes that a view proposed.
+   * Carries out some of the changes that were proposed together. The name of a change tells all of it, so nobody accepts what they
+   * have not seen.
    *
-   * @throws 409 where the plan has moved on since, so that nobody accepts what they have not seen
+   * @throws 409 where weather, washes or the shop have changed since and they are no longer proposed
    */
-  async accept(planId: string, changeIds: readonly string[]): Promise<ChangedWashes> {
-    const run = await this.current();
-    if (idOf(run) !== planId)
-      throw conflict('planId', 'The plan has moved on since you looked. Look at the new one, then accept.');
-    const chosen = changesOf(run).filter(({ id }) => changeIds.includes(id));
-    const missing = changeIds.find((id) => !chosen.some((change) => change.id === id));
-    if (missing !== undefined) throw conflict('changeIds', `There is no change ${missing} in this plan.`);
+  async accept(changeIds: readonly string[]): Promise<ChangedWashes> {
+    const { proposals } = await this.current();
+    const chosen = proposals
+      .map((changes) => changes.filter(({ id }) => changeIds.includes(id)))
+      .find(({ length }) => length === new Set(changeIds).size);
+    if (!chosen)
+      throw conflict(
+        'changeIds',
+        'The plan has moved on since you looked. Look at the new one, then accept.',
+      );
     return this.changes.apply(asWashChanges(chosen));
   }
 
@@ -174,7 +180,8 @@ export class PlanService implements OnModuleDestroy {
   private begin(found: PlanFound): void {
     this.run?.stop.abort();
     const { schedule, answer } = found.made;
-    const run: Run = { found, schedule, answer, state: 'ended', stop: new AbortController() };
+    const proposals = [changesOf({ found, answer })];
+    const run: Run = { found, schedule, answer, proposals, state: 'ended', stop: new AbortController() };
     this.run = run;
     if (schedule.status === 'proven') return;
     run.state = 'searching';
@@ -205,8 +212,10 @@ export class PlanService implements OnModuleDestroy {
           },
         }),
       );
-      if (run.schedule.chosen !== run.found.made.schedule.chosen)
+      if (run.schedule.chosen !== run.found.made.schedule.chosen) {
         run.answer = await run.found.tell(run.schedule.chosen);
+        run.proposals.push(changesOf(run));
+      }
       run.state = run.stop.signal.aborted ? 'stopped' : 'ended';
     } catch (error) {
       run.state = run.stop.signal.aborted ? 'stopped' : 'failed';
@@ -218,7 +227,7 @@ export class PlanService implements OnModuleDestroy {
   /** What stands against the old start of everything that is moved or dropped. */
   private explained(run: Run): Promise<ExplainedChange[]> {
     return Promise.all(
-      changesOf(run).map(async (change): Promise<ExplainedChange> => {
+      proposedBy(run).map(async (change): Promise<ExplainedChange> => {
         if (change.kind === 'add') return { ...change, against: null, heldUpBy: null };
         const { vehicleId, placeId, methodId, startMs } = change.before;
         const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
@@ -242,10 +251,12 @@ const standingOf = ({ schedule, state, answer }: Run): PlanStanding => ({
   state,
 });
 
+const proposedBy = ({ proposals }: Run): readonly NamedChange[] => proposals.at(-1) ?? [];
+
 /** Changes whenever what is proposed does. */
 const idOf = (run: Run): string =>
   createHash('sha256')
-    .update(JSON.stringify(changesOf(run).map(({ id }) => id)))
+    .update(JSON.stringify(proposedBy(run).map(({ id }) => id)))
     .digest('base64url');
 
 /** The wash that was begun, runs beyond its time and is in the way of a start. */
@@ -264,7 +275,7 @@ function lateBefore(slot: PlannedSlot, { planned, nowMs }: PlanFound): string | 
 type NamedChange = PlanChange & Pick<ExplainedChange, 'id' | 'washId'>;
 
 /** From the washes that stand to those that the plan would have, each change under a name of its own. */
-function changesOf({ found, answer }: Run): NamedChange[] {
+function changesOf({ found, answer }: Pick<Run, 'found' | 'answer'>): NamedChange[] {
   const before = found.planned.map((wash) => ({ ...slotOf(wash, found.nowMs), washId: wash.id }));
   const movable = before.filter((slot) => !isKept(slot, answer.fixed));
   return planDifference(movable, answer.choices.map(choiceSlot)).map((change): NamedChange => {

@@ -143,8 +143,8 @@ export const useMarkWash = () =>
 
 export const useAcceptPlan = () =>
   useChange(
-    (accepted: { planId: string; changeIds: readonly string[] }) =>
-      ask<ChangedWashes>('plan/accept', { method: 'POST', body: accepted }),
+    (changeIds: readonly string[]) =>
+      ask<ChangedWashes>('plan/accept', { method: 'POST', body: { changeIds } }),
     WASHES,
     showAtOnce,
   );

@@ -5,7 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
-import { ask } from './client.js';
+import { ApiError, ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
 import type {
   BalanceView,
@@ -178,6 +178,11 @@ export function useChange<I, O>(
       atOnce?.(client, answer);
       const read = stale.map((key) => ({ key, done: client.invalidateQueries({ queryKey: [key] }) }));
       await Promise.all(read.filter(({ key }) => !PLAN.includes(key)).map(({ done }) => done));
+    },
+    onError: (error) => {
+      // What it was meant for is no longer as it was shown.
+      if (error instanceof ApiError && error.status === 409)
+        for (const key of stale) void client.invalidateQueries({ queryKey: [key] });
     },
   });
 }

@@ -114,15 +114,10 @@ function useActs(vehicles: readonly VehicleRecord[]) {
         { onError: noticeOfFailure },
       ),
     accept: (view: PlanView, changeIds: readonly string[]) =>
-      accept.mutate(
-        { planId: view.id, changeIds },
-        {
-          onSuccess: done(
-            `Accepted: ${changesText(view.changes.filter(({ id }) => changeIds.includes(id)))}.`,
-          ),
-          onError: noticeOfFailure,
-        },
-      ),
+      accept.mutate(changeIds, {
+        onSuccess: done(`Accepted: ${changesText(view.changes.filter(({ id }) => changeIds.includes(id)))}.`),
+        onError: noticeOfFailure,
+      }),
   };
 }
 
