@@ -3,12 +3,13 @@ import { DESK, PHONE } from './browser.js';
 
 async function openPlan(page: Page, path = '/plan'): Promise<void> {
   await page.goto(path);
-  await expect(page.getByText('no plan is worth more')).toBeVisible({ timeout: 60_000 });
   await renewed(page);
 }
 
-/** Behind a change the plan is worked out anew; until then what is above the board may still grow or shrink. */
+/** Behind a change the plan is worked out anew, and bettered; until then what stands on the board may still move. */
 async function renewed(page: Page): Promise<void> {
+  await expect(page.getByText('Being worked out anew')).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByText('proven: no plan is worth more')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Being worked out anew')).toHaveCount(0, { timeout: 60_000 });
 }
 
