@@ -7,13 +7,17 @@ import type { Roster } from './roster.js';
 import { isProven, type Schedule, type ScheduleProblem } from './schedule-problem.js';
 import { highest, tightPrices } from './walk.js';
 
+/** The best schedule that is known, and what none can pass. */
+export interface Known {
+  readonly roster: Roster;
+  readonly bound: number;
+}
+
 /** What is known of a problem before the integer programme is asked. */
-export interface Start {
+export interface Start extends Known {
   readonly compiled: Compiled;
-  readonly prices: Prices;
   /** By option: no schedule with it is worth more. */
   readonly bounds: Float64Array;
-  readonly roster: Roster;
 }
 
 export interface SearchWatch {
@@ -72,6 +76,7 @@ export class Search {
   private readonly surplus: Float64Array;
   private readonly next = chance(29);
   private best: Roster;
+  private bound: number;
   /** The best that was found among the options searched. */
   private searched: Roster | null = null;
   private dives = 0;
@@ -86,6 +91,7 @@ export class Search {
     this.best = rosterOf(byWorth(this.compiled.value), this.compiled);
     const isOver = (): boolean => watch.spentShare() > WALK_SHARE;
     this.prices = tightPrices(this.compiled, { roster: this.best, isOver });
+    this.bound = this.prices.bestBound;
     this.bounds = this.prices.boundsWith();
     this.narrow = narrowed(this.compiled, highest(this.bounds, DIVE_OPTIONS, this.best));
     this.middle = narrowed(this.compiled, highest(this.bounds, SEARCHED_OPTIONS, this.best));
@@ -95,11 +101,17 @@ export class Search {
 
   /** What is known by now. */
   get start(): Start {
-    return { compiled: this.compiled, prices: this.prices, bounds: this.bounds, roster: this.best };
+    return { compiled: this.compiled, bounds: this.bounds, roster: this.best, bound: this.bound };
+  }
+
+  /** Goes on from what was found of this start elsewhere. */
+  learn({ roster, bound }: Known): void {
+    this.bound = Math.min(this.bound, bound);
+    if (roster.value > this.best.value) this.best = roster;
   }
 
   private tell(): void {
-    this.watch.onBetter(this.best.told(this.prices.bestBound));
+    this.watch.onBetter(this.best.told(this.bound));
   }
 
   private take(roster: Roster): void {
@@ -117,8 +129,7 @@ export class Search {
    */
   run(spentShare: () => number, mostDives = Infinity): void {
     const { compiled, middle, narrow, prices, surplus, next } = this;
-    const isOver = (): boolean =>
-      spentShare() > 1 || isProven(this.best.value, prices.bestBound, compiled.grain);
+    const isOver = (): boolean => spentShare() > 1 || isProven(this.best.value, this.bound, compiled.grain);
     const reorder = new Reorder(middle, { surplus, next, isOver });
     const order = byWorth(narrow.value);
     const haltAt = Math.min(DIVES.length, this.dives + mostDives);
@@ -146,6 +157,6 @@ export class Search {
 export function goodSchedule(problem: ScheduleProblem, spentShare: () => number): Schedule {
   const search = new Search(problem, { spentShare, onBetter: () => undefined });
   search.run(spentShare);
-  const { prices, roster } = search.start;
-  return roster.told(prices.bestBound);
+  const { roster, bound } = search.start;
+  return roster.told(bound);
 }

@@ -1,4 +1,4 @@
-import { Search, type Start } from './search.js';
+import { type Known, Search, type Start } from './search.js';
 import { programModel } from './program-model.js';
 import { Roster } from './roster.js';
 import { isProven, type Schedule, type ScheduleProblem, type ScheduleWatch } from './schedule-problem.js';
@@ -35,47 +35,35 @@ function rosterWith(roster: Roster, chosen: readonly number[] | null, { compiled
 async function prove(
   start: Start,
   watch: Required<ScheduleWatch> & { secondsLeft: () => number },
-): Promise<Schedule> {
+): Promise<Known> {
   const { compiled, bounds } = start;
   const { grain } = compiled;
-  let best = start.roster;
-  let bound = start.prices.bestBound;
-  if (isProven(best.value, bound, grain) || watch.secondsLeft() <= 0 || watch.isOver())
-    return best.told(bound);
+  let { roster: best, bound } = start;
+  const isDone = (): boolean =>
+    isProven(best.value, bound, grain) || watch.secondsLeft() <= 0 || watch.isOver();
+  if (isDone()) return { roster: best, bound };
   const { loadSolver, solveProgram } = await import('./integer-program.js');
   const highs = await loadSolver();
-  const told = (): Schedule => best.told(bound);
-  for (let size = FIRST_KERNEL; !isProven(best.value, bound, grain); size *= 2) {
-    const secondsLeft = watch.secondsLeft();
-    if (secondsLeft <= 0 || watch.isOver()) break;
+  for (let size = FIRST_KERNEL; !isDone(); size *= 2) {
     const enough = best.value + grain * (1 - 1e-6);
     const options = highest(bounds, size, best).filter((i) => bounds[i]! > enough || best.has(i));
     const inside = new Set(options);
     const floor = bounds.reduce((most, b, i) => (inside.has(i) ? most : Math.max(most, b)), -Infinity);
     const result = solveProgram(highs, programModel(compiled, options), {
-      secondsLeft,
+      secondsLeft: watch.secondsLeft(),
       isOver: watch.isOver,
       startWith: options.flatMap((i, column) => (best.has(i) ? [column] : [])),
       onBetter: (chosen) => {
         best = rosterWith(best, chosen, start);
-        watch.onBetter(told());
+        watch.onBetter(best.told(bound));
       },
     });
     best = rosterWith(best, result.chosen, start);
     const inKernel = result.isProven ? best.value : result.bound;
     bound = Math.min(bound, Math.max(floor, inKernel, best.value));
-    watch.onBetter(told());
+    watch.onBetter(best.told(bound));
   }
-  return told();
-}
-
-/** The better of two schedules, under the tighter of their bounds. */
-function betterOf(one: Schedule | null, other: Schedule): Schedule {
-  if (!one) return other;
-  const { chosen, value } = one.value > other.value ? one : other;
-  const bound = Math.max(value, Math.min(one.bound, other.bound));
-  const isMet = other.status === 'proven' || isProven(value, bound);
-  return { chosen, value, bound: isMet ? value : bound, status: isMet ? 'proven' : 'feasible' };
+  return { roster: best, bound };
 }
 
 /**
@@ -101,14 +89,13 @@ export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch)
   const isAmple = timeLimitSeconds >= AMPLE_SECONDS;
   const spentShare = shareOf(isAmple ? SEARCH_SHARE * FIRST_SEARCH_SHARE : SEARCH_SHARE);
   const search = new Search(problem, { onBetter, spentShare });
-  let known: Schedule | null = null;
   if (isAmple) {
     search.run(shareOf(SEARCH_SHARE), 1);
     const untilSeconds = spent() + QUICK_PROOF_SHARE * timeLimitSeconds;
     const quick = { isOver, onBetter, secondsLeft: () => Math.min(untilSeconds - spent(), secondsLeft()) };
-    known = await prove(search.start, quick);
-    if (known.status === 'proven') return known;
+    search.learn(await prove(search.start, quick));
   }
   search.run(shareOf(SEARCH_SHARE));
-  return betterOf(known, await prove(search.start, { isOver, onBetter, secondsLeft }));
+  const { roster, bound } = await prove(search.start, { isOver, onBetter, secondsLeft });
+  return roster.told(bound);
 }
