@@ -11,7 +11,7 @@ import { dueState } from '../plan/index.js';
 import { DEFAULT_LIMITS, RULES, type Situation } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
 import { BAY, DRIVE, VEHICLE } from '../testing/shop.js';
-import { ZONE_GROUPS } from '../vehicle/index.js';
+import { BODY_CLASSES, ZONE_GROUPS } from '../vehicle/index.js';
 import { hashUnit, MS_PER_HOUR } from '../weather/index.js';
 import { type Method, METHOD_NEEDS, METHODS, shopMethod } from './index.js';
 
@@ -31,9 +31,12 @@ function anyHouse(seed: number): HouseRules {
 }
 
 const HOUSES = Array.from({ length: 300 }, (_, i) => anyHouse(i + 1));
-const WAYS: readonly { house: HouseRules; method: Method }[] = HOUSES.flatMap((house) =>
+const WAYS: readonly { house: HouseRules; method: Method }[] = HOUSES.flatMap((house, i) =>
   METHODS.flatMap(({ id }) =>
-    [false, true].map((delicateWheels) => ({ house, method: shopMethod(id, house, { delicateWheels }) })),
+    [false, true].map((delicateWheels) => ({
+      house,
+      method: shopMethod(id, house, { delicateWheels, bodyClass: BODY_CLASSES[i % BODY_CLASSES.length] }),
+    })),
   ),
 );
 const wrong = (isWrong: (method: Method, house: HouseRules) => boolean): string[] =>

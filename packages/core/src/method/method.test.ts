@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, HOUSE_RULES, type HouseRules } from '../house/index.js';
 import { gapWaterMl } from '../rules/index.js';
 import { houseWith } from '../testing/shop.js';
-import { ZONE_GROUPS } from '../vehicle/index.js';
+import { BODY_CLASSES, type BodyClass, ZONE_GROUPS } from '../vehicle/index.js';
 import {
   type MethodId,
   METHOD_IDS,
@@ -198,5 +198,42 @@ describe('house rules', () => {
     expect(stepsOf('bay-touch-free', off, true)[0]).toBe('rinse');
     expect(stepsOf('bay-touch-free', under({ wheelsBeforeRinse: 'rinse-first' }))[0]).toBe('rinse');
     expect(stepsOf('garage-rinseless', under({ wheelsBeforeRinse: 'rinse-first' }))[0]).toBe('pre-soak');
+  });
+});
+
+describe('a larger body', () => {
+  const onBody = (methodId: MethodId, bodyClass: BodyClass, house = DEFAULT_HOUSE) =>
+    shopMethod(methodId, house, { delicateWheels: false, bodyClass });
+  const minutesOf = (methodId: MethodId, bodyClass: BodyClass, step: WashStepId): number | undefined =>
+    onBody(methodId, bodyClass).steps.find(({ id }) => id === step)?.minutes;
+
+  it('takes longer where the body is gone over, and the same at the wheels', () => {
+    const contact = BODY_CLASSES.map((bodyClass) => minutesOf('bay-contact', bodyClass, 'contact'));
+    expect(contact).toEqual([18, 19.4, 16.2, 21.6, 20.7, 28.8]);
+    expect(minutesOf('bay-contact', 'van', 'wheels')).toBe(minutesOf('bay-contact', 'saloon', 'wheels'));
+  });
+
+  it('costs more of the meter, water and product, and stands wet for longer', () => {
+    const [saloon, van] = [onBody('bay-touch-free', 'saloon'), onBody('bay-touch-free', 'van')];
+    expect(van.meterSeconds).toBeCloseTo(saloon.meterSeconds + 60 * 0.6 * (4 + 1), 6);
+    expect(van.litres).toBeGreaterThan(saloon.litres);
+    expect(van.productMinor).toBe(144);
+    expect(saloon.drying).toMatchObject({ sections: [{ minutes: 9 }, { minutes: 5 }, { minutes: 2.5 }] });
+    expect(van.drying).toMatchObject({ sections: [{ minutes: 14.4 }, { minutes: 8 }, { minutes: 4 }] });
+  });
+
+  it('takes a machine as long as any other', () => {
+    expect(onBody('touchless-automatic', 'van').minutes).toBe(onBody('touchless-automatic', 'hatch').minutes);
+  });
+
+  it('counts as the house has it, in the shop’s own minutes too', () => {
+    const half = { ...DEFAULT_HOUSE, numbers: { ...DEFAULT_HOUSE.numbers, sizeCountsPercent: 50 } };
+    const none = { ...DEFAULT_HOUSE, numbers: { ...DEFAULT_HOUSE.numbers, sizeCountsPercent: 0 } };
+    expect(onBody('bay-contact', 'van', none)).toEqual(shopMethod('bay-contact', none));
+    const own = {
+      ...half,
+      variants: { 'bay-contact': { steps: [{ key: 'contact-0', minutes: 10, note: '' }], leftOut: [] } },
+    };
+    expect(onBody('bay-contact', 'van', own).steps.find(({ id }) => id === 'contact')?.minutes).toBe(13);
   });
 });

@@ -1,14 +1,15 @@
 import type { HouseRules } from '../house/index.js';
-import type { Vehicle } from '../vehicle/index.js';
+import { BODY_SIZE, type Vehicle } from '../vehicle/index.js';
 import { EXTRA_STEPS, METHODS, methodOf } from './data/methods.js';
 import { describeMethod, type MethodRow } from './describe-method.js';
-import type { Drying, Method } from './method.js';
+import type { Drying, Method, Section } from './method.js';
 import { inOwnOrder } from './own-order.js';
 import type { WashStep, WashStepId } from './wash-step.js';
 
 type Row = MethodRow;
 /** What of a car changes the way it is washed. */
-export type WashedCar = Pick<Vehicle, 'delicateWheels'> & Partial<Pick<Vehicle, 'hasChargePort'>>;
+export type WashedCar = Pick<Vehicle, 'delicateWheels'> &
+  Partial<Pick<Vehicle, 'hasChargePort' | 'bodyClass'>>;
 
 type Edit = (row: Row, house: HouseRules, vehicle: WashedCar) => Row;
 
@@ -189,19 +190,72 @@ const EDITS: readonly Edit[] = [
   chargePort,
 ];
 
+/** What takes as long as there is body to go over; a machine, wheels and what lies under take the same on each. */
+const GOES_OVER_BODY = isIn([
+  'foam',
+  'pre-soak',
+  'rinse',
+  'contact',
+  'rinseless',
+  'spray-wipe',
+  'final-rinse',
+  'blow',
+  'towel',
+  'strip',
+  'seal',
+  'bare-check',
+  'salt-neutraliser',
+  'tar',
+]);
+const TENTHS = 10;
+const inTenths = (value: number): number => Math.round(value * TENTHS) / TENTHS;
+
+const minutesOf = (steps: readonly WashStep[]): number =>
+  steps.reduce((sum, { minutes }) => sum + minutes, 0);
+
+function longerDrying(drying: Drying, factor: number): Drying {
+  if (drying.kind === 'left') return drying;
+  const longer = (section: Section): Section => ({ ...section, minutes: inTenths(section.minutes * factor) });
+  const [first, ...others] = drying.sections;
+  return { ...drying, sections: [longer(first), ...others.map(longer)] };
+}
+
+/** A method is written down for a saloon; a larger body takes more minutes, water and product. */
+const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
+  const factor = 1 + (BODY_SIZE[bodyClass] - 1) * (numbers.sizeCountsPercent / 100);
+  const before = minutesOf(row.steps);
+  if (factor === 1 || before === 0) return row;
+  const steps = row.steps.map((step) =>
+    GOES_OVER_BODY(step) && step.groups.some((group) => group === 'upper' || group === 'lower')
+      ? { ...step, minutes: inTenths(step.minutes * factor), litres: inTenths(step.litres * factor) }
+      : step,
+  );
+  return {
+    ...row,
+    steps,
+    handsMinutes: Math.min(
+      inTenths((row.handsMinutes * minutesOf(steps)) / before),
+      row.setUpMinutes + minutesOf(steps),
+    ),
+    drying: longerDrying(row.drying, factor),
+    productMinor: Math.round(row.productMinor * factor),
+  };
+};
+
 const ROBUST = { delicateWheels: false };
 
 /**
  * How does this shop do this method on this car?
  *
  * @returns the method with its steps put in order, added or left out by the house rules and then by the shop's own variant of it,
- * all figures anew
+ * as long as the size of the body makes them, all figures anew
  */
 export function shopMethod(methodId: string, house: HouseRules, vehicle: WashedCar = ROBUST): Method {
   const shipped: Row = methodOf(methodId);
   const edited = EDITS.reduce((row, edit) => edit(row, house, vehicle), shipped);
   const variant = house.variants?.[methodId];
-  return describeMethod(variant ? { ...edited, steps: inOwnOrder(edited.steps, variant) } : edited);
+  const own = variant ? { ...edited, steps: inOwnOrder(edited.steps, variant) } : edited;
+  return describeMethod(bySize(own, house, vehicle));
 }
 
 /** All of them. */

@@ -24,8 +24,12 @@ export interface OwnStep {
 
 const NOTHING: Variant = { steps: [], leftOut: [] };
 
-/** The steps of a method for the editor: in the shop's own order, those left out among them. */
-export function ownSteps(methodId: string, house: HouseRules, car: WashedCar): OwnStep[] {
+/** The steps of a method for the editor: in the shop's own order, those left out among them; minutes are a saloon's. */
+export function ownSteps(
+  methodId: string,
+  house: HouseRules,
+  { bodyClass: _, ...car }: WashedCar,
+): OwnStep[] {
   const variant = house.variants?.[methodId] ?? NOTHING;
   const { steps } = shopMethod(methodId, { ...house, variants: {} }, car);
   const keys = stepKeys(steps);

@@ -206,6 +206,15 @@ export const HOUSE_NUMBERS = [
     means: 'of the water stays on the car after blowing (a heated blower takes about nine tenths)',
   },
   {
+    id: 'sizeCountsPercent',
+    value: 100,
+    min: 0,
+    max: 200,
+    unit: '%',
+    means:
+      'of what a body has more or less surface than a saloon, so much more or less time and water goes into its washing; 0: all take as long',
+  },
+  {
     id: 'restMinutes',
     value: 0,
     min: 0,

@@ -65,8 +65,8 @@ const SALOON_M2: Readonly<Record<PanelId, number>> = {
   front: 1.1,
   rear: 1.1,
 };
-/** How much larger other bodies are (judgement). */
-const SIZE: Readonly<Record<BodyClass, number>> = {
+/** How much surface other bodies have, of a saloon's (judgement). */
+export const BODY_SIZE: Readonly<Record<BodyClass, number>> = {
   saloon: 1,
   estate: 1.08,
   hatch: 0.9,
@@ -76,4 +76,5 @@ const SIZE: Readonly<Record<BodyClass, number>> = {
 };
 
 /** Surface of a panel, m² (judgement). */
-export const panelM2 = (bodyClass: BodyClass, panel: PanelId): number => SALOON_M2[panel] * SIZE[bodyClass];
+export const panelM2 = (bodyClass: BodyClass, panel: PanelId): number =>
+  SALOON_M2[panel] * BODY_SIZE[bodyClass];
