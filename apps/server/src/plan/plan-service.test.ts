@@ -22,8 +22,12 @@ const choiceAt = (vehicleId: string, startMs: number): PlanChoice =>
     },
   }) as unknown as PlanChoice;
 
-const answerOf = (...choices: PlanChoice[]): PlanAnswer =>
-  ({ choices, fixed: [], unplanned: [], steadyMinor: 0 });
+const answerOf = (...choices: PlanChoice[]): PlanAnswer => ({
+  choices,
+  fixed: [],
+  unplanned: [],
+  steadyMinor: 0,
+});
 
 const chosen = (value: number, status: Schedule['status']): Schedule => ({
   chosen: [],

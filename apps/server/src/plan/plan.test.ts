@@ -177,6 +177,44 @@ describe('changes to the plan', () => {
     await sent('washes/changes', { remove: [id] }, 200);
   });
 
+  const setNumbers = (numbers: object) =>
+    api().patch('/api/settings').send({ house: { numbers } }).expect(200);
+
+  it('leave the rest that the house wants between two washes', async () => {
+    const [first] = (await sent<ChangedWashes>('washes/changes', { add: [slot(0, '2026-01-15T09:00')] }, 200))
+      .added;
+    const soon = slot(1, '2026-01-15T11:00', { handsId: 'owner' });
+    await setNumbers({ restMinutes: 60 });
+    const refused = (await sent<ErrorBody>('washes/changes', { add: [soon] }, 409)).error;
+    expect(refused).toMatchObject({ field: 'startMs' });
+    expect(refused.message).toContain('less than the house’s 60 min of rest');
+    const within = slot(1, '2026-01-15T09:20', { placeId: place.id, handsId: 'owner' });
+    expect((await sent<ErrorBody>('washes/changes', { add: [within] }, 409)).error.message).not.toMatch(
+      /rest/,
+    );
+    await setNumbers({ restMinutes: 0 });
+    const { added } = await sent<ChangedWashes>('washes/changes', { add: [soon] }, 200);
+    await sent('washes/changes', { remove: [first?.id, added[0]?.id] }, 200);
+  });
+
+  it('bring a wash back with the minutes that it had', async () => {
+    const [wash] = (await sent<ChangedWashes>('washes/changes', { add: [slot(0, '2026-01-15T09:00')] }, 200))
+      .added;
+    await sent('washes/changes', { remove: [wash?.id] }, 200);
+    await api().patch(`/api/vehicles/${wash?.vehicleId}`).send({ bodyClass: 'van' }).expect(200);
+    const { restored } = await sent<ChangedWashes>('washes/changes', { restore: [wash?.id] }, 200);
+    expect(restored[0]?.minutes).toBe(wash?.minutes);
+    expect((await washes())[0]?.minutes).toBe(wash?.minutes);
+    const { moved } = await sent<ChangedWashes>(
+      'washes/changes',
+      { move: [{ id: wash?.id, startMs: at('2026-01-15T10:00') }] },
+      200,
+    );
+    expect(moved[0]?.after.minutes).toBeGreaterThan(wash?.minutes ?? Infinity);
+    await sent('washes/changes', { remove: [wash?.id] }, 200);
+    await api().patch(`/api/vehicles/${wash?.vehicleId}`).send({ bodyClass: VEHICLE.bodyClass }).expect(200);
+  });
+
   it.each([
     {
       why: 'the same hands, ways included',

@@ -43,6 +43,7 @@ export const slotOf = (wash: WashRecord, nowMs: number): PlannedSlot => ({
   handsId: wash.handsId,
   startMs: wash.startMs,
   endMs: freeFrom(wash, nowMs),
+  isBegun: wash.startedMs !== null,
   extras: wash.extras,
 });
 

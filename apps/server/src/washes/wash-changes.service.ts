@@ -4,6 +4,7 @@ import {
   busyOf,
   extrasOf,
   type Hands,
+  handsMeet,
   type PlaceRecord,
   type Predicted,
   shopMethod,
@@ -43,6 +44,8 @@ interface Shop {
   readonly vehicles: readonly VehicleRecord[];
   readonly hands: readonly Hands[];
   readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord) => number;
+  /** Wanted between two washes of the same hands. */
+  readonly restMinutes: number;
   readonly nowMs: number;
 }
 
@@ -50,7 +53,9 @@ interface Wanted {
   readonly field: string;
   readonly record: WashRecord;
   /** Hands were not named: any that are free will do. */
-  readonly anyHands: boolean;
+  readonly anyHands?: boolean;
+  /** It comes back as it was, with the minutes that were reckoned then. */
+  readonly isBack?: boolean;
 }
 
 @Injectable()
@@ -87,7 +92,7 @@ export class WashChangesService {
     // What is over stands in nobody's way, and comes back as it was.
     const restored = lost.map((record, i) => {
       if (!isAhead(record, shop.nowMs)) return record;
-      const wash = place({ field: `restore.${i}.`, record, anyHands: false }, [...others, ...placed], shop);
+      const wash = place({ field: `restore.${i}.`, record, isBack: true }, [...others, ...placed], shop);
       placed.push(wash);
       return wash;
     });
@@ -140,7 +145,8 @@ export class WashChangesService {
     const jobs = shopSeasonJobs(season);
     const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle) =>
       shopMethod(methodId, house, vehicle).minutes + extrasOf(extras, jobs).minutes;
-    return { places, vehicles, hands, minutesOf, nowMs: this.clock.now() };
+    const { restMinutes } = house.numbers;
+    return { places, vehicles, hands, minutesOf, restMinutes, nowMs: this.clock.now() };
   }
 
   /** What the program says of this start; null beyond the forecast. */
@@ -178,18 +184,22 @@ function movedWash(
   before: WashRecord | undefined,
   field: string,
 ): Wanted[] {
-  return before ? [{ field, record: { ...before, ...change }, anyHands: false }] : [];
+  return before ? [{ field, record: { ...before, ...change } }] : [];
 }
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
-function place({ field, record, anyHands }: Wanted, standing: readonly WashRecord[], shop: Shop): WashRecord {
+function place(
+  { field, record, anyHands, isBack }: Wanted,
+  standing: readonly WashRecord[],
+  shop: Shop,
+): WashRecord {
   const vehicle = shop.vehicles.find(({ id }) => id === record.vehicleId);
   if (!vehicle) throw notFound('vehicle', record.vehicleId);
   const there = shop.places.find(({ id }) => id === record.placeId);
   if (!there) throw notFound('place', record.placeId);
   if (!there.methods.some(({ methodId }) => methodId === record.methodId))
     throw badField(`${field}methodId`, `methodId: ${record.methodId} cannot be done at ${there.name}.`);
-  const wash = { ...record, minutes: shop.minutesOf(record, vehicle) };
+  const wash = isBack ? record : { ...record, minutes: shop.minutesOf(record, vehicle) };
   if (endOf(wash) < shop.nowMs)
     throw badField(
       `${field}startMs`,
@@ -203,23 +213,20 @@ function place({ field, record, anyHands }: Wanted, standing: readonly WashRecor
   const full = beside.filter(({ placeId }) => placeId === wash.placeId);
   if (full.length >= there.carsAtOnce)
     throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
-  const busy = (handsId: string): boolean =>
+  const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
+  const busy = (handsId: string, restMinutes = shop.restMinutes): boolean =>
     others.some(
-      (other) =>
-        other.handsId === handsId &&
-        spansMeet(
-          busyOf(slotOf({ ...wash, handsId }, shop.nowMs), shop.places),
-          busyOf(slotOf(other, shop.nowMs), shop.places),
-        ),
+      (other) => other.handsId === handsId && handsMeet(busyWith(wash), busyWith(other), restMinutes),
     );
   const free = anyHands ? shop.hands.find(({ id }) => !busy(id)) : undefined;
   const handsId = free?.id ?? wash.handsId;
   const who = shop.hands.find(({ id }) => id === handsId);
   if (!who) throw badField(`${field}handsId`, `handsId: nobody here is called ${handsId}.`);
-  if (busy(handsId))
-    throw conflict(
-      `${field}startMs`,
-      `${who.name} has another wash then, ways there and back included. Choose another time or other hands.`,
-    );
+  if (busy(handsId)) {
+    const why = busy(handsId, 0)
+      ? 'has another wash then, queue and ways there and back included'
+      : `would have less than the house’s ${shop.restMinutes} min of rest before or after another wash`;
+    throw conflict(`${field}startMs`, `${who.name} ${why}. Choose another time or other hands.`);
+  }
   return { ...wash, handsId };
 }

@@ -51,15 +51,25 @@ export function queueAt(place: HandsPlace, atMs: number): number {
   return minutes;
 }
 
+/** A wash as hands have it: where, and from when to when. */
+export interface HandsWork {
+  readonly placeId: string;
+  readonly startMs: number;
+  readonly endMs: number;
+  /** Begun: whoever is at it has stood in the queue already. */
+  readonly isBegun?: boolean;
+}
+
 /** Hands are taken from leaving home until being back; a start is when they come, and the queue is waited through from then. */
 export function busyOf(
-  { placeId, startMs, endMs }: { readonly placeId: string; readonly startMs: number; readonly endMs: number },
+  { placeId, startMs, endMs, isBegun = false }: HandsWork,
   places: readonly HandsPlace[],
 ): Span {
   const place = places.find(({ id }) => id === placeId);
   if (!place) return { fromMs: startMs, toMs: endMs };
   const travelMs = place.travelMinutes * MS_PER_MINUTE;
-  return { fromMs: startMs - travelMs, toMs: endMs + queueAt(place, startMs) * MS_PER_MINUTE + travelMs };
+  const queueMs = isBegun ? 0 : queueAt(place, startMs) * MS_PER_MINUTE;
+  return { fromMs: startMs - travelMs, toMs: endMs + queueMs + travelMs };
 }
 
 /** Do two washes of the same hands stand in each other's way, with the rest that is wanted between them? */

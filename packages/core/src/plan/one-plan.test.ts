@@ -183,6 +183,9 @@ describe('hands', () => {
     const places = [{ ...place('bay', 20), queue }];
     expect(busyOf(slot('a', 10, { placeId: 'bay' }), places).toMs).toBe(at(11) + 45 * 60_000);
     expect(busyOf(slot('a', 12, { placeId: 'bay' }), places).toMs).toBe(at(13) + 20 * 60_000);
+    // Whoever is at it has stood in the queue already.
+    const begun = slot('a', 10, { placeId: 'bay', isBegun: true });
+    expect(busyOf(begun, places).toMs).toBe(at(11) + 20 * 60_000);
   });
 
   it.each([

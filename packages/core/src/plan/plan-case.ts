@@ -7,7 +7,16 @@ import { failedShare } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
 import { type DuePeriod, duePeriods } from './due-periods.js';
-import { busyOf, type Hands, handsMeet, queueAt, type Span, spansMeet, worksThrough } from './hands.js';
+import {
+  busyOf,
+  type Hands,
+  handsMeet,
+  type HandsWork,
+  queueAt,
+  type Span,
+  spansMeet,
+  worksThrough,
+} from './hands.js';
 import type { VehicleMorning, Window } from './vehicle-morning.js';
 
 const MS_PER_MINUTE = 60_000;
@@ -17,13 +26,10 @@ const MS_PER_DAY = 24 * MS_PER_HOUR;
 export const PLAN_SLOT_MINUTES = 20;
 
 /** A wash that stands in the plan. */
-export interface PlannedSlot {
+export interface PlannedSlot extends HandsWork {
   readonly vehicleId: string;
-  readonly placeId: string;
   readonly methodId: string;
   readonly handsId: string;
-  readonly startMs: number;
-  readonly endMs: number;
   /** Work of the season in the same visit. */
   readonly extras: readonly SeasonJobId[];
 }

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { type PricedOption, ruleOf, type SeasonJobId } from '@keen/core';
+import { busyOf, type PricedOption, ruleOf, type SeasonJobId } from '@keen/core';
 import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
@@ -14,6 +14,8 @@ import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
 import type { Block } from './plan-view.js';
 import type { Carry } from './use-carry.js';
+
+const MS_PER_MINUTE = 60_000;
 
 interface WashPanelProps {
   readonly block: Block;
@@ -110,8 +112,31 @@ function SeasonWork({ block, format, onExtras }: WashPanelProps) {
   );
 }
 
+const busyWith = ({ wash, ...work }: Block, places: readonly PlaceRecord[]) =>
+  busyOf({ ...work, isBegun: wash !== null && wash.startedMs !== null }, places);
+
+/** From when to when it takes its hands, where that is more than the wash. */
+function Away({ block, places, format }: WashPanelProps) {
+  const place = places.find(({ id }) => id === block.placeId);
+  const { fromMs, toMs } = busyWith(block, places);
+  if (!place || (fromMs === block.startMs && toMs === block.endMs)) return null;
+  const queue = (toMs - block.endMs) / MS_PER_MINUTE - place.travelMinutes;
+  return (
+    <p className="muted">
+      Away from {format.time(fromMs)} to {format.time(toMs)}: the way,{' '}
+      <span className="figure">{format.minutes(place.travelMinutes)}</span> each
+      {queue > 0 && (
+        <>
+          , and about <span className="figure">{format.minutes(queue)}</span> in the queue at that hour
+        </>
+      )}{' '}
+      (from the place).
+    </p>
+  );
+}
+
 /** What was promised to the customer, and whether this start keeps it. */
-function Promise({ block, view, format }: WashPanelProps) {
+function Promise({ block, view, places, format }: WashPanelProps) {
   const period = view.choices.find(
     ({ vehicleId, window }) => vehicleId === block.vehicleId && window.startMs === block.startMs,
   )?.period;
@@ -121,7 +146,7 @@ function Promise({ block, view, format }: WashPanelProps) {
       (vehicleId === block.vehicleId && block.startMs >= fromMs && block.startMs < readyByMs),
   );
   if (!booking) return null;
-  const isKept = block.endMs <= booking.readyByMs;
+  const isKept = busyWith(block, places).toMs <= booking.readyByMs;
   return (
     <p className={isKept ? undefined : classes.against}>
       Promised ready by <strong>{format.dayTime(booking.readyByMs)}</strong>
@@ -201,6 +226,7 @@ export function WashPanel(props: WashPanelProps) {
       ) : (
         <p className={classes.against}>It does not go there now, or the forecast does not reach so far.</p>
       )}
+      <Away {...props} />
       <Promise {...props} />
       <SeasonWork {...props} />
       {fallback && <p>{fallbackText(fallback, places, format)}</p>}
