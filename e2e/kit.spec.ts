@@ -32,7 +32,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
 
   await page.goto('/run/orange-hatch-planned');
   await expect(
-    page.getByText(/For “rinseless wash”: Green rinseless, 27 mL and .* 1\.8 caps, in the bucket/),
+    page.getByText(/For “rinseless wash”: Green rinseless, 25 mL and .* 1\.6 caps, in the bucket/),
   ).toBeVisible();
   await page.goto('/kit');
   await row.getByRole('button', { name: 'Take Green rinseless away' }).click();

@@ -1,6 +1,7 @@
 import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './axe.js';
 import { PHONE } from './browser.js';
+import { Signal } from './signal.js';
 
 const BAY = { vehicleId: 'grey-suv', placeId: 'pier-road-bay', methodId: 'bay-contact' } as const;
 /** The afternoon of the demo's day. */
@@ -53,7 +54,7 @@ test.describe('a run on a phone', () => {
     await expect(page.getByText(/Wait \d+:\d\d: “Foam it” has not worked/)).toBeVisible();
     await page.getByRole('button', { name: 'Begin all the same: rinse it' }).click();
     const meter = page.getByRole('region', { name: 'Meter' });
-    await expect(meter).toContainText('$3.00 paid of $9.75 estimated');
+    await expect(meter).toContainText('$3.00 paid of $10.50 estimated');
     await expect(meter).toContainText(/2:\d\d paid/);
     await bar(page).getByRole('button', { name: 'Undo' }).click();
     await expect(meter).toContainText('starting costs $3.00');
@@ -208,60 +209,71 @@ test.describe('a run on a phone', () => {
 
 test.describe('with no signal', () => {
   test.use({ viewport: PHONE, serviceWorkers: 'allow' });
+  let signal: Signal;
+  let id = '';
+
+  test.beforeEach(async ({ baseURL, request }) => {
+    signal = await Signal.to(baseURL ?? '');
+    id = await planned(request);
+  });
+
+  test.afterEach(async ({ request }) => {
+    signal.end();
+    await request.delete(`/api/washes/${id}`);
+  });
 
   test('the run opens, goes on through a reload, and is sent once and in order afterwards', async ({
     page,
     context,
     request,
   }) => {
-    const id = await planned(request);
-    await page.goto(`/run/${id}/live`);
+    await page.goto(`${signal.address}/run/${id}/live`);
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await page.reload();
     await expect(press(page)).toHaveText('Start the run');
-    await context.setOffline(true);
+    await signal.cut(context);
     await page.reload();
     await press(page).click();
+    await expect(press(page)).toHaveText('Begin: clean the wheels');
     await press(page).click();
+    await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
     await expect(page.getByRole('status')).toContainText('kept here, no signal');
     await page.reload();
     await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
     await press(page).click();
     await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
-    await page.goto('/');
+    await page.goto(signal.address);
     await expect(page.getByRole('heading', { name: 'Grey SUV' })).toBeVisible();
-    await expect(page).toHaveURL(`/run/${id}/live`);
+    await expect(page).toHaveURL(`${signal.address}/run/${id}/live`);
     expect(await log(request, id)).toEqual([]);
-    await context.setOffline(false);
+    await signal.give(context);
     await sent(page);
     const kinds = (await log(request, id)).map(({ deed }) => deed.kind);
     expect(kinds).toEqual(['start', 'begin', 'product-on', 'end', 'begin', 'product-on']);
-    await request.delete(`/api/washes/${id}`);
   });
 
   test('nothing is lost or doubled while the network is cut and the page killed at random', async ({
     context,
     request,
   }) => {
-    const id = await planned(request);
     let state = 20_260_114;
     const random = (): number => {
       state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
       return state / 4_294_967_296;
     };
     let page = await context.newPage();
-    await page.goto(`/run/${id}/live`);
+    await page.goto(`${signal.address}/run/${id}/live`);
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await press(page).click();
     const written: string[] = [];
     for (let event = 0; event < 45; event += 1) {
       const dice = random();
-      if (dice < 0.3) await context.setOffline(random() < 0.5);
+      if (dice < 0.3) await (random() < 0.5 ? signal.cut(context) : signal.give(context));
       else if (dice < 0.5) {
         // Killed, not closed: nothing is asked and nobody is waited for.
         await page.close({ runBeforeUnload: false });
         page = await context.newPage();
-        await page.goto(`/run/${id}/live`);
+        await page.goto(`${signal.address}/run/${id}/live`);
         await expect(bar(page).getByRole('button', { name: 'More' })).toBeVisible();
       } else {
         const text = `deed ${written.length}`;
@@ -272,11 +284,10 @@ test.describe('with no signal', () => {
         written.push(text);
       }
     }
-    await context.setOffline(false);
+    await signal.give(context);
     await sent(page);
     const notes = (await log(request, id)).flatMap(({ deed }) => (deed.kind === 'note' ? [deed.text] : []));
     expect(notes).toEqual(written);
     expect(written.length).toBeGreaterThan(12);
-    await request.delete(`/api/washes/${id}`);
   });
 });
