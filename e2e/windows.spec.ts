@@ -21,7 +21,11 @@ test('the ribbon is walked, read and planned by keys alone', async ({ page }) =>
   await expect(reasons.getByRole('row').filter({ hasText: 'Ice on the car' })).toContainText(/clear|go if/);
   await page.keyboard.press('Enter');
   await expect(page.getByText('White van planned for')).toBeVisible();
+  const undone = page.waitForResponse(
+    (response) => response.url().includes('/api/washes') && response.request().method() !== 'GET',
+  );
   await page.getByRole('button', { name: 'Undo' }).click();
+  await undone;
   await page.goto('/washes');
   await expect(page.getByRole('region', { name: 'Planned washes' }).getByText('White van')).toHaveCount(0);
 });
