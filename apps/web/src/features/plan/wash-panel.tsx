@@ -123,14 +123,14 @@ function Away({ block, places, format }: WashPanelProps) {
   const queue = (toMs - block.endMs) / MS_PER_MINUTE - place.travelMinutes;
   return (
     <p className="muted">
-      Away from {format.time(fromMs)} to {format.time(toMs)}: the way,{' '}
+      Away from {format.time(fromMs)} to {format.time(toMs)}: the way there and back,{' '}
       <span className="figure">{format.minutes(place.travelMinutes)}</span> each
       {queue > 0 && (
         <>
           , and about <span className="figure">{format.minutes(queue)}</span> in the queue at that hour
         </>
       )}{' '}
-      (from the place).
+      (both as set for the place).
     </p>
   );
 }
