@@ -84,23 +84,13 @@ export class Reorder {
     const states = 2 ** (STRETCH_JOBS + GUEST_JOBS) * this.compiled.placeCount;
     if (states * (stretch.endSlot - stretch.firstSlot) > MOST_STATES) return;
     const { job } = this.compiled;
-    const before = roster.value;
     for (const i of stretch.own) roster.remove(i);
     const own = stretch.own.map((i) => ({ options: this.optionsIn(roster, stretch, job[i]!), costs: 0 }));
     const candidates = [...own, ...this.guests(roster, stretch)].filter(({ options }) => options.length > 0);
     const order = this.stretches.bestOrder(stretch, candidates);
-    const guests = order.map((i) => roster.optionOf(job[i]!)).filter((i) => i >= 0);
-    for (const i of guests) roster.remove(i);
-    const added: number[] = [];
-    for (const i of order) {
-      if (roster.inTheWay(i, Number.MIN_VALUE)?.length !== 0) break;
-      roster.add(i);
-      added.push(i);
-    }
-    if (added.length === order.length && roster.value >= before - 1e-9 * Math.abs(before)) return;
-    // Two jobs together can want more room or stock than each alone, and ways can be longer than round a corner: then all stays as it was.
-    for (const i of added) roster.remove(i);
-    for (const i of [...guests, ...stretch.own]) roster.add(i);
+    for (const i of stretch.own) roster.add(i);
+    const elsewhere = order.map((i) => roster.optionOf(job[i]!)).filter((i) => i >= 0);
+    roster.exchange([...new Set([...stretch.own, ...elsewhere])], order);
   }
 
   /** The ways to do a job within a stretch, as far as each alone is concerned. */

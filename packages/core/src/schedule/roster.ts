@@ -49,6 +49,11 @@ export class Roster {
     return use < 0 || this.stockUsed[use]! < stockLeft[use]!;
   }
 
+  /** How much of a stock is not used. */
+  stockOver(stock: number): number {
+    return this.compiled.stockLeft[stock]! - this.stockUsed[stock]!;
+  }
+
   /** As it is told to those who asked: in order of time, with what it is worth and whether a bound proves it. */
   told(bound: number): Schedule {
     const { start, original, value, grain } = this.compiled;
@@ -168,5 +173,23 @@ export class Roster {
     for (const j of out) this.remove(j);
     this.add(i);
     return true;
+  }
+
+  /**
+   * Puts options in place of others, if that can be carried out and is worth no less; otherwise nothing is changed. Two jobs together can
+   * want more room or stock than each alone, and ways can be longer than round a corner.
+   */
+  exchange(out: readonly number[], into: readonly number[]): void {
+    const before = this.value;
+    for (const i of out) this.remove(i);
+    const added: number[] = [];
+    for (const i of into) {
+      if (this.inTheWay(i, Number.MIN_VALUE)?.length !== 0) break;
+      this.add(i);
+      added.push(i);
+    }
+    if (added.length === into.length && this.value >= before - 1e-9 * Math.abs(before)) return;
+    for (const i of added) this.remove(i);
+    for (const i of out) this.add(i);
   }
 }

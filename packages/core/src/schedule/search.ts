@@ -2,6 +2,7 @@ import { type Compiled, compile, narrowed } from './compiled.js';
 import { dive } from './dive.js';
 import { chance, rosterOf, shake } from './improve.js';
 import { Prices } from './prices.js';
+import { Reinsert } from './reinsert.js';
 import { Reorder } from './reorder.js';
 import type { Roster } from './roster.js';
 import { isProven, type Schedule, type ScheduleProblem } from './schedule-problem.js';
@@ -131,6 +132,7 @@ export class Search {
     const { compiled, middle, narrow, prices, surplus, next } = this;
     const isOver = (): boolean => spentShare() > 1 || isProven(this.best.value, this.bound, compiled.grain);
     const reorder = new Reorder(middle, { surplus, next, isOver });
+    const reinsert = new Reinsert(middle, { next, isOver });
     const order = byWorth(narrow.value);
     const haltAt = Math.min(DIVES.length, this.dives + mostDives);
     for (; this.dives < haltAt && this.idleDives < IDLE_DIVES; this.dives += 1) {
@@ -140,11 +142,15 @@ export class Search {
       const roster = dive(narrow, new Prices(narrow, prices), pace).carriedTo(middle);
       this.take(roster);
       reorder.better(roster);
+      reinsert.better(roster);
       this.take(roster);
       this.idleDives = this.best.value > before ? 0 : this.idleDives + 1;
     }
     if (mostDives < Infinity || this.isShaken || !this.searched || isOver()) return;
     this.isShaken = true;
+    reinsert.stir(this.searched);
+    this.take(this.searched);
+    if (isOver()) return;
     this.take(shake(this.searched, byWorth(middle.value), { compiled: middle, rounds: SHAKES, isOver }));
   }
 }

@@ -14,7 +14,7 @@ export interface SolveWatch extends ScheduleWatch {
 const SEARCH_SHARE = 0.75;
 const FIRST_SEARCH_SHARE = 0.15;
 /** With so much time, what was found by a first dive is proven if that is quick, before more is searched for. */
-const AMPLE_SECONDS = 5;
+const AMPLE_SECONDS = 20;
 const QUICK_PROOF_SHARE = 0.2;
 /** Options of the first programme; each next one takes in twice as many. */
 const FIRST_KERNEL = 400;
