@@ -210,6 +210,15 @@ describe('dwell timers', () => {
     expect(dwells[0]).toMatchObject({ earliestInSeconds: from - 120, latestInSeconds: 180, ends: 'freezes' });
   });
 
+  it('run once for what two taps put on, from the first, and anew once it was taken off', () => {
+    const phone = on(on(begun(), 100), 101);
+    const { dwells } = momentAt(phone, 160);
+    expect(dwells.map(({ seconds }) => seconds)).toEqual([60]);
+    phone.at(170, { kind: 'product-off', timer: dwells[0]?.timer.id ?? '' });
+    phone.at(200, { kind: 'product-on', step: foam, part: '' });
+    expect(momentAt(phone, 230).dwells.map(({ seconds }) => seconds)).toEqual([30]);
+  });
+
   it('last longer where another product was put over them', () => {
     const wheels = keyOf('wheels');
     const latest = {

@@ -154,6 +154,11 @@ function apply(draft: Draft, action: RunAction, panels: readonly PanelId[]): voi
       return;
     case 'product-on': {
       const { step, part } = deed;
+      // Put on twice by two quick taps, or by two phones, it lies there once, since the first.
+      const lies = draft.timers.some(
+        (timer) => timer.step === step && timer.part === part && timer.offMs === null,
+      );
+      if (lies) return;
       draft.timers = [...draft.timers, { id: action.id, step, part, fromMs: atMs, offMs: null }];
       return;
     }
