@@ -98,7 +98,13 @@ export function Proposal({ view, places, vehicles, format, onAccept, isBusy, isN
         ))}
       </ul>
       {shown.length < changes.length && (
-        <Button variant="default" size="compact-sm" mt="xs" onClick={() => setUnfolded(true)}>
+        <Button
+          variant="default"
+          size={isNarrow ? 'md' : 'compact-sm'}
+          fullWidth={isNarrow}
+          mt="xs"
+          onClick={() => setUnfolded(true)}
+        >
           Show {changes.length - shown.length} more
         </Button>
       )}
