@@ -2,42 +2,10 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { type Compiled, compile } from './compiled.js';
 import { chance, rosterOf } from './improve.js';
-import { checkSchedule, type ScheduleOption, type ScheduleProblem } from './index.js';
+import { apartSchedule } from '../testing/schedules.js';
+import { checkSchedule, type ScheduleProblem } from './index.js';
 import { Line, type LineJob } from './line.js';
 import { Reinsert } from './reinsert.js';
-
-interface Size {
-  readonly jobCount: number;
-  readonly slotCount: number;
-  readonly crewCount?: number;
-  /** Share of all starts that there are. */
-  readonly density: number;
-}
-
-/** Jobs at three places apart with room for one each, and a stock that does not go round. */
-function apart({ jobCount, slotCount, crewCount = 1, density }: Size, seed: number): ScheduleProblem {
-  const next = chance(seed);
-  const travelMinutes = [
-    [0, 9, 21],
-    [9, 0, 14],
-    [21, 14, 0],
-  ];
-  const options: ScheduleOption[] = [];
-  for (let job = 0; job < jobCount; job += 1) {
-    const worth = 10 + 40 * next();
-    for (let place = 0; place < 3; place += 1) {
-      const durationMinutes = 15 * (1 + Math.floor(4 * next()));
-      for (let startSlot = 0; startSlot < slotCount; startSlot += 1) {
-        if (next() > density) continue;
-        const crew = Math.floor(crewCount * next());
-        const value = worth + 3 * next() - 0.1 * startSlot;
-        options.push({ job, place, startSlot, durationMinutes, crew, value, stock: place === 2 ? 0 : null });
-      }
-    }
-  }
-  const capacity = travelMinutes.map(() => Array<number>(slotCount).fill(1));
-  return { slotMinutes: 15, slotCount, jobCount, crewCount, capacity, travelMinutes, stock: [2], options };
-}
 
 const jobsOf = ({ count, job, jobCount }: Compiled): LineJob[] =>
   Array.from({ length: jobCount }, (_, j) => ({
@@ -50,8 +18,6 @@ const worthOf = (compiled: Compiled, order: readonly LineJob[]): number => {
   line.set(order);
   return line.worth;
 };
-
-const plentiful = (problem: ScheduleProblem): ScheduleProblem => ({ ...problem, stock: [problem.jobCount] });
 
 /** The most that jobs can earn in an order, by trying every way to do or leave each of them. */
 function byTryingAll(problem: ScheduleProblem, compiled: Compiled, order: readonly LineJob[]): number {
@@ -77,7 +43,7 @@ describe('a line of jobs', () => {
   it('is worth what trying all ways to do it in that order finds, and can be carried out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-        const problem = plentiful(apart({ jobCount: 4, slotCount: 14, density: 0.12 }, seed));
+        const problem = apartSchedule({ jobCount: 4, slotCount: 14, density: 0.12 }, seed);
         const compiled = compile(problem);
         const order = jobsOf(compiled).map((job, j) => ({ ...job, costs: j === 1 ? 12 : 0 }));
         const line = new Line(compiled, 4);
@@ -99,7 +65,7 @@ describe('a line of jobs', () => {
   });
 
   it('is worth the same whichever way its order came about', () => {
-    const compiled = compile(apart({ jobCount: 12, slotCount: 40, density: 0.4 }, 5));
+    const compiled = compile(apartSchedule({ jobCount: 12, slotCount: 40, density: 0.4 }, 5));
     const all = jobsOf(compiled);
     const next = chance(11);
     const among = (count: number): number => Math.floor(next() * count);
@@ -117,7 +83,7 @@ describe('a line of jobs', () => {
   });
 
   it('takes a job in where it is worth most, or nowhere', () => {
-    const compiled = compile(apart({ jobCount: 10, slotCount: 30, density: 0.3 }, 8));
+    const compiled = compile(apartSchedule({ jobCount: 10, slotCount: 30, density: 0.3 }, 8));
     const [job, ...others] = jobsOf(compiled);
     const line = new Line(compiled, 10);
     line.set(others);
@@ -139,7 +105,10 @@ describe('jobs taken out and put back', () => {
   it('better a schedule of two crews with scarce room and stock, and leave it one that can be carried out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-        const problem = apart({ jobCount: 14, slotCount: 24, crewCount: 2, density: 0.3 }, seed);
+        const problem = apartSchedule(
+          { jobCount: 14, slotCount: 24, crewCount: 2, density: 0.3, stock: 2 },
+          seed,
+        );
         const compiled = compile(problem);
         const roster = rosterOf(compiled.value.keys(), compiled);
         const first = roster.value;
@@ -151,12 +120,12 @@ describe('jobs taken out and put back', () => {
         expect(roster.value).toBeGreaterThan(second - 1e-6);
         expect(checkSchedule(problem, [...roster.told(Infinity).chosen])).toEqual([]);
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
   }, 60_000);
 
   it('gain where a first come first served order does not', () => {
-    const problem = apart({ jobCount: 30, slotCount: 70, density: 1 }, 4);
+    const problem = apartSchedule({ jobCount: 30, slotCount: 70, density: 1 }, 4);
     const compiled = compile(problem);
     const roster = rosterOf(compiled.value.keys(), compiled);
     const first = roster.value;
@@ -165,7 +134,7 @@ describe('jobs taken out and put back', () => {
   });
 
   it('stop when they are told to, and change nothing then', () => {
-    const compiled = compile(apart({ jobCount: 10, slotCount: 30, density: 0.5 }, 4));
+    const compiled = compile(apartSchedule({ jobCount: 10, slotCount: 30, density: 0.5 }, 4));
     const roster = rosterOf(compiled.value.keys(), compiled);
     const first = roster.chosen;
     const over = new Reinsert(compiled, { ...watch, isOver: () => true });

@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { type Compiled, compile, narrowed } from './compiled.js';
 import { chance, rosterOf } from './improve.js';
-import { checkSchedule, type ScheduleOption, type ScheduleProblem } from './index.js';
+import { apartSchedule } from '../testing/schedules.js';
+import { checkSchedule, type ScheduleProblem } from './index.js';
 import { Prices } from './prices.js';
 import { Reorder } from './reorder.js';
 import type { Roster } from './roster.js';
@@ -10,33 +11,6 @@ import { Stretches } from './stretch.js';
 import { highest, tightPrices } from './walk.js';
 
 const never = () => false;
-
-/** Jobs at places apart, each job with a way to be done at each place in each slot for which `isAsked` says so. */
-function apart(
-  { jobCount, slotCount }: { readonly jobCount: number; readonly slotCount: number },
-  isAsked: (next: () => number) => boolean,
-  seed = 3,
-): ScheduleProblem {
-  const next = chance(seed);
-  const travelMinutes = [
-    [0, 9, 21],
-    [9, 0, 14],
-    [21, 14, 0],
-  ];
-  const options: ScheduleOption[] = [];
-  for (let job = 0; job < jobCount; job += 1) {
-    const worth = 10 + 40 * next();
-    for (let place = 0; place < 3; place += 1) {
-      const durationMinutes = 15 * (1 + Math.floor(5 * next()));
-      for (let startSlot = 0; startSlot < slotCount; startSlot += 1) {
-        const value = worth + 3 * next() - 0.1 * startSlot;
-        if (isAsked(next)) options.push({ job, place, startSlot, durationMinutes, crew: 0, value });
-      }
-    }
-  }
-  const capacity = travelMinutes.map(() => Array<number>(slotCount).fill(1));
-  return { slotMinutes: 15, slotCount, jobCount, crewCount: 1, capacity, travelMinutes, stock: [], options };
-}
 
 const asRead = (problem: ScheduleProblem, compiled: Compiled, roster: Roster): number[] => {
   const chosen = [...roster.told(Infinity).chosen];
@@ -50,7 +24,7 @@ const asRead = (problem: ScheduleProblem, compiled: Compiled, roster: Roster): n
 };
 
 describe('prices over a core of a large problem', () => {
-  const problem = apart({ jobCount: 40, slotCount: 96 }, () => true);
+  const problem = apartSchedule({ jobCount: 40, slotCount: 96 });
   const compiled = compile(problem);
   const roster = rosterOf(compiled.value.keys(), compiled);
   const prices = tightPrices(compiled, { roster, isOver: never });
@@ -74,7 +48,7 @@ describe('prices over a core of a large problem', () => {
   });
 
   it('is better served by putting stretches in order than by the first schedule, and stays feasible', () => {
-    const some = narrowed(compiled, highest(prices.boundsWith(), 4000, roster));
+    const some = narrowed(compiled, highest(prices.boundsWith(), 1500, roster));
     const better = roster.carriedTo(some);
     const surplus = new Prices(some, prices).surplus();
     new Reorder(some, { surplus, next: chance(1), isOver: never }).better(better);
@@ -101,7 +75,7 @@ describe('the best order of a stretch', () => {
   it('is worth what trying all orders finds, and can be carried out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
-        const problem = apart({ jobCount: 4, slotCount: 14 }, (next) => next() < 0.12, seed);
+        const problem = apartSchedule({ jobCount: 4, slotCount: 14, density: 0.12 }, seed);
         const compiled = compile(problem);
         const ofJob = (job: number): number[] =>
           Array.from({ length: compiled.count }, (_, i) => i).filter((i) => compiled.job[i] === job);
@@ -120,7 +94,7 @@ describe('the best order of a stretch', () => {
   });
 
   it('leaves out what costs more elsewhere than it earns here', () => {
-    const problem = apart({ jobCount: 1, slotCount: 8 }, () => true);
+    const problem = apartSchedule({ jobCount: 1, slotCount: 8 });
     const compiled = compile(problem);
     const options = Array.from({ length: compiled.count }, (_, i) => i);
     const most = Math.max(...compiled.value);
