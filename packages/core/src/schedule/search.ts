@@ -141,6 +141,8 @@ export class Search {
       const pace = { order, isOver, ...DIVES[this.dives]! };
       const roster = dive(narrow, new Prices(narrow, prices), pace).carriedTo(middle);
       this.take(roster);
+      reinsert.better(roster);
+      this.take(roster);
       reorder.better(roster);
       reinsert.better(roster);
       this.take(roster);
