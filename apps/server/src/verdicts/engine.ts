@@ -94,7 +94,7 @@ const KEPT_CARS = 16;
 export const PLAN_HOURS = 240;
 const KEPT_MORNINGS = 80;
 /** A good plan is wanted within a second; proving it is another's work. */
-const GOOD_PLAN_MS = 900;
+const GOOD_PLAN_MS = 750;
 
 type Report = (progress: EngineProgress) => void;
 type OfCar = EngineSetting & { readonly car: EngineVehicle };

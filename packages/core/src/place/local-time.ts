@@ -21,6 +21,31 @@ function formatterFor(timeZone: string): Intl.DateTimeFormat {
   return made;
 }
 
+const MS_PER_MINUTE = 60_000;
+/** Clocks change, and zones differ, by whole quarters of an hour. */
+const QUARTER_MS = 15 * MS_PER_MINUTE;
+/** The same hours are asked for again and again, by every car and place. */
+const quarters = new Map<string, Map<number, LocalTime>>();
+const MOST_QUARTERS = 50_000;
+
+function quarterOf(fromMs: number, timeZone: string): LocalTime {
+  const known = quarters.get(timeZone) ?? new Map<number, LocalTime>();
+  const before = known.get(fromMs);
+  if (before) return before;
+  const parts = new Map(
+    formatterFor(timeZone)
+      .formatToParts(fromMs)
+      .map((part) => [part.type, part.value]),
+  );
+  const made = {
+    weekday: WEEKDAYS.indexOf(parts.get('weekday') ?? 'Mon'),
+    minuteOfDay: Number(parts.get('hour')) * 60 + Number(parts.get('minute')),
+  };
+  if (known.size >= MOST_QUARTERS) known.clear();
+  quarters.set(timeZone, known.set(fromMs, made));
+  return made;
+}
+
 /**
  * Weekday and wall-clock minute of an instant in a zone, right across clock changes.
  *
@@ -29,13 +54,7 @@ function formatterFor(timeZone: string): Intl.DateTimeFormat {
  * @example localTime(Date.UTC(2026, 0, 14, 11, 40), 'America/Toronto') // { weekday: 2, minuteOfDay: 400 }
  */
 export function localTime(atMs: number, timeZone: string): LocalTime {
-  const parts = new Map(
-    formatterFor(timeZone)
-      .formatToParts(atMs)
-      .map((part) => [part.type, part.value]),
-  );
-  return {
-    weekday: WEEKDAYS.indexOf(parts.get('weekday') ?? 'Mon'),
-    minuteOfDay: Number(parts.get('hour')) * 60 + Number(parts.get('minute')),
-  };
+  const fromMs = Math.floor(atMs / QUARTER_MS) * QUARTER_MS;
+  const { weekday, minuteOfDay } = quarterOf(fromMs, timeZone);
+  return { weekday, minuteOfDay: minuteOfDay + Math.floor((atMs - fromMs) / MS_PER_MINUTE) };
 }

@@ -95,8 +95,17 @@ export interface PlanCase {
 const takesMinor = ({ value }: Window): number =>
   value.saltMinor + value.lateMinor + value.seasonMinor - value.totalMinor;
 
+/** By the windows of a car; each of its washes asks anew. */
+const usuals = new WeakMap<readonly Window[], number>();
+
 /** What a wash of this car takes at the least, as the forecast has it; such a wash has to be paid some day. */
 export function usualMinor(windows: readonly Window[]): number {
+  const known = usuals.get(windows) ?? leastTaken(windows);
+  usuals.set(windows, known);
+  return known;
+}
+
+function leastTaken(windows: readonly Window[]): number {
   const whole = windows.filter(({ isWash }) => isWash);
   const wanted = whole.filter(({ isWanted }) => isWanted);
   const from = wanted.length > 0 ? wanted : whole;
