@@ -2,7 +2,7 @@ import type { Finding } from '../rules/index.js';
 import { countBits, failedMask } from '../verdict/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
 import type { DuePeriod } from './due-periods.js';
-import { busyOf, handsMeet, spansMeet } from './hands.js';
+import { busyOf, handsMeet, type Span, spansMeet } from './hands.js';
 import {
   canBeHad,
   type PlanCase,
@@ -77,40 +77,58 @@ export interface PlanAnswer {
   readonly steadyMinor: number;
 }
 
+interface Chosen {
+  readonly option: PlanOption;
+  /** When its hands are busy with it, and when its place is. */
+  readonly busy: Span;
+  readonly there: Span;
+}
+
+const jobKey = ({ vehicleId, period }: Pick<PlanOption, 'vehicleId' | 'period'>): string =>
+  `${period.index} ${vehicleId}`;
+
 /** What the choices of a plan are weighed against: options in the way, and room. */
 class Around {
-  private readonly chosenOptions: readonly PlanOption[];
+  readonly options: readonly PlanOption[];
+  private readonly chosen: readonly Chosen[];
+  private readonly ofJob = new Map<string, PlanOption[]>();
 
   constructor(
     private readonly request: PlanRequest,
-    private readonly made: PlanCase,
+    made: PlanCase,
     chosen: readonly number[],
   ) {
-    this.chosenOptions = chosen.flatMap((index) => made.options[index] ?? []);
-  }
-
-  get options(): readonly PlanOption[] {
-    return this.chosenOptions;
+    this.options = chosen.flatMap((index) => made.options[index] ?? []);
+    this.chosen = this.options.map((option) => ({
+      option,
+      busy: busyOf(option.window, request.places),
+      there: asSpan(option.window),
+    }));
+    for (const option of made.options) {
+      const known = this.ofJob.get(jobKey(option));
+      if (known) known.push(option);
+      else this.ofJob.set(jobKey(option), [option]);
+    }
   }
 
   /** Chosen washes of other jobs that could not stand beside an option. */
   inTheWay(option: PlanOption): PlanOption[] {
     const { places, restMinutes } = this.request;
-    const span = busyOf(option.window, places);
-    const place = places.find(({ id }) => id === option.window.placeId);
-    const others = this.chosenOptions.filter((other) => !isSameJob(other, option));
-    const ofHands = others.filter(
-      (other) =>
-        other.handsId === option.handsId && handsMeet(span, busyOf(other.window, places), restMinutes),
-    );
-    const there = others.filter(
-      (other) =>
-        other.window.placeId === option.window.placeId &&
-        other.handsId !== option.handsId &&
-        spansMeet(asSpan(option.window), asSpan(other.window)),
-    );
-    const spare = Math.max(0, (place?.carsAtOnce ?? 1) - 1);
-    return [...ofHands, ...there.sort((a, b) => a.worthMinor - b.worthMinor).slice(0, there.length - spare)];
+    const { placeId } = option.window;
+    const busy = busyOf(option.window, places);
+    const there = asSpan(option.window);
+    const ofHands: PlanOption[] = [];
+    const inRoom: PlanOption[] = [];
+    for (const other of this.chosen) {
+      if (isSameJob(other.option, option)) continue;
+      if (other.option.handsId === option.handsId) {
+        if (handsMeet(busy, other.busy, restMinutes)) ofHands.push(other.option);
+      } else if (other.option.window.placeId === placeId && spansMeet(there, other.there))
+        inRoom.push(other.option);
+    }
+    const spare = Math.max(0, (places.find(({ id }) => id === placeId)?.carsAtOnce ?? 1) - 1);
+    inRoom.sort((a, b) => a.worthMinor - b.worthMinor);
+    return [...ofHands, ...inRoom.slice(0, inRoom.length - spare)];
   }
 
   /** What the plan would lose by taking an option instead of what it has for that job. */
@@ -126,12 +144,12 @@ class Around {
   /** Washes of a method for which product is left beside this plan. */
   stockLeft(methodId: string): number {
     const { stock, fixed } = this.request;
-    const uses = [...fixed, ...this.chosenOptions.map(({ window }) => window)];
+    const uses = [...fixed, ...this.options.map(({ window }) => window)];
     return (stock[methodId] ?? Infinity) - uses.filter((one) => one.methodId === methodId).length;
   }
 
-  of(vehicleId: string, period: DuePeriod): PlanOption[] {
-    return this.made.options.filter((option) => isSameJob(option, { vehicleId, period }));
+  of(vehicleId: string, period: DuePeriod): readonly PlanOption[] {
+    return this.ofJob.get(jobKey({ vehicleId, period })) ?? [];
   }
 }
 
