@@ -212,7 +212,7 @@ export const HOUSE_NUMBERS = [
     max: 200,
     unit: '%',
     means:
-      'of what a body has more or less surface than a saloon, so much more or less time and water goes into its washing; 0: all take as long',
+      'how far a larger or smaller surface than a saloon’s counts in the time and water of a wash; 0: not at all',
   },
   {
     id: 'restMinutes',
