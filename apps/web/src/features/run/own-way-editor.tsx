@@ -56,8 +56,8 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
       <h2>The shop’s own way: {methodName(methodId)}</h2>
       <p className="muted">
         For all washes by this method; verdicts, plans and sums follow its minutes. Minutes are those of a
-        saloon; other bodies take more or less by their surface (a house rule). A run that is under way stays as
-        it was begun.
+        saloon; other bodies take more or less by their surface (a house rule). A run that is under way stays
+        as it was begun.
       </p>
       <ol className={classes.ownSteps}>
         {steps.map((step, i) => {
