@@ -18,16 +18,20 @@ export interface MethodRow extends Omit<Method, Derived> {
   readonly strips?: boolean;
 }
 
+const MILLIONTHS = 1e6;
+/** A sum of tenths without the noise of its binary digits; others read it as it is. */
+export const plainSum = (sum: number): number => Math.round(sum * MILLIONTHS) / MILLIONTHS;
+
 const sumOf = <T>(rows: readonly T[], read: (row: T) => number): number =>
-  rows.reduce((sum, row) => sum + read(row), 0);
+  plainSum(rows.reduce((sum, row) => sum + read(row), 0));
 
 /** The whole method from its row: minutes, litres, paid seconds, what comes off, whether anything rubs the paint. */
 export function describeMethod(row: MethodRow): Method {
   const { steps, setUpMinutes } = row;
   return {
     ...row,
-    minutes: setUpMinutes + sumOf(steps, ({ minutes }) => minutes),
-    meterSeconds: 60 * sumOf(steps, ({ minutes, onMeter }) => (onMeter ? minutes : 0)),
+    minutes: plainSum(setUpMinutes + sumOf(steps, ({ minutes }) => minutes)),
+    meterSeconds: plainSum(60 * sumOf(steps, ({ minutes, onMeter }) => (onMeter ? minutes : 0))),
     litres: sumOf(steps, ({ litres }) => litres),
     removes: removedBy(steps, ZONE_GROUPS),
     contact: steps.some(({ contact }) => contact),

@@ -222,6 +222,16 @@ describe('a larger body', () => {
     expect(van.drying).toMatchObject({ sections: [{ minutes: 14.4 }, { minutes: 8 }, { minutes: 4 }] });
   });
 
+  it('is told in figures that can be read', () => {
+    const ragged = BODY_CLASSES.flatMap((bodyClass) =>
+      METHOD_IDS.flatMap((id) => {
+        const { minutes, litres, meterSeconds, handsMinutes } = onBody(id, bodyClass);
+        return [minutes, litres, meterSeconds, handsMinutes].filter((figure) => String(figure).length > 5);
+      }),
+    );
+    expect(ragged).toEqual([]);
+  });
+
   it('takes a machine as long as any other', () => {
     expect(onBody('touchless-automatic', 'van').minutes).toBe(onBody('touchless-automatic', 'hatch').minutes);
   });

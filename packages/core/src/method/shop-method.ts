@@ -1,7 +1,7 @@
 import type { HouseRules } from '../house/index.js';
 import { BODY_SIZE, type Vehicle } from '../vehicle/index.js';
 import { EXTRA_STEPS, METHODS, methodOf } from './data/methods.js';
-import { describeMethod, type MethodRow } from './describe-method.js';
+import { describeMethod, type MethodRow, plainSum } from './describe-method.js';
 import type { Drying, Method, Section } from './method.js';
 import { inOwnOrder } from './own-order.js';
 import type { WashStep, WashStepId } from './wash-step.js';
@@ -235,7 +235,7 @@ const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
     steps,
     handsMinutes: Math.min(
       inTenths((row.handsMinutes * minutesOf(steps)) / before),
-      row.setUpMinutes + minutesOf(steps),
+      plainSum(row.setUpMinutes + minutesOf(steps)),
     ),
     drying: longerDrying(row.drying, factor),
     productMinor: Math.round(row.productMinor * factor),
