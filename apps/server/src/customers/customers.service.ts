@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { Customer } from '@keen/core';
+import { type Customer, hasLength } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
@@ -68,8 +68,8 @@ export class CustomersService {
   ): Promise<void> {
     availability?.forEach((span, day) => {
       const field = `availability.${day}.closeMinute`;
-      if (span && span.closeMinute <= span.openMinute)
-        throw badField(field, `${field}: it ends before it begins.`);
+      if (span && !hasLength(span))
+        throw badField(field, `${field}: it ends as it begins; the whole day is 0 to 1440.`);
     });
     const known = new Set((await this.vehicles.list()).map(({ id }) => id));
     vehicleIds.forEach((id, i) => {

@@ -1,11 +1,20 @@
 import { mkdirSync } from 'node:fs';
 import { createClient } from '@libsql/client';
+import type { BatchItem } from 'drizzle-orm/batch';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { type Config, StartError } from '../config/config.js';
 import * as schema from './schema.js';
 
 export type Database = LibSQLDatabase<typeof schema>;
+
+/** One write of a batch. */
+export type Write = BatchItem<'sqlite'>;
+
+/** Makes all writes in one transaction; none of them if one fails. */
+export async function writeAll(db: Database, [first, ...rest]: readonly Write[]): Promise<void> {
+  if (first) await db.batch([first, ...rest]);
+}
 
 /** Opens the database, creating and migrating it as needed. */
 export interface OpenDatabase {

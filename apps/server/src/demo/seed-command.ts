@@ -115,7 +115,9 @@ async function seed(): Promise<void> {
   const engine = new Engine();
   const looks = demoLooks(eveningMs, (vehicleId) => {
     const record = cars.find(({ id }) => id === vehicleId);
-    return record ? engine.condition({ ...evening, car: engineVehicle(record, notes) }).estimated : [];
+    return record
+      ? engine.condition({ ...evening, car: engineVehicle(record, notes, eveningMs) }).estimated
+      : [];
   });
   await db.insert(soilLooks).values(looks);
   await db.insert(settings).values([

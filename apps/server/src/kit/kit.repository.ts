@@ -1,24 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Gear, GearKind, Kit, Product, WashUse } from '@keen/core';
+import type { Gear, Kit, KitTaken, Product } from '@keen/core';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { Database } from '../db/database.js';
+import type { Database, Write } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { gear, products } from '../db/schema.js';
 
 const toProduct = ({ removedMs: _, ...record }: typeof products.$inferSelect): Product => record;
 const toGear = ({ removedMs: _, ...record }: typeof gear.$inferSelect): Gear => record;
-
-/** Out of which cloths of a kind a number is taken, or among which it comes back; never below none or above all. */
-function spread(rows: readonly Gear[], kind: GearKind, soiled: number): { id: string; cleanCount: number }[] {
-  let left = soiled;
-  return rows
-    .filter((row) => row.kind === kind)
-    .flatMap(({ id, count, cleanCount }) => {
-      const taken = left >= 0 ? Math.min(left, cleanCount) : -Math.min(-left, count - cleanCount);
-      left -= taken;
-      return taken === 0 ? [] : [{ id, cleanCount: cleanCount - taken }];
-    });
-}
 
 @Injectable()
 export class KitRepository {
@@ -74,33 +62,27 @@ export class KitRepository {
     return rowsAffected > 0;
   }
 
-  /** One wash was done (1) or was not done after all (−1): products, cloths and filters follow, all or none. */
-  async use(use: WashUse, washes: 1 | -1): Promise<void> {
-    const { gear: rows } = await this.all();
-    const cloths = [
-      ...spread(rows, 'folded-towel', washes * use.foldedTowels),
-      ...spread(rows, 'drying-towel', washes * use.dryingTowels),
-      ...spread(rows, 'mitt', washes * use.mitts),
-    ];
-    const filters = [
-      { kind: 'inline-filter' as const, litres: use.tapLitres },
-      { kind: 'resin' as const, litres: use.resinLitres },
-    ].filter(({ litres }) => litres > 0);
-    const [first, ...rest] = [
-      ...use.products.map(({ productId, ml }) =>
+  /** Writes that take this out of the kit (1), or give it back (−1); they go into the batch of the wash that does. */
+  changes(taken: KitTaken, sign: 1 | -1): Write[] {
+    return [
+      ...taken.products.map(({ productId, ml }) =>
         this.db
           .update(products)
-          .set({ leftMl: sql`max(0, ${products.leftMl} - ${washes * ml})` })
+          .set({ leftMl: sql`max(0, ${products.leftMl} - ${sign * ml})` })
           .where(eq(products.id, productId)),
       ),
-      ...cloths.map(({ id, cleanCount }) => this.db.update(gear).set({ cleanCount }).where(eq(gear.id, id))),
-      ...filters.map(({ kind, litres }) =>
+      ...taken.cloths.map(({ gearId, count }) =>
         this.db
           .update(gear)
-          .set({ litresUsed: sql`max(0, ${gear.litresUsed} + ${washes * litres})` })
-          .where(eq(gear.kind, kind)),
+          .set({ cleanCount: sql`min(${gear.count}, max(0, ${gear.cleanCount} - ${sign * count}))` })
+          .where(eq(gear.id, gearId)),
+      ),
+      ...taken.filters.map(({ gearId, litres }) =>
+        this.db
+          .update(gear)
+          .set({ litresUsed: sql`max(0, ${gear.litresUsed} + ${sign * litres})` })
+          .where(eq(gear.id, gearId)),
       ),
     ];
-    if (first) await this.db.batch([first, ...rest]);
   }
 }

@@ -1,4 +1,4 @@
-import type { PlaceClimate, PlaceRecord, Shelter } from '@keen/core';
+import { hasLength, type PlaceClimate, type PlaceRecord, type Shelter } from '@keen/core';
 import { badField } from '../errors/api-error.js';
 import type { ClimateDto, CreatePlaceDto, ShelterDto, UpdatePlaceDto } from './place.dto.js';
 
@@ -15,8 +15,11 @@ function shelterOf({ kind, horizon, openings }: ShelterDto): Shelter {
 /** Opening must come before closing; the field is named with its weekday. */
 function requireOpenHours(openHours: CreatePlaceDto['openHours']): void {
   openHours.forEach((span, weekday) => {
-    if (span && span.closeMinute <= span.openMinute) {
-      throw badField(`openHours.${weekday}.closeMinute`, `openHours.${weekday}: it closes before it opens.`);
+    if (span && !hasLength(span)) {
+      throw badField(
+        `openHours.${weekday}.closeMinute`,
+        `openHours.${weekday}: it closes as it opens; the whole day is 0 to 1440.`,
+      );
     }
   });
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   closedRun,
+  didAnything,
   mergeActions,
   type RunAction,
   type RunPack,
@@ -16,7 +17,6 @@ import { PlacesService } from '../places/places.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import { WashesService } from '../washes/washes.service.js';
-import { observedOn } from './observed-on.js';
 import { type ArrivedAction, RunsRepository } from './runs.repository.js';
 
 export interface RunAnswer {
@@ -155,25 +155,29 @@ export class RunsService {
 
   private async close(wash: WashRecord, pack: RunPack, state: RunState): Promise<void> {
     const closed = closedRun(pack, state);
-    if (!closed || !state.close || wash.found?.run) return;
-    const { record, used, startMs, minutes, costMinor } = closed;
+    if (!closed || !state.close) return;
+    const { record, used, laid, startMs, minutes, costMinor } = closed;
     // Somebody marked it done from the desk meanwhile: what was typed there stays, and the run is added.
-    if (wash.status === 'done' && wash.found) {
-      await this.washes.addRun(wash.id, record);
+    if (wash.status === 'done' && wash.found && !wash.found.isClosedByRun) {
+      if (!isSame(wash.found.run, record)) await this.washes.addRun(wash.id, record);
       return;
     }
-    const { found } = state.close;
-    await this.washes.finish(wash.id, {
+    const finished = {
       startMs: Math.min(startMs, this.clock.now()),
       minutes: Math.min(1440, minutes),
       methodId: wash.methodId,
+      extras: [...(state.close.extras ?? (didAnything(record) ? plannedExtras(wash) : []))],
       costMinor,
-      found: { ...found, used, run: record },
-    });
-    const behaviour = found.behaviour ?? {};
-    if (Object.keys(behaviour).length === 0) return;
-    const vehicle = await this.vehicles.read(wash.vehicleId);
-    const atMs = Math.min(state.closedMs ?? startMs, this.clock.now());
-    await this.vehicles.observe(wash.vehicleId, observedOn(vehicle, behaviour, atMs));
+      found: { ...state.close.found, used, laid, run: record, isClosedByRun: true },
+    };
+    if (wash.status === 'planned') await this.washes.finish(wash.id, finished);
+    // What another phone did before the close arrived only now.
+    else if (!isSame(wash.found?.run, record)) await this.washes.amend(wash.id, finished);
   }
 }
+
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** As planned, also where it is done already. */
+const plannedExtras = ({ found, extras }: WashRecord): WashRecord['extras'] =>
+  found?.planned?.extras ?? extras;

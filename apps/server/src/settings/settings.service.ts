@@ -9,6 +9,7 @@ import {
   type DisplaySettings,
   type DrivingSide,
   EMPTY_PRICE_LIST,
+  hasLength,
   HOUSE_NUMBERS,
   HOUSE_RULES,
   type Hands,
@@ -20,7 +21,7 @@ import {
   SEASON_NUMBERS,
   type Settings,
 } from '@keen/core';
-import type { Database } from '../db/database.js';
+import { type Database, type Write, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
@@ -75,8 +76,8 @@ function checkedHands(hands: readonly Hands[]): readonly Hands[] {
       throw badField(`hands.${i}.id`, `hands.${i}.id: ${id} is there twice.`);
     hours.forEach((span, day) => {
       const field = `hands.${i}.hours.${day}.closeMinute`;
-      if (span && span.closeMinute <= span.openMinute)
-        throw badField(field, `${field}: it ends before it begins.`);
+      if (span && !hasLength(span))
+        throw badField(field, `${field}: it ends as it begins; the whole day is 0 to 1440.`);
     });
   });
   return hands;
@@ -147,11 +148,13 @@ export class SettingsService {
     return this.read();
   }
 
-  /** One wash by this method was done (1: its product is used) or was not done after all (−1: it is there again). */
-  async useProduct(methodId: string, washes: 1 | -1 = 1): Promise<void> {
+  /** Writes that take one wash off what is counted by method (1), or give it back (−1); none where it is not counted. */
+  async stockChanges(methodId: string, sign: 1 | -1): Promise<Write[]> {
     const { stock } = await this.read();
     const left = stock[methodId as MethodId];
-    if (left !== undefined) await this.store({ stock: { ...stock, [methodId]: Math.max(0, left - washes) } });
+    return left === undefined
+      ? []
+      : this.writes({ stock: { ...stock, [methodId]: Math.max(0, left - sign) } });
   }
 
   /** Weather sources in the order of trust. */
@@ -159,14 +162,16 @@ export class SettingsService {
     return this.store({ weatherOrder });
   }
 
-  private async store(values: Partial<Settings>): Promise<void> {
-    const writes = Object.entries(values).map(([key, value]: [string, unknown]) =>
+  private writes(values: Partial<Settings>): Write[] {
+    return Object.entries(values).map(([key, value]: [string, unknown]) =>
       this.db
         .insert(settings)
         .values({ key, value })
         .onConflictDoUpdate({ target: settings.key, set: { value } }),
     );
-    const [first, ...rest] = writes;
-    if (first) await this.db.batch([first, ...rest]);
+  }
+
+  private store(values: Partial<Settings>): Promise<void> {
+    return writeAll(this.db, this.writes(values));
   }
 }

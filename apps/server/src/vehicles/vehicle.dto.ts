@@ -67,6 +67,9 @@ export class ZoneProtectionDto {
   @ValidateNested()
   @Type(() => ObservedDto)
   observed: ObservedDto | null;
+  /** Read, not written: the server notes when a zone was told. */
+  @ApiProperty({ type: Number, nullable: true, required: false }) @IsOptional() @IsNumber() notedMs?:
+    number | null;
 }
 
 /** By what its washes are wanted; `most` counts salt days or active hours, and days stand in cadenceDays. */

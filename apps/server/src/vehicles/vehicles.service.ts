@@ -50,6 +50,7 @@ export class VehiclesService {
     const record: VehicleRecord = {
       ...BLANK,
       ...dto,
+      protections: this.noted(dto.protections ?? [], []),
       id: randomUUID(),
       knownSinceMs: seasonStartMs(this.clock.now()),
     };
@@ -62,13 +63,10 @@ export class VehiclesService {
     await this.requirePlace(dto.standsAtPlaceId ?? null);
     await this.requireCustomer(dto.customerId ?? null);
     this.requireProtections(dto.protections ?? []);
-    await this.vehicles.update(id, dto);
-    return { ...before, ...dto };
-  }
-
-  /** What water was seen to do on its zones. */
-  async observe(id: string, protections: readonly ZoneProtection[]): Promise<void> {
-    await this.vehicles.update(id, { protections });
+    const protections = dto.protections && this.noted(dto.protections, before.protections);
+    const change = { ...dto, ...(protections ? { protections } : {}) };
+    await this.vehicles.update(id, change);
+    return { ...before, ...change };
   }
 
   async remove(id: string): Promise<void> {
@@ -79,6 +77,18 @@ export class VehiclesService {
   async restore(id: string): Promise<VehicleRecord> {
     if (!(await this.vehicles.setRemoved(id, null))) throw notFound('vehicle', id);
     return this.read(id);
+  }
+
+  /** What was told of a zone holds from now on against the washes before; what was not touched keeps its own time. */
+  private noted(rows: readonly ZoneProtection[], before: readonly ZoneProtection[]): ZoneProtection[] {
+    return rows.map((row) => {
+      const old = before.find(({ zone }) => zone === row.zone);
+      const isSame =
+        old?.kind === row.kind &&
+        old.appliedMs === row.appliedMs &&
+        old.claimedLifeDays === row.claimedLifeDays;
+      return { ...row, notedMs: isSame ? (old.notedMs ?? null) : this.clock.now() };
+    });
   }
 
   /** Nothing is put on tomorrow, and each zone is told once. @throws 400 naming the row's field */

@@ -9,10 +9,12 @@ import {
   type Method,
   MS_PER_HOUR,
   PLAIN_PICK_UP,
+  type Place,
+  protectionsAfter,
   runLedger,
   type SaltCourseDay,
   type SaltLedger,
-  type SaltWash,
+  type SeasonJobId,
   shopMethods,
   soilByGroup,
   type SoilFacts,
@@ -20,6 +22,10 @@ import {
   type Surroundings,
   targetState,
   type TargetState,
+  type Vehicle,
+  washEffect,
+  type WashEffect,
+  zoneOf,
   type ZoneSalt,
   type ZoneSoil,
 } from '@keen/core';
@@ -34,8 +40,11 @@ export interface SaltDay {
 
 /** A car brought up to the present: its ledger, what it picks up, how dirty it is. */
 export interface CarState {
+  /** With its protection as the washes since have left it. */
+  readonly vehicle: Vehicle;
   readonly methods: readonly Method[];
-  readonly washes: readonly SaltWash[];
+  /** What each done wash changed, by the steps that were done; in the order of the record. */
+  readonly washes: readonly WashEffect[];
   readonly past: readonly CompiledHour[];
   readonly ahead: readonly CompiledHour[];
   readonly ledger: SaltLedger;
@@ -51,7 +60,6 @@ export interface CarState {
 }
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
-const MS_PER_MINUTE = 60_000;
 /** Local hour at which the day's salt is written down: before the morning's drive. */
 const DAY_HOUR = 5;
 /** Spots wash off with the months. */
@@ -60,6 +68,11 @@ const SPOTS_LAST_DAYS = 60;
 const SALTED_GRAMS_PER_M2 = 0.3;
 const NOTHING_LEARNT: LearntPickUp = { factor: 1, count: 0, checks: [] };
 
+/** Work after which spots, and what caused them, are gone. */
+const CORRECTS: readonly SeasonJobId[] = ['polish', 'decontaminate'];
+/** From this share on, what a look saw of a zone has been washed off (judgement). */
+const WASHED_OFF_FRACTION = 0.5;
+
 const latest = (washes: readonly { readonly atMs: number }[]): number | null =>
   washes.length > 0 ? Math.max(...washes.map(({ atMs }) => atMs)) : null;
 
@@ -67,6 +80,7 @@ function soilFacts(
   car: EngineVehicle,
   around: Surroundings,
   known: {
+    washes: readonly WashEffect[];
     zones: readonly ZoneSalt[];
     lastWashMs: number | null;
     lastContactMs: number | null;
@@ -75,6 +89,9 @@ function soilFacts(
 ): SoilFacts {
   const { nowMs, lastWashMs, lastContactMs } = known;
   const sinceMs = lastWashMs ?? car.knownSinceMs;
+  const correctedMs =
+    latest(known.washes.filter(({ extras }) => CORRECTS.some((id) => extras.includes(id)))) ?? 0;
+  const spottedSinceMs = Math.max(correctedMs, nowMs - SPOTS_LAST_DAYS * MS_PER_DAY);
   const hours = around.hours
     .flatMap((hour, i) => (hour ? [{ hour, road: around.roads[i]?.main }] : []))
     .filter(({ hour }) => hour.atMs >= sinceMs && hour.atMs < nowMs);
@@ -87,9 +104,7 @@ function soilFacts(
     daysSinceContactWash: (nowMs - (lastContactMs ?? car.knownSinceMs)) / MS_PER_DAY,
     wetRoadShare: hours.length > 0 ? wet / hours.length : 0,
     meanAirC: hours.length > 0 ? warmth / hours.length : 0,
-    spottedWashes: car.washes.filter(
-      ({ isSpotted, atMs }) => isSpotted && atMs > nowMs - SPOTS_LAST_DAYS * MS_PER_DAY,
-    ).length,
+    spottedWashes: known.washes.filter(({ isSpotted, atMs }) => isSpotted && atMs > spottedSinceMs).length,
   };
 }
 
@@ -98,6 +113,13 @@ const courseDay = ({ atMs, activeHours, zones }: SaltDay): SaltCourseDay => ({
   activeHours,
   isSalted: zones.some(({ loadGramsPerM2 }) => loadGramsPerM2 >= SALTED_GRAMS_PER_M2),
 });
+
+/** What somebody saw of a zone holds until a wash takes it off. */
+const isStillThere = (
+  { zone, atMs }: EngineVehicle['looks'][number],
+  washes: readonly WashEffect[],
+): boolean =>
+  !washes.some((wash) => wash.atMs >= atMs && wash.removes[zoneOf(zone).group] >= WASHED_OFF_FRACTION);
 
 /** The days to come, if nobody washes it. */
 function daysAhead(
@@ -115,24 +137,27 @@ function daysAhead(
   return days;
 }
 
-/** Works a car's life through to the present. */
-export function carState(car: EngineVehicle, setting: EngineSetting, around: Surroundings): CarState {
+/** What a car's state is worked out from, besides weather and roads. */
+export interface CarCase extends Pick<EngineSetting, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
+  readonly car: EngineVehicle;
+  /** Where it stands at night; null: in the street. */
+  readonly standsAt: Place | null;
+}
+
+/** Works a car's life through to the present; all that was noted of it has happened. */
+export function carState(setting: CarCase, around: Surroundings): CarState {
+  const { car, standsAt } = setting;
   const { vehicle } = car;
   const methods = shopMethods(setting.house, vehicle);
-  const removesOf = new Map<string, ByGroup>(methods.map(({ id, removes }) => [id, removes]));
-  const whole = new Set<string>(methods.filter(({ scope }) => scope === 'wash').map(({ id }) => id));
-  const contacts = new Set<string>(methods.filter(({ contact }) => contact).map(({ id }) => id));
-  const washes = car.washes.flatMap(({ atMs, methodId }): SaltWash[] => {
-    const removes = removesOf.get(methodId);
-    return removes ? [{ atMs, removes }] : [];
+  const washes = car.washes.flatMap((wash) => {
+    const method = methods.find(({ id }) => id === wash.methodId);
+    return method ? [washEffect(wash, method)] : [];
   });
-  const standsAt = setting.places.find(({ id }) => id === vehicle.standsAtPlaceId) ?? null;
   const { driving, weekShares } = vehicle;
   const life = carLife({ driving, weekShares, standsAt, drives: car.drives }, around);
   const seasonHours = setting.weather.observed.length;
   const { drivesOn } = setting;
-  // The present is told to the minute: what happened within it counts.
-  const untilMs = setting.nowMs + MS_PER_MINUTE;
+  const untilMs = Infinity;
   const plain = compileLife(life, { ...PLAIN_PICK_UP, drivesOn });
   const pickUp =
     car.readings.length > 0
@@ -145,9 +170,14 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
   const own = pickUp.factor === 1 ? plain : compileLife(life, { factor: pickUp.factor, drivesOn });
   const past = own.slice(0, seasonHours);
   const days: SaltDay[] = [];
+  const lastWashMs = latest(washes.filter(({ isWash }) => isWash));
+  const lastContactMs = latest(washes.filter(({ contact }) => contact));
+  const sinceMs = lastWashMs ?? car.knownSinceMs;
+  let beganActiveHours = 0;
   const ledger = runLedger(past, {
     washes,
     readings: car.readings,
+    looks: [{ atMs: sinceMs, see: (then) => (beganActiveHours = then.activeHours) }],
     untilMs,
     onHour: (there, { atMs }) => {
       const i = Math.round((atMs - (past[0]?.atMs ?? atMs)) / MS_PER_HOUR);
@@ -155,25 +185,45 @@ export function carState(car: EngineVehicle, setting: EngineSetting, around: Sur
         days.push({ atMs, activeHours: there.activeHours, zones: there.zones() });
     },
   });
-  const lastWashMs = latest(car.washes.filter(({ methodId }) => whole.has(methodId)));
-  const lastContactMs = latest(car.washes.filter(({ methodId }) => contacts.has(methodId)));
   const zones = ledger.zones();
-  const facts = soilFacts(car, around, { zones, lastWashMs, lastContactMs, nowMs: setting.nowMs });
+  const facts = soilFacts(car, around, {
+    washes,
+    zones,
+    lastWashMs,
+    lastContactMs,
+    nowMs: setting.nowMs,
+  });
   const soil = soilNow(
     facts,
-    car.looks.filter(({ atMs }) => atMs > (lastWashMs ?? 0)),
+    car.looks.filter((look) => isStillThere(look, washes)),
   );
   const ahead = own.slice(seasonHours);
-  const sinceMs = lastWashMs ?? car.knownSinceMs;
   const course = [
     ...days.filter(({ atMs }) => atMs >= sinceMs).map(courseDay),
     ...daysAhead(ledger, ahead, around.clock.hourOfDay.slice(seasonHours)),
   ];
   const { cadenceDays } = vehicle;
+  const protections = protectionsAfter(
+    vehicle,
+    washes.map(({ atMs, stripped, laid, extras, seen }) => ({
+      atMs,
+      seen,
+      stripped,
+      laid,
+      isToppedUp: extras.includes('top-up'),
+    })),
+  );
   return {
+    vehicle: { ...vehicle, protections },
     methods,
     washes,
-    target: targetState(vehicle.target, { cadenceDays, course, sinceMs, nowMs: setting.nowMs }),
+    target: targetState(vehicle.target, {
+      cadenceDays,
+      course,
+      sinceMs,
+      nowMs: setting.nowMs,
+      beganActiveHours,
+    }),
     past,
     ahead,
     ledger,

@@ -5,9 +5,10 @@ import {
   protectionState,
   type ProtectionState,
   type SeasonDue,
-  shopMethods,
+  shopStands,
   type TargetState,
   type ZoneProtection,
+  zoneOf,
   type ZoneSoil,
 } from '@keen/core';
 import { type CarState, saltDaysOn } from './car-state.js';
@@ -37,24 +38,24 @@ export function conditionAnswer(
   job: EngineSetting & { readonly car: EngineVehicle },
   state: CarState,
 ): ConditionAnswer {
-  const { vehicle, washes } = job.car;
-  const methods = new Map<string, { soapPh: number; strips: boolean }>(
-    shopMethods(job.house, vehicle).map(({ id, soapPh, strips }) => [id, { soapPh, strips }]),
-  );
-  const worn = washes.flatMap(({ atMs, methodId }) => {
-    const method = methods.get(methodId);
-    return method ? [{ atMs, ...method }] : [];
-  });
+  const { vehicle, washes } = state;
+  const stands = shopStands(job.limits);
   return {
     soil: state.soil,
     estimated: state.estimated,
-    season: seasonStandings(job),
+    season: seasonStandings({ ...job, washes }),
     target: state.target,
     protections: CAR_ZONE_IDS.map((zone) => {
       const row =
         vehicle.protections.find((entry) => entry.zone === zone) ??
         undated(zone, protectionOn(vehicle, zone));
-      const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone) };
+      const { group } = zoneOf(zone);
+      const worn = washes.map(({ atMs, soapPh, stripped }) => ({
+        atMs,
+        soapPh,
+        strips: stripped.includes(group),
+      }));
+      const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone), stands };
       return { zone, ...protectionState(row, history) };
     }),
   };

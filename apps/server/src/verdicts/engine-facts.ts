@@ -1,8 +1,10 @@
-import type { Customer, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import type { Customer, DoneWash, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import type { DriveRecord } from '../drives/drives.repository.js';
 import type { SoilLookRecord } from '../soil/soil-looks.repository.js';
 import type { SwabRecord } from '../swabs/swabs.repository.js';
 import type { EngineVehicle } from './engine-job.js';
+
+const MS_PER_MINUTE = 60_000;
 
 /** Notes and names are for people; the engine's answers do not depend on them. */
 export const enginePlace = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
@@ -25,8 +27,25 @@ export interface Notes {
   readonly customers: readonly Pick<Customer, 'id' | 'availability'>[];
 }
 
-/** A vehicle with what was noted about it, as the engine takes it. */
-export function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicle {
+/** What is read of a done wash; one that is marked done before its minutes have passed is over now. */
+function doneWash({ methodId, startMs, minutes, extras, found }: WashRecord, nowMs: number): DoneWash {
+  const run = found?.run && { steps: found.run.steps };
+  return {
+    methodId,
+    startMs,
+    minutes: Math.min(minutes, Math.max(0, (nowMs - startMs) / MS_PER_MINUTE)),
+    extras,
+    found: found && {
+      spots: found.spots,
+      laid: found.laid,
+      behaviour: found.behaviour,
+      ...(run ? { run } : {}),
+    },
+  };
+}
+
+/** A vehicle with what was noted about it up to an instant, as the engine takes it. */
+export function engineVehicle(record: VehicleRecord, notes: Notes, nowMs: number): EngineVehicle {
   const own = <T extends { vehicleId: string }>(rows: readonly T[]): T[] =>
     rows.filter(({ vehicleId }) => vehicleId === record.id);
   return {
@@ -35,12 +54,7 @@ export function engineVehicle(record: VehicleRecord, notes: Notes): EngineVehicl
     availability: notes.customers.find(({ id }) => id === record.customerId)?.availability ?? null,
     washes: own(notes.washes)
       .filter(({ status }) => status === 'done')
-      .map(({ startMs, minutes, methodId, found, extras }) => ({
-        atMs: startMs + minutes * 60_000,
-        methodId,
-        extras,
-        isSpotted: found !== null && found.spots !== 'none',
-      })),
+      .map((wash) => doneWash(wash, nowMs)),
     drives: own(notes.drives).map(({ hourMs, roadClass, km, meanKmh }) => ({
       hourMs,
       roadClass,

@@ -1,5 +1,6 @@
 import type {
   CadencePart,
+  DoneWash,
   Drive,
   DrivingSide,
   HouseRules,
@@ -11,7 +12,6 @@ import type {
   Prices,
   RoadSight,
   SaltReading,
-  SeasonJobId,
   SeasonNumbers,
   SoilSeen,
   Treatment,
@@ -41,12 +41,7 @@ export interface EngineVehicle {
   readonly knownSinceMs: number;
   /** When it can be had; null: at any time. */
   readonly availability: PlanCar['availability'];
-  readonly washes: readonly {
-    readonly atMs: number;
-    readonly methodId: string;
-    readonly isSpotted: boolean;
-    readonly extras: readonly SeasonJobId[];
-  }[];
+  readonly washes: readonly DoneWash[];
   readonly drives: readonly Drive[];
   readonly readings: readonly SaltReading[];
   readonly looks: readonly (SoilSeen & { readonly estimatedThen: number })[];

@@ -47,6 +47,7 @@ function job(seed: number): GridJob {
     car: engineVehicle(
       { ...record, customerId: null, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
       { washes: [], drives: [], swabs: [], looks: [], customers: [] },
+      nowMs,
     ),
   };
 }

@@ -20,7 +20,8 @@ import type { Outcome } from './engine.worker.js';
 import type { SaltAnswer } from './salt-answer.js';
 import { WeatherShare } from './shared-weather.js';
 
-interface Results {
+/** The answer to each kind of question. */
+export interface EngineResults {
   grid: GridAnswer;
   plan: MadePlan;
   'plan-tell': PlanAnswer;
@@ -81,7 +82,7 @@ export class EnginePool implements OnModuleDestroy {
   async run<K extends EngineJob['kind']>(
     job: Extract<EngineJob, { kind: K }>,
     signal?: AbortSignal,
-  ): Promise<Results[K]> {
+  ): Promise<EngineResults[K]> {
     const { port1, port2 } = new MessageChannel();
     port1.on('message', (progress: EngineProgress) => this.progress.next(progress));
     const stop = new Int32Array(new SharedArrayBuffer(4));
@@ -97,7 +98,7 @@ export class EnginePool implements OnModuleDestroy {
         const { code, field, message } = outcome.fault;
         throw new FieldError(code, field, message);
       }
-      return outcome.answer as Results[K];
+      return outcome.answer as EngineResults[K];
     } catch (error) {
       // A thread that is ended in the middle of its work is no fault once the program stops.
       throw this.isClosing ? new Cancelled() : error;

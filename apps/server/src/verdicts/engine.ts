@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import {
   balance,
   type BalanceRow,
@@ -14,17 +13,21 @@ import {
   flipsOf,
   goodSchedule,
   type GridRequest,
+  type Judgement,
   likelyTreatments,
   localTime,
   memberAsker,
+  minutesOpen,
   moveOptions,
   MS_PER_HOUR,
   NightAir,
   type Panel,
   panelsOf,
+  type Place,
   PlaceCalendar,
   type PlaceSite,
   placeSites,
+  PLAN_SLOT_MINUTES,
   planAnswer,
   type PlanAnswer,
   planCase,
@@ -34,6 +37,7 @@ import {
   PlaceWeather,
   RoadAhead,
   ROAD_CLASSES,
+  roadTreatments,
   type RoadClass,
   type RoadHour,
   roadHours,
@@ -78,6 +82,7 @@ import type {
   RunPackJob,
   SaltJob,
 } from './engine-job.js';
+import { Kept, keyOf } from './kept.js';
 import { seasonStandings } from './season-answer.js';
 import { saltAnswer, type SaltAnswer } from './salt-answer.js';
 
@@ -86,6 +91,7 @@ export const GRID_HOURS = 168;
 /** History that an unheated garage and a frozen tap look back on. */
 const LOOK_BACK_HOURS = 36;
 const MS_PER_MINUTE = 60_000;
+const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
 /** Hours of weather that go with a run, for one that begins late or takes long. */
 const PACK_HOURS = 8;
 const KEPT_BANDS = 250;
@@ -129,49 +135,33 @@ export interface MadePlan {
   readonly answer: PlanAnswer;
 }
 
-/** What is made from a key once and kept, the oldest given up first. */
-class Kept<V> {
-  private readonly values = new Map<string, V>();
-
-  constructor(private readonly most: number) {}
-
-  get(key: string): V | undefined {
-    return this.values.get(key);
-  }
-
-  set(key: string, value: V): void {
-    this.values.delete(key);
-    this.values.set(key, value);
-    const [oldest] = this.values.keys();
-    if (this.values.size > this.most && oldest !== undefined) this.values.delete(oldest);
-  }
-
-  clear(): void {
-    this.values.clear();
-  }
-
-  once(key: string, make: () => V): V {
-    const known = this.values.get(key);
-    if (known !== undefined) return known;
-    const made = make();
-    this.set(key, made);
-    return made;
-  }
-}
-
-const hash = (...parts: readonly unknown[]): string =>
-  createHash('sha256').update(JSON.stringify(parts)).digest('base64');
-
-/** The computation behind the verdicts: lives in the worker and keeps what it has made. */
 /** A run's pack before it has a name. */
 export type PackDraft = Omit<RunPack, 'id' | 'washId' | 'madeMs' | 'source' | 'issuedMs'>;
 
+/** What roads and clock are worked out from. */
+type RoadInputs = Pick<EngineSetting, 'weather' | 'treatments' | 'timeZone'> & {
+  /** Where the sun stands on the roads; null: there is no place yet. */
+  readonly point: Pick<Place, 'latitudeDeg' | 'longitudeDeg'> | null;
+};
+
+function roadInputs({ weather, treatments, timeZone, places }: EngineSetting): RoadInputs {
+  const [at] = places;
+  const point = at ? { latitudeDeg: at.latitudeDeg, longitudeDeg: at.longitudeDeg } : null;
+  return { weather, treatments, timeZone, point };
+}
+
+/** Where a car stands at night; null: in the street. */
+const standsAtOf = ({ car, places }: OfCar): Place | null =>
+  places.find(({ id }) => id === car.vehicle.standsAtPlaceId) ?? null;
+
+/** The computation behind the verdicts: lives in the worker and keeps what it has made. */
 export class Engine {
   private readonly bands = new Kept<Band>(KEPT_BANDS);
   private readonly cars = new Kept<CarState>(KEPT_CARS);
   private readonly sites = new Kept<PlaceSite>(10);
   private readonly arounds = new Kept<Surroundings>(1);
   private readonly mornings = new Kept<VehicleMorning>(KEPT_MORNINGS);
+  /** What all mornings that are kept have in common. */
   private morningsUnder = '';
 
   /** A week for one car, every start asked of every member. */
@@ -179,7 +169,7 @@ export class Engine {
     const request = this.request(job, true);
     const state = this.stateOf(job);
     const bands = this.bandsOf(job, request, onProgress);
-    const around = this.around(job);
+    const around = this.around(roadInputs(job));
     const from = job.weather.observed.length;
     const hours = Array.from({ length: GRID_HOURS }, (_, i): RibbonHour => ({
       road: around.roads[from + i]?.main?.state ?? null,
@@ -189,32 +179,38 @@ export class Engine {
   }
 
   private bandsOf(job: OfCar, request: GridRequest, onProgress?: (share: number) => void): Band[] {
-    const { stamp } = job.weather;
+    const under = keyOf([roadInputs(job), standsAtOf(job)]);
     return verdictGrid(request, {
       onProgress,
-      known: (key) => this.bands.get(hash(stamp, key)),
-      keep: (key, band) => this.bands.set(hash(stamp, key), band),
+      known: (key) => this.bands.get(keyOf([under, key])),
+      keep: (key, band) => this.bands.set(keyOf([under, key]), band),
     });
   }
 
+  /** By the hour: what happened since it began counts, and time moves on with the next. */
   private stateOf(job: OfCar): CarState {
-    const { car, house, drivesOn, places, weather, timeZone } = job;
-    const standsAt = places.find(({ id }) => id === car.vehicle.standsAtPlaceId) ?? null;
-    const hour = Math.floor(job.nowMs / MS_PER_HOUR);
-    const key = hash(car, house, drivesOn, standsAt?.climate, weather.stamp, timeZone, hour);
-    return this.cars.once(key, () => carState(car, job, this.around(job)));
+    const { car, house, drivesOn } = job;
+    const inputs = {
+      car,
+      house,
+      drivesOn,
+      standsAt: standsAtOf(job),
+      nowMs: startOfHourMs(job.nowMs),
+      ...roadInputs(job),
+    };
+    return this.cars.of(inputs, (known) => carState(known, this.around(known)));
   }
 
   private request(job: OfCar, withMembers: boolean): GridRequest {
-    const { car, limits, house, weather, places } = job;
+    const { limits, house, weather } = job;
     const control = spanOf(weather, weather.control);
-    const standsAt = places.find(({ id }) => id === car.vehicle.standsAtPlaceId) ?? null;
+    const { vehicle, soilByGroup } = this.stateOf(job);
     return {
-      vehicle: car.vehicle,
+      vehicle,
       limits,
       house,
-      soil: this.stateOf(job).soilByGroup,
-      night: new NightAir(standsAt, control),
+      soil: soilByGroup,
+      night: new NightAir(standsAtOf(job), control),
       sites: this.sitesOf(job),
       startsMs: everyHour(weather.fromMs, GRID_HOURS),
       withMembers,
@@ -223,79 +219,78 @@ export class Engine {
 
   /** Places under the forecast, once for all cars; a place that was not touched is kept. */
   private sitesOf(job: EngineSetting): PlaceSite[] {
-    const { places, weather } = job;
-    return places.map((place) =>
-      this.sites.once(hash(place, weather.stamp), () => {
+    return job.places.map((place) =>
+      this.sites.of({ place, ...roadInputs(job) }, ({ place: one, ...roads }) => {
+        const { weather } = roads;
         const control = spanOf(weather, weather.control);
         const members = weather.members.map((member) => spanOf(weather, member));
-        const [site] = placeSites([place], { control, members, roadAhead: this.roadAhead(job) });
+        const [site] = placeSites([one], { control, members, roadAhead: this.roadAhead(roads) });
         if (!site) throw new Error('a place without a site');
         return site;
       }),
     );
   }
 
-  private roadAhead(job: EngineSetting): RoadAhead {
-    const from = job.weather.observed.length;
-    const roads = this.around(job).roads.slice(from);
+  private roadAhead(inputs: RoadInputs): RoadAhead {
+    const from = inputs.weather.observed.length;
+    const roads = this.around(inputs).roads.slice(from);
     return new RoadAhead(
-      job.weather.fromMs,
+      inputs.weather.fromMs,
       roads.map(({ main }) => main ?? null),
     );
   }
 
-  /** What one vehicle needs, and every start of the coming days that goes for it, with what the members say. */
+  /**
+   * What one vehicle needs, and every start of the coming days that goes for it, with what the members say. By the hour; starts of that
+   * hour that are over are for the plan to leave out.
+   */
   private morningOf(
     job: OfCar & Pick<PlanJob, 'facts'>,
     onProgress: (share: number) => void,
   ): VehicleMorning {
-    const { car, house, limits, prices, places, weather } = job;
-    const hour = Math.floor(job.nowMs / MS_PER_HOUR);
-    const startsMs = workingHours(job);
-    const { timeZone, drivesOn } = job;
-    const { season } = job;
-    const setting = hash(
-      house,
-      limits,
-      prices,
-      places,
-      weather.stamp,
-      timeZone,
-      drivesOn,
-      season,
-      hour,
-      startsMs,
-    );
+    const {
+      car,
+      facts,
+      kind: _kind,
+      cars: _cars,
+      chosen: _chosen,
+      ...setting
+    } = job as typeof job & Partial<PlanTellJob>;
+    const shared = { ...setting, nowMs: startOfHourMs(job.nowMs), startsMs: workingHours(job) };
     // What was made under another setting will hardly be asked for again, and it is large.
-    if (setting !== this.morningsUnder) this.mornings.clear();
-    this.morningsUnder = setting;
-    const key = hash(car, fixedExtras(job), agreedExtras(job));
-    return this.mornings.once(key, () => {
-      const request = { ...this.request(job, false), startsMs };
-      const bands = verdictGrid(request, { onProgress });
-      const state = this.stateOf(job);
-      const morning = vehicleMorning({
-        ...job,
-        vehicle: car.vehicle,
-        bands,
-        soil: state.soilByGroup,
-        ledger: state.ledger,
-        ahead: state.ahead,
-        askMembers: weather.members.length > 0 ? memberAsker(request) : undefined,
-        windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
-        target: state.target,
-        season: {
-          due: dueSeasonJobs(job),
-          at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
-        },
-        history: {
-          lastWashMs: state.lastWashMs,
-          lastContactMs: state.lastContactMs,
-          knownSinceMs: car.knownSinceMs,
-        },
-      });
-      return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };
+    const under = keyOf(shared);
+    if (under !== this.morningsUnder) this.mornings.clear();
+    this.morningsUnder = under;
+    const own = { car, fixedExtras: fixedExtras({ car, facts }), agreedExtras: agreedExtras({ car, facts }) };
+    return this.mornings.of({ ...shared, ...own }, (inputs) => this.makeMorning(inputs, onProgress));
+  }
+
+  private makeMorning(inputs: MorningInputs, onProgress: (share: number) => void): VehicleMorning {
+    const { car, weather, startsMs } = inputs;
+    const request = { ...this.request(inputs, false), startsMs };
+    const bands = verdictGrid(request, { onProgress });
+    const state = this.stateOf(inputs);
+    const morning = vehicleMorning({
+      ...inputs,
+      vehicle: state.vehicle,
+      bands,
+      soil: state.soilByGroup,
+      ledger: state.ledger,
+      ahead: state.ahead,
+      askMembers: weather.members.length > 0 ? memberAsker(request) : undefined,
+      windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
+      target: state.target,
+      season: {
+        ...seasonWork(inputs, state),
+        at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
+      },
+      history: {
+        lastWashMs: state.lastWashMs,
+        lastContactMs: state.lastContactMs,
+        knownSinceMs: car.knownSinceMs,
+      },
     });
+    return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };
   }
 
   private planRequest(job: EngineSetting & Pick<PlanJob, 'cars' | 'facts'>, report: Report): PlanRequest {
@@ -305,14 +300,14 @@ export class Engine {
       const told = (share: number): void => report({ label, share: (i + share) / total });
       const morning = this.morningOf({ ...job, car }, told);
       told(1);
-      const { everyDays } = morning.due.target;
-      return { ...morning, cadenceDays: everyDays, availability: car.availability };
+      return { ...morning, cadenceDays: morning.due.everyDays, availability: car.availability };
     });
     return {
       ...job.facts,
       cars,
       places: job.places,
       prices: job.prices,
+      seasonJobs: shopSeasonJobs(job.season),
       restMinutes: job.house.numbers.restMinutes,
       tolerableShare: job.limits.tolerableBlockedShare,
       timeZone: job.timeZone,
@@ -355,7 +350,7 @@ export class Engine {
   }
 
   salt(job: SaltJob): SaltAnswer {
-    return saltAnswer(job, this.stateOf(job), this.around(job));
+    return saltAnswer(job, this.stateOf(job), this.around(roadInputs(job)));
   }
 
   condition(job: OfCar): ConditionAnswer {
@@ -367,7 +362,13 @@ export class Engine {
     const place = job.places.find(({ id }) => id === job.start.placeId);
     if (!place) throw new Error(`no place ${job.start.placeId}`);
     const control = spanOf(job.weather, job.weather.control);
-    return { ...around, place, methodId: job.start.methodId, control, roadAhead: this.roadAhead(job) };
+    return {
+      ...around,
+      place,
+      methodId: job.start.methodId,
+      control,
+      roadAhead: this.roadAhead(roadInputs(job)),
+    };
   }
 
   /** Everything about one start. */
@@ -375,21 +376,32 @@ export class Engine {
     const request = this.cellRequest(job);
     const { startMs, methodId } = job.start;
     const site = new PlaceWeather(new PlaceCalendar(request.place), request.control).siteHour(startMs);
-    const method = shopMethod(methodId, job.house, job.car.vehicle);
-    const washCase = { vehicle: job.car.vehicle, place: request.place, method };
+    const { vehicle } = request;
+    const method = shopMethod(methodId, job.house, vehicle);
+    const washCase = { vehicle, place: request.place, method };
     const films = site
-      ? panelsOf(job.car.vehicle.bodyClass).map((panel) => ({
+      ? panelsOf(vehicle.bodyClass).map((panel) => ({
           panel: panel.id,
           input: filmInputFor(washCase, panel, site),
         }))
       : [];
     const overnightC = request.night.coldestAfterC(startMs + method.minutes * MS_PER_MINUTE);
-    return { ...cellDetail(request, startMs), films, overnightC };
+    const detail = cellDetail(request, startMs);
+    return { ...detail, judgement: this.withForecast(job, detail.judgement), films, overnightC };
+  }
+
+  /** The judgement as the forecast's members have it too, where there are any: what is accepted is what the ribbon shows. */
+  private withForecast(job: CellJob, judgement: Judgement): Judgement {
+    if (job.weather.members.length === 0) return judgement;
+    const asked = memberAsker(this.request(job, false))(job.start);
+    if (!asked) return judgement;
+    const { standing, limiting, findings } = asked;
+    return { standing, limiting, findings };
   }
 
   /** All that it takes to do one wash there then; null where nobody knows that hour's weather. */
   runPack(job: RunPackJob): PackDraft | null {
-    const { place, control, night } = this.cellRequest(job);
+    const { vehicle, place, control, night } = this.cellRequest(job);
     const { startMs, methodId } = job.start;
     const calendar = new PlaceCalendar(place);
     const weather = new PlaceWeather(calendar, control);
@@ -403,7 +415,6 @@ export class Engine {
     });
     const [first] = hours;
     if (!first) return null;
-    const { vehicle } = job.car;
     const method = shopMethod(methodId, job.house, vehicle);
     const endMs = startMs + method.minutes * MS_PER_MINUTE;
     const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
@@ -435,7 +446,7 @@ export class Engine {
     const state = this.stateOf(job);
     return balance({
       ...job,
-      vehicle: job.car.vehicle,
+      vehicle: state.vehicle,
       bands,
       soil: state.soilByGroup,
       ledger: state.ledger,
@@ -457,26 +468,24 @@ export class Engine {
   }
 
   /** Roads and clock over the season and the forecast, once for all cars. */
-  private around({ weather, places, timeZone, treatments }: EngineSetting): Surroundings {
-    const [at] = places;
-    const key = hash(weather.stamp, timeZone, at?.latitudeDeg, at?.longitudeDeg);
-    return this.arounds.once(key, () => {
-      const hours = [...weather.observed, ...weather.control];
-      const point = at ?? { latitudeDeg: 46.5, longitudeDeg: -84.3 };
-      const road = (roadClass: RoadClass): (RoadHour | null)[] => {
-        const told = treatments.filter((treatment) => treatment.roadClass === roadClass);
-        const likely = likelyTreatments(hours, roadClass);
-        // Bulletins speak for the past, the estimate for what is to come; without bulletins it speaks for both.
-        const spread =
-          told.length > 0 ? [...told, ...likely.filter(({ atMs }) => atMs >= weather.fromMs)] : likely;
-        return roadHours(hours, { roadClass, at: point, treatments: spread, seen: weather.roadSights });
-      };
-      const roads = Object.fromEntries(
-        ROAD_CLASSES.map((roadClass) => [roadClass, road(roadClass)]),
-      ) as Record<RoadClass, (RoadHour | null)[]>;
-      return surroundings({ fromMs: weather.seasonMs, hours }, roads, timeZone);
-    });
+  private around({ weather, treatments, timeZone, point }: RoadInputs): Surroundings {
+    return this.arounds.of({ weather, treatments, timeZone, point }, shopSurroundings);
   }
+}
+
+function shopSurroundings({ weather, treatments, timeZone, point }: RoadInputs): Surroundings {
+  const hours = [...weather.observed, ...weather.control];
+  const road = (roadClass: RoadClass): (RoadHour | null)[] => {
+    // Without a place nobody knows how the sun stands on the roads, nor which roads they are.
+    if (!point) return hours.map(() => null);
+    const spread = roadTreatments(treatments, likelyTreatments(hours, roadClass), roadClass);
+    return roadHours(hours, { roadClass, at: point, treatments: spread, seen: weather.roadSights });
+  };
+  const roads = Object.fromEntries(ROAD_CLASSES.map((roadClass) => [roadClass, road(roadClass)])) as Record<
+    RoadClass,
+    (RoadHour | null)[]
+  >;
+  return surroundings({ fromMs: weather.seasonMs, hours }, roads, timeZone);
 }
 
 function goodPlan(problem: ScheduleProblem): Schedule {
@@ -484,34 +493,44 @@ function goodPlan(problem: ScheduleProblem): Schedule {
   return goodSchedule(problem, () => (performance.now() - began) / GOOD_PLAN_MS);
 }
 
+type CarFacts = Pick<OfCar, 'car'> & Pick<PlanJob, 'facts'>;
+
 /** Work of the season that goes with washes of this car that stand fixed. */
-const fixedExtras = ({ car, facts }: OfCar & Pick<PlanJob, 'facts'>): readonly SeasonJobId[] =>
+const fixedExtras = ({ car, facts }: CarFacts): readonly SeasonJobId[] =>
   facts.fixed.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
 
 /** Work of the season that a customer agreed on. */
-const agreedExtras = ({ car, facts }: OfCar & Pick<PlanJob, 'facts'>): readonly SeasonJobId[] =>
+const agreedExtras = ({ car, facts }: CarFacts): readonly SeasonJobId[] =>
   facts.bookings.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
 
-/** Work of the season that is due for a car, or agreed on, and stands in no fixed wash of it. */
-function dueSeasonJobs(job: OfCar & Pick<PlanJob, 'facts'>): SeasonJobRow[] {
-  const planned = new Set(fixedExtras(job));
+/** All that a morning is made from. */
+type MorningInputs = OfCar & {
+  readonly startsMs: readonly number[];
+  readonly fixedExtras: readonly SeasonJobId[];
+  readonly agreedExtras: readonly SeasonJobId[];
+};
+
+/** Work of the season that is due for a car, and what was agreed on; what stands in a fixed wash of it is seen to. */
+function seasonWork(inputs: MorningInputs, { washes }: CarState): Record<'due' | 'agreed', SeasonJobRow[]> {
   const due = new Set(
-    seasonStandings(job)
+    seasonStandings({ ...inputs, washes })
       .filter(({ state }) => state === 'due')
       .map(({ jobId }) => jobId),
   );
-  for (const jobId of agreedExtras(job)) due.add(jobId);
-  return shopSeasonJobs(job.season).filter(({ id }) => due.has(id) && !planned.has(id));
+  const jobs = shopSeasonJobs(inputs.season).filter(({ id }) => !inputs.fixedExtras.includes(id));
+  return {
+    due: jobs.filter(({ id }) => due.has(id)),
+    agreed: jobs.filter(({ id }) => inputs.agreedExtras.includes(id)),
+  };
 }
 
 /** Hours of the coming days in which somebody works; no other start can be planned. */
 function workingHours({ facts, weather, timeZone }: EngineSetting & Pick<PlanJob, 'facts'>): number[] {
   return everyHour(weather.fromMs, planHours(weather)).filter((atMs) => {
-    const { weekday, minuteOfDay } = localTime(atMs, timeZone);
-    return facts.hands.some(({ hours }) => {
-      const span = hours[weekday];
-      return span && minuteOfDay + 60 > span.openMinute && minuteOfDay < span.closeMinute;
-    });
+    const starts = Array.from({ length: MS_PER_HOUR / SLOT_MS }, (_, i) =>
+      localTime(atMs + i * SLOT_MS, timeZone),
+    );
+    return facts.hands.some(({ hours }) => starts.some((at) => minutesOpen(hours, at) > 0));
   });
 }
 

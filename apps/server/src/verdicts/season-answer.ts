@@ -1,4 +1,5 @@
 import { type SeasonDue, seasonDue, shopSeasonJobs } from '@keen/core';
+import type { CarState } from './car-state.js';
 import type { EngineSetting, EngineVehicle } from './engine-job.js';
 
 /** Where no place says otherwise, the seasons are those of the northern half. */
@@ -10,12 +11,14 @@ export function seasonStandings({
   season,
   places,
   nowMs,
-}: Pick<EngineSetting, 'season' | 'places' | 'nowMs'> & { readonly car: EngineVehicle }): SeasonDue[] {
+  washes,
+}: Pick<EngineSetting, 'season' | 'places' | 'nowMs'> &
+  Pick<CarState, 'washes'> & { readonly car: EngineVehicle }): SeasonDue[] {
   const latitudeDeg = places[0]?.latitudeDeg ?? NORTHERN_DEG;
   return shopSeasonJobs(season)
     .filter(({ id }) => car.vehicle.seasonJobs.includes(id))
     .map((job) => {
-      const done = car.washes.filter(({ extras }) => extras.includes(job.id)).map(({ atMs }) => atMs);
+      const done = washes.filter(({ extras }) => extras.includes(job.id)).map(({ atMs }) => atMs);
       return seasonDue(job, { lastDoneMs: done.length > 0 ? Math.max(...done) : null, nowMs, latitudeDeg });
     });
 }

@@ -5,7 +5,7 @@ import { SharedAnswers } from './shared-answers.js';
 function slowWork() {
   let finish: (value: string) => void = () => undefined;
   const state = { runs: 0, isStopped: false };
-  const compute = (signal: AbortSignal): Promise<string> => {
+  const compute = (_inputs: unknown, signal: AbortSignal): Promise<string> => {
     state.runs += 1;
     return new Promise((done, fail) => {
       finish = done;

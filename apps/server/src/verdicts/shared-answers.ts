@@ -1,5 +1,5 @@
-import { createHash } from 'node:crypto';
 import { Cancelled } from './cancelled.js';
+import { keyOf } from './kept.js';
 
 const KEPT_ANSWERS = 40;
 
@@ -15,14 +15,18 @@ export class SharedAnswers {
   private readonly entries = new Map<string, Entry>();
 
   /**
-   * @param inputs everything that the answer depends on
+   * @param inputs everything that the answer depends on: the work gets these and nothing else
    * @param compute does the work; its signal says that nobody waits any more
    * @param caller aborts when this caller has gone; a caller without one waits for good
    */
-  once<T>(inputs: unknown, compute: (signal: AbortSignal) => Promise<T>, caller?: AbortSignal): Promise<T> {
+  once<I, T>(
+    inputs: I,
+    compute: (inputs: I, signal: AbortSignal) => Promise<T>,
+    caller?: AbortSignal,
+  ): Promise<T> {
     if (caller?.aborted) return Promise.reject(new Cancelled());
-    const key = createHash('sha256').update(JSON.stringify(inputs)).digest('base64');
-    const entry = this.entries.get(key) ?? this.begin(key, compute);
+    const key = keyOf(inputs);
+    const entry = this.entries.get(key) ?? this.begin(key, (signal) => compute(inputs, signal));
     entry.waiting += 1;
     caller?.addEventListener('abort', () => this.leave(key, entry), { once: true });
     return entry.answer as Promise<T>;

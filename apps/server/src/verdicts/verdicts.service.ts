@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   type BalanceRow,
@@ -32,8 +31,8 @@ import { WashesRepository } from '../washes/washes.repository.js';
 import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
 import type { ConditionAnswer } from './condition-answer.js';
 import { type CellAnswer, GRID_HOURS, type MadePlan, type PackDraft, type RibbonHour } from './engine.js';
-import type { EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
-import { EnginePool } from './engine-pool.js';
+import type { EngineJob, EngineSetting, EngineVehicle, StartQuestion } from './engine-job.js';
+import { EnginePool, type EngineResults } from './engine-pool.js';
 import { enginePlace, engineVehicle, type Notes } from './engine-facts.js';
 import { isAhead, planFacts, slotOf, stockByMethod } from './plan-facts.js';
 import type { SaltAnswer } from './salt-answer.js';
@@ -110,19 +109,14 @@ export class VerdictsService {
   /** One good plan for all vehicles round the washes that stand in it already. */
   async plan(caller?: AbortSignal): Promise<PlanFound> {
     const { setting, cars, planned, facts, booked } = await this.planInputs();
-    const tenMinutes = Math.floor(setting.nowMs / 600_000);
-    const inputs = ['plan', tenMinutes, cars, facts];
-    const made = await this.ask(inputs, setting, caller, (signal) =>
-      this.pool.run({ ...setting, kind: 'plan', cars, facts }, signal),
-    );
+    const job = { ...planSetting(setting), cars, facts };
+    const made = await this.ask({ ...job, kind: 'plan' }, caller);
     const { source, issuedMs, weather, places, nowMs } = setting;
     const { fromMs } = weather;
     const hours = (made.horizonMs - fromMs) / MS_PER_HOUR;
     const days = this.daysOf(places, fromMs, hours);
     const tell = (chosen: readonly number[]): Promise<PlanAnswer> =>
-      this.ask(['plan-tell', ...inputs, chosen], setting, undefined, (signal) =>
-        this.pool.run({ ...setting, kind: 'plan-tell', cars, facts, chosen }, signal),
-      );
+      this.ask({ ...job, kind: 'plan-tell', chosen });
     const memberCount = weather.members.length;
     const shown = { hands: facts.hands, bookings: booked };
     return { made, planned, nowMs, fromMs, days, source, issuedMs, memberCount, ...shown, tell };
@@ -134,21 +128,14 @@ export class VerdictsService {
     const car = cars.find(({ vehicle }) => vehicle.id === vehicleId);
     if (!car) throw notFound('vehicle', vehicleId);
     const others = planned.filter(({ id }) => id !== washId).map((wash) => slotOf(wash, setting.nowMs));
-    return this.ask(['moves', car, others], setting, caller, (signal) =>
-      this.pool.run(
-        { ...setting, kind: 'moves', car, facts: { ...facts, fixed: others, movable: [] } },
-        signal,
-      ),
-    );
+    const beside = { ...facts, fixed: others, movable: [] };
+    return this.ask({ ...planSetting(setting), kind: 'moves', car, facts: beside }, caller);
   }
 
   /** What a little more of each limit would be worth to the plan. */
   async reliefs(caller?: AbortSignal): Promise<WorthOfRelief[]> {
     const { setting, cars, facts } = await this.planInputs();
-    const tenMinutes = Math.floor(setting.nowMs / 600_000);
-    return this.ask(['reliefs', tenMinutes, cars, facts], setting, caller, (signal) =>
-      this.pool.run({ ...setting, kind: 'reliefs', cars, facts }, signal),
-    );
+    return this.ask({ ...planSetting(setting), kind: 'reliefs', cars, facts }, caller);
   }
 
   private async planInputs() {
@@ -161,7 +148,7 @@ export class VerdictsService {
       this.kit.all(),
     ]);
     const stock = stockByMethod(counted, kit, house);
-    const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes));
+    const cars = vehicles.map((vehicle) => engineVehicle(vehicle, notes, setting.nowMs));
     const planned = notes.washes.filter((wash) => isAhead(wash, setting.nowMs));
     const engaged = (await this.busy.busy(setting.nowMs)).map(({ handsId, fromMs, toMs }) => ({
       handsId,
@@ -183,9 +170,7 @@ export class VerdictsService {
   /** The ribbon of one vehicle over a week. */
   async windows(vehicleId: string, caller?: AbortSignal): Promise<WindowsView> {
     const { setting, car } = await this.ofCar(vehicleId);
-    const { bands, hours } = await this.ask(['grid', car], setting, caller, (signal) =>
-      this.pool.run({ ...setting, car, kind: 'grid' }, signal),
-    );
+    const { bands, hours } = await this.ask({ ...carSetting(setting), kind: 'grid', car }, caller);
     const { issuedMs, source, weather, places } = setting;
     const { fromMs } = weather;
     const days = this.daysOf(places, fromMs);
@@ -219,9 +204,7 @@ export class VerdictsService {
     const asked = await this.start(query);
     if (!asked) return null;
     const { setting, car, start } = asked;
-    const detail = await this.ask(['cell', car, start], setting, undefined, () =>
-      this.pool.run({ ...setting, car, start, kind: 'cell' }),
-    );
+    const detail = await this.ask({ ...carSetting(setting), kind: 'cell', car, start });
     return { ...detail, issuedMs: setting.issuedMs };
   }
 
@@ -230,9 +213,7 @@ export class VerdictsService {
     const asked = await this.start(query);
     if (!asked) throw badField('startMs', 'startMs is outside the hours that the forecast reaches.');
     const { setting, car, start } = asked;
-    return this.ask(['flips', car, start], setting, undefined, () =>
-      this.pool.run({ ...setting, car, start, kind: 'flips' }),
-    );
+    return this.ask({ ...carSetting(setting), kind: 'flips', car, start });
   }
 
   /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
@@ -241,9 +222,7 @@ export class VerdictsService {
     if (!asked) return null;
     const { setting, car, start } = asked;
     const kit = await this.kit.all();
-    const draft = await this.ask(['run-pack', car, start, kit], setting, undefined, () =>
-      this.pool.run({ ...setting, car, start, kit, kind: 'run-pack' }),
-    );
+    const draft = await this.ask({ ...carSetting(setting), kind: 'run-pack', car, start, kit });
     return draft && { ...draft, source: setting.source, issuedMs: setting.issuedMs };
   }
 
@@ -258,17 +237,13 @@ export class VerdictsService {
   /** The salt of one vehicle over the season. */
   async salt(vehicleId: string): Promise<SaltAnswer> {
     const { setting, car } = await this.ofCar(vehicleId);
-    return this.ask(['salt', car], setting, undefined, () =>
-      this.pool.run({ ...setting, car, kind: 'salt' }),
-    );
+    return this.ask({ ...carSetting(setting), kind: 'salt', car });
   }
 
   /** Soil and protection of one vehicle, zone by zone. */
   async condition(vehicleId: string): Promise<ConditionAnswer & { readonly looks: Notes['looks'] }> {
     const { setting, car, notes } = await this.ofCar(vehicleId);
-    const answer = await this.ask(['condition', car], setting, undefined, () =>
-      this.pool.run({ ...setting, car, kind: 'condition' }),
-    );
+    const answer = await this.ask({ ...carSetting(setting), kind: 'condition', car });
     return { ...answer, looks: notes.looks };
   }
 
@@ -279,24 +254,20 @@ export class VerdictsService {
     const hourMs = startOfHourMs(atMs);
     if (hourMs < fromMs || hourMs >= fromMs + GRID_HOURS * MS_PER_HOUR)
       throw badField('atMs', 'atMs is outside the week that is judged.');
-    const rows = await this.ask(['balance', car, hourMs], setting, caller, (signal) =>
-      this.pool.run({ ...setting, car, atMs: hourMs, kind: 'balance' }, signal),
-    );
+    const rows = await this.ask({ ...carSetting(setting), kind: 'balance', car, atMs: hourMs }, caller);
     return { vehicleId, atMs: hourMs, source: setting.source, issuedMs: setting.issuedMs, rows };
   }
 
   /** What cadences would have cost and saved one vehicle this season so far. */
   async cadence(vehicleId: string, plans: readonly (readonly CadencePart[])[]): Promise<CadenceOutcome[]> {
     const { setting, car } = await this.ofCar(vehicleId);
-    return this.ask(['cadence', car, plans], setting, undefined, () =>
-      this.pool.run({ ...setting, car, plans, kind: 'cadence' }),
-    );
+    return this.ask({ ...carSetting(setting), kind: 'cadence', car, plans });
   }
 
   private async ofCar(vehicleId: string): Promise<{ setting: Setting; car: EngineVehicle; notes: Notes }> {
     const record = await this.vehicles.read(vehicleId);
     const [setting, notes] = await Promise.all([this.setting(), this.notes(vehicleId)]);
-    return { setting, car: engineVehicle(record, notes), notes };
+    return { setting, car: engineVehicle(record, notes, setting.nowMs), notes };
   }
 
   private async notes(vehicleId?: string): Promise<Notes> {
@@ -325,7 +296,6 @@ export class VerdictsService {
       agent,
       gramsPerM2,
     }));
-    const roads = createHash('sha256').update(JSON.stringify(spread)).digest('base64');
     return {
       places: places.map(enginePlace),
       limits,
@@ -336,7 +306,7 @@ export class VerdictsService {
       season,
       treatments: spread,
       weather: {
-        stamp: `${stamp} ${roads}`,
+        stamp,
         seasonMs,
         fromMs,
         observed,
@@ -350,13 +320,23 @@ export class VerdictsService {
     };
   }
 
-  /** The same question with the same inputs is asked of the engine once; it is stopped when nobody waits any more. */
-  private ask<T>(
-    question: readonly unknown[],
-    { weather, treatments: _treatments, nowMs: _now, ...setting }: Setting,
-    caller: AbortSignal | undefined,
-    compute: (signal: AbortSignal) => Promise<T>,
-  ): Promise<T> {
-    return this.answers.once([question, weather.stamp, setting], compute, caller);
+  /** The same job is given to the engine once, however many wait for it; it is stopped when nobody waits any more. */
+  private ask<K extends EngineJob['kind']>(
+    job: Extract<EngineJob, { kind: K }> & { readonly kind: K },
+    caller?: AbortSignal,
+  ): Promise<EngineResults[K]> {
+    return this.answers.once(job, (inputs, signal) => this.pool.run<K>(inputs, signal), caller);
   }
+}
+
+const TEN_MINUTES_MS = 600_000;
+
+/** What questions about starts to come rest on: no start is planned for minutes that are over, and an answer holds for ten. */
+function planSetting({ source: _source, issuedMs: _issued, ...setting }: Setting): EngineSetting {
+  return { ...setting, nowMs: Math.ceil(setting.nowMs / TEN_MINUTES_MS) * TEN_MINUTES_MS };
+}
+
+/** What questions about one car rest on: its hours, to ten minutes. */
+function carSetting({ source: _source, issuedMs: _issued, ...setting }: Setting): EngineSetting {
+  return { ...setting, nowMs: Math.floor(setting.nowMs / TEN_MINUTES_MS) * TEN_MINUTES_MS };
 }

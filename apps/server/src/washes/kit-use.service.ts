@@ -1,5 +1,17 @@
 import { Injectable } from '@nestjs/common';
-import { mixesFor, shopMethod, type WashRecord, washUse, type WashUse } from '@keen/core';
+import {
+  coatOf,
+  type LaidCoat,
+  mixesFor,
+  NOTHING_TAKEN,
+  shopMethod,
+  takenFrom,
+  type WashFound,
+  type WashRecord,
+  washUse,
+  type WashUse,
+} from '@keen/core';
+import type { Write } from '../db/database.js';
 import { KitRepository } from '../kit/kit.repository.js';
 import { PlacesService } from '../places/places.service.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -7,6 +19,8 @@ import { VehiclesService } from '../vehicles/vehicles.service.js';
 
 /** Warm enough for any label: what is used does not go by the air. */
 const MILD_C = 20;
+
+type Taken = NonNullable<WashFound['taken']>;
 
 /** What done washes take out of the kit, and give back when they were not done after all. */
 @Injectable()
@@ -18,12 +32,15 @@ export class KitUseService {
     private readonly settings: SettingsService,
   ) {}
 
-  /** What a wash takes by the method as the shop does it, where nobody counted. */
+  /** What a wash uses and puts on by the method as the shop does it, where nobody counted. */
   async usual({
     vehicleId,
     placeId,
     methodId,
-  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'>): Promise<WashUse> {
+  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'>): Promise<{
+    readonly used: WashUse;
+    readonly laid: readonly LaidCoat[];
+  }> {
     const [vehicle, place, { house }, kit] = await Promise.all([
       this.vehicles.read(vehicleId),
       this.places.read(placeId),
@@ -31,18 +48,45 @@ export class KitUseService {
       this.kit.all(),
     ]);
     const method = shopMethod(methodId, house, vehicle);
-    return washUse(method, mixesFor(method.steps, { vehicle, kit, placeC: MILD_C }), place);
+    const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
+    const laid = method.steps
+      .filter(({ id }) => id === 'seal')
+      .map(({ groups }): LaidCoat => {
+        const mix = mixes.find(({ step }) => step === 'seal');
+        return {
+          kind: (mix && coatOf(mix.role)) ?? 'sealant',
+          productName: mix?.product?.name ?? null,
+          groups,
+        };
+      });
+    return { used: washUse(method, mixes, place), laid };
   }
 
-  /** It was done: product, cloths and filters are used, and one wash of what is counted by method. */
-  async take({ methodId, found }: Pick<WashRecord, 'methodId' | 'found'>): Promise<void> {
-    await this.settings.useProduct(methodId);
-    if (found?.used) await this.kit.use(found.used, 1);
+  /**
+   * It was done: what there is of product, cloths and filter is taken, and one wash of what is counted by method.
+   *
+   * @returns what is taken, to be kept with the wash, and the writes that take it
+   */
+  async take(methodId: string, used: WashUse | undefined): Promise<{ taken: Taken; writes: Write[] }> {
+    const [kit, { stock }] = await Promise.all([this.kit.all(), this.settings.read()]);
+    const counted = Object.entries(stock).find(([id]) => id === methodId)?.[1];
+    const isCounted = counted !== undefined && counted > 0;
+    const taken: Taken = { ...(used ? takenFrom(kit, used) : NOTHING_TAKEN), isCounted };
+    const stockWrites = isCounted ? await this.settings.stockChanges(methodId, 1) : [];
+    return { taken, writes: [...this.kit.changes(taken, 1), ...stockWrites] };
   }
 
-  /** It was not done after all. */
-  async giveBack({ methodId, found }: Pick<WashRecord, 'methodId' | 'found'>): Promise<void> {
-    await this.settings.useProduct(methodId, -1);
-    if (found?.used) await this.kit.use(found.used, -1);
+  /** It was not done after all: writes that give back what was taken, and no more. */
+  async giveBack({ methodId, found }: Pick<WashRecord, 'methodId' | 'found'>): Promise<Write[]> {
+    const taken = found?.taken ?? (await this.takenBefore(found?.used));
+    const stockWrites = taken.isCounted ? await this.settings.stockChanges(methodId, -1) : [];
+    return [...this.kit.changes(taken, -1), ...stockWrites];
+  }
+
+  /** Of a record from before it was kept: what it wanted of bottles and filters is all that is known. */
+  private async takenBefore(used: WashUse | undefined): Promise<Taken> {
+    if (!used) return { ...NOTHING_TAKEN, isCounted: true };
+    const { filters } = takenFrom(await this.kit.all(), used);
+    return { products: used.products, cloths: [], filters, isCounted: true };
   }
 }

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { WashRecord, WashStatus } from '@keen/core';
 import { and, asc, desc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
-import type { Database } from '../db/database.js';
+import { type Database, type Write, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { washes } from '../db/schema.js';
 
@@ -12,9 +12,9 @@ export interface WashFilter {
 
 /** Rows to be written together. */
 export interface WashRows {
-  readonly insert: readonly WashRecord[];
-  readonly update: readonly WashRecord[];
-  readonly setRemoved: readonly { readonly id: string; readonly removedMs: number | null }[];
+  readonly insert?: readonly WashRecord[];
+  readonly update?: readonly WashRecord[];
+  readonly setRemoved?: readonly { readonly id: string; readonly removedMs: number | null }[];
 }
 
 type Row = typeof washes.$inferSelect;
@@ -62,9 +62,12 @@ export class WashesRepository {
     return row && row.removedMs !== null ? toRecord(row) : null;
   }
 
-  /** Several changes in one transaction. */
-  async change({ insert, update, setRemoved }: WashRows): Promise<void> {
-    const writes = [
+  /** Several changes in one transaction, and what goes with them in other tables. */
+  async change(
+    { insert = [], update = [], setRemoved = [] }: WashRows,
+    also: readonly Write[] = [],
+  ): Promise<void> {
+    const writes: Write[] = [
       ...insert.map((record) => this.db.insert(washes).values(record)),
       ...update.map(({ id, ...record }) =>
         this.db
@@ -75,22 +78,12 @@ export class WashesRepository {
       ...setRemoved.map(({ id, removedMs }) =>
         this.db.update(washes).set({ removedMs }).where(eq(washes.id, id)),
       ),
+      ...also,
     ];
-    const [first, ...rest] = writes;
-    if (first) await this.db.batch([first, ...rest]);
-  }
-
-  async insert(record: WashRecord): Promise<void> {
-    await this.db.insert(washes).values(record);
+    await writeAll(this.db, writes);
   }
 
   async update(id: string, change: Partial<WashRecord>): Promise<void> {
     if (Object.keys(change).length > 0) await this.db.update(washes).set(change).where(eq(washes.id, id));
-  }
-
-  /** Takes it away (an instant) or brings it back (null). Answers whether there is such a row. */
-  async setRemoved(id: string, removedMs: number | null): Promise<boolean> {
-    const { rowsAffected } = await this.db.update(washes).set({ removedMs }).where(eq(washes.id, id));
-    return rowsAffected > 0;
   }
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { RunRecord, WashFound, WashRecord } from '@keen/core';
+import { NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
@@ -56,18 +56,32 @@ export class WashesService {
     return { ...before, isLocked, startedMs };
   }
 
-  /** Marks a planned wash as done, with what was found. */
+  /** Marks a planned wash as done, with what was found; it keeps how it was planned. */
   async finish(id: string, dto: FinishedWash): Promise<WashRecord> {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
     this.requireDoable(dto, await this.vehicles.read(before.vehicleId));
-    const used = dto.found.used ?? (await this.use.usual({ ...before, methodId: dto.methodId }));
-    const found: WashFound = { ...dto.found, used };
-    const change = { ...dto, found, extras: dto.extras ?? before.extras, status: 'done' as const };
-    await this.washes.update(id, change);
-    const after = { ...before, ...change };
-    await this.use.take(after);
+    const { startMs, minutes, methodId, extras } = before;
+    const planned = { startMs, minutes, methodId, extras };
+    const found = await this.withUse({ ...before, methodId: dto.methodId }, dto.found);
+    const { taken, writes } = await this.use.take(dto.methodId, found.used);
+    const after: WashRecord = {
+      ...before,
+      ...dto,
+      extras: dto.extras ?? extras,
+      status: 'done',
+      found: { ...found, taken, planned },
+    };
+    await this.washes.change({ update: [after] }, writes);
     return after;
+  }
+
+  /** What it used and put on, by the method where nobody counted. */
+  private async withUse(
+    wash: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'>,
+    found: WashFound,
+  ): Promise<WashFound> {
+    return found.used ? found : { ...(await this.use.usual(wash)), ...found };
   }
 
   /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */
@@ -76,31 +90,56 @@ export class WashesService {
     if (found) await this.washes.update(id, { found: { ...found, run } });
   }
 
+  /** Deeds of its run arrived after it was closed: the record follows, and the kit gives back and takes what has changed. */
+  async amend(id: string, dto: FinishedWash): Promise<void> {
+    const before = await this.read(id);
+    if (before.status !== 'done' || !before.found) return;
+    // First everything comes back, so that what is taken is measured against a whole kit; a stop between the two is made good by the
+    // next deed that arrives.
+    const given = { ...before, found: { ...before.found, taken: { ...NOTHING_TAKEN, isCounted: false } } };
+    await this.washes.change({ update: [given] }, await this.use.giveBack(before));
+    const { taken, writes } = await this.use.take(dto.methodId, dto.found.used);
+    const found: WashFound = { ...dto.found, taken, planned: before.found.planned };
+    await this.washes.change(
+      { update: [{ ...before, ...dto, extras: dto.extras ?? before.extras, found }] },
+      writes,
+    );
+  }
+
   /** Logs a wash that was not planned. */
   async log(dto: LogWashDto): Promise<WashRecord> {
     await this.places.read(dto.placeId);
     this.requireDoable(dto, await this.vehicles.read(dto.vehicleId));
+    const found = await this.withUse(dto, dto.found);
+    const { taken, writes } = await this.use.take(dto.methodId, found.used);
     const record: WashRecord = {
       ...dto,
       extras: dto.extras ?? [],
       id: randomUUID(),
       status: 'done',
       predicted: null,
-      found: { ...dto.found, used: await this.use.usual(dto) },
+      found: { ...found, taken },
       ...ALONE,
     };
-    await this.washes.insert(record);
-    await this.use.take(record);
+    await this.washes.change({ insert: [record] }, writes);
     return record;
   }
 
-  /** Back to planned; what was found is forgotten. */
+  /** Back to planned as it was; what was found is forgotten, and the kit gets back what was taken. */
   async reopen(id: string): Promise<WashRecord> {
     const before = await this.read(id);
-    const change = { status: 'planned' as const, found: null, costMinor: null };
-    await this.washes.update(id, change);
-    if (before.status === 'done') await this.use.giveBack(before);
-    return { ...before, ...change };
+    const after: WashRecord = {
+      ...before,
+      ...before.found?.planned,
+      status: 'planned',
+      found: null,
+      costMinor: null,
+    };
+    await this.washes.change(
+      { update: [after] },
+      before.status === 'done' ? await this.use.giveBack(before) : [],
+    );
+    return after;
   }
 
   /** The same from the desk. @throws 409 where its run closed it: the run would close it again, so it is opened there */
@@ -116,8 +155,10 @@ export class WashesService {
 
   async remove(id: string): Promise<void> {
     const record = await this.read(id);
-    await this.washes.setRemoved(id, this.clock.now());
-    if (record.status === 'done') await this.use.giveBack(record);
+    await this.washes.change(
+      { setRemoved: [{ id, removedMs: this.clock.now() }] },
+      record.status === 'done' ? await this.use.giveBack(record) : [],
+    );
   }
 
   /** Brings a wash back. @throws 409 where another is planned in its place since */
@@ -125,9 +166,10 @@ export class WashesService {
     const record = await this.washes.findRemoved(id);
     if (!record) throw notFound('wash', id);
     if (record.status === 'planned') return firstOf((await this.changes.apply({ restore: [id] })).restored);
-    await this.washes.setRemoved(id, null);
-    await this.use.take(record);
-    return record;
+    const { taken, writes } = await this.use.take(record.methodId, record.found?.used);
+    const back: WashRecord = { ...record, found: record.found && { ...record.found, taken } };
+    await this.washes.change({ update: [back], setRemoved: [{ id, removedMs: null }] }, writes);
+    return back;
   }
 
   private requireDoable(dto: Pick<DoneWashDto, 'startMs'>, vehicle: { knownSinceMs: number }): void {

@@ -1,5 +1,5 @@
 import { Checkbox, Fieldset, Group, Stack, TextInput } from '@mantine/core';
-import type { OpenSpan } from '@keen/core';
+import { isOverMidnight, type OpenSpan } from '@keen/core';
 import { clockOf, minutesOf } from './wall-clock.js';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -61,6 +61,7 @@ export function HoursFields({
                     onChange={(event) => setTime('closeMinute', event.currentTarget.value)}
                     error={errors[`openHours.${weekday}`]}
                   />
+                  {isOverMidnight(span) && <span className="muted">next day</span>}
                 </>
               ) : (
                 <span className="muted">{without}</span>

@@ -94,7 +94,7 @@ export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
     'Another car stands close: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
   'blow-away-from-neighbour': 'Blow away from the other car, or towel that side instead.',
   'one-door-at-a-time': 'Another car stands close: one door at a time, a hand on its edge.',
-  'gloves-and-goggles': 'Gloves and goggles; acid never over alkali, never with chlorine.',
+  'gloves-and-goggles': 'Gloves and goggles; never acid over alkali or alkali over acid, never acid with chlorine.',
 };
 
 export const PACK_NAMES: Readonly<Record<PackItem, string>> = {
@@ -177,6 +177,10 @@ export function faultText(fault: StepFault, format: Format): string {
       return `On the ${ZONE_NAMES[fault.zone].toLowerCase()}: ${COMPATIBILITY_REASONS[fault.finding.reason]}${fault.finding.limitPh === null ? '' : `, limit pH ${fault.finding.limitPh}`}; ${MEETS_WAY[fault.finding.kind]}.`;
     case 'acid-over-alkali':
       return `Acid over alkali: “${RUN_STEP_NAMES[fault.alkali].toLowerCase()}” still lies there. Rinse first.`;
+    case 'alkali-over-acid':
+      return `Alkali over acid: “${RUN_STEP_NAMES[fault.acid].toLowerCase()}” still lies there. Rinse first.`;
+    case 'not-rinsed':
+      return `Nothing after it rinses it off the ${new Intl.ListFormat('en').format(fault.groups.map((group) => GROUP_NAMES[group]))}. Rinse there before the next product.`;
     case 'hot-on-frozen-glass':
       return `Glass is near ${format.temp(fault.glassC)} and the water ${format.temp(fault.waterC)}: hot water cracks frozen glass. Begin low on the body, bring the glass above freezing slowly.`;
     case 'forbidden':

@@ -4,3 +4,4 @@ export * from './mix.js';
 export * from './chemistry.js';
 export * from './warnings.js';
 export * from './wash-use.js';
+export * from './kit-taken.js';

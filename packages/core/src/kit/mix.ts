@@ -1,5 +1,11 @@
 import type { Method, WashStep, WashStepId } from '../method/index.js';
-import { compatibility, type Compatibility, protectionOn, type ProductRole } from '../protection/index.js';
+import {
+  compatibility,
+  type Compatibility,
+  protectionOn,
+  type ProductRole,
+  type Stands,
+} from '../protection/index.js';
 import { CAR_ZONES, type CarZone, type Vehicle } from '../vehicle/index.js';
 import { dilution } from '../water/index.js';
 import { MIX_ORDER, type MixInto, STEP_PRODUCTS, type StepProductRow } from './data/step-products.js';
@@ -40,6 +46,8 @@ export interface MixCase {
   readonly kit: Kit;
   /** Air where it is used, °C. */
   readonly placeC: number;
+  /** What each protection stands in this shop; absent: as shipped. */
+  readonly stands?: Stands;
 }
 
 /** The wash it belongs to. */
@@ -59,7 +67,7 @@ const WEIGHTS: Readonly<Record<Compatibility['kind'], number>> = {
 function worstMeeting(
   product: Product,
   groups: WashStep['groups'],
-  { vehicle, isToStrip }: MixInWash,
+  { vehicle, isToStrip, stands }: MixInWash,
 ): Extract<MixFault, { kind: 'meets' }> | null {
   let worst: Extract<MixFault, { kind: 'meets' }> | null = null;
   for (const { zone, group, surface } of CAR_ZONES) {
@@ -69,6 +77,7 @@ function worstMeeting(
       inUsePh: product.inUsePh,
       protection: protectionOn(vehicle, zone),
       isDelicateMetal: surface === 'wheel' && vehicle.delicateWheels,
+      stands,
     });
     if (found.kind === 'fine' || (isToStrip && found.kind === 're-protect')) continue;
     if (!worst || WEIGHTS[found.kind] > WEIGHTS[worst.finding.kind])
@@ -112,7 +121,7 @@ function panelPercentOf({ into }: StepProductRow, percent: number, { kit }: MixC
 }
 
 function mixFor(row: StepProductRow, step: WashStep, of: MixInWash): Mix {
-  const totalMl = row.ml ?? step.litres * 1000;
+  const totalMl = row.ml ?? (step.mixLitres ?? step.litres) * 1000;
   const product = chosen(row, step, of);
   const base = { step: step.id, into: row.into };
   if (!product)

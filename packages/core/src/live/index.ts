@@ -7,3 +7,4 @@ export * from './edges-now.js';
 export * from './run-record.js';
 export * from './sun-side.js';
 export * from './acid-now.js';
+export * from './meter-stop.js';

@@ -219,22 +219,39 @@ describe('dwell timers', () => {
     expect(momentAt(phone, 230).dwells.map(({ seconds }) => seconds)).toEqual([30]);
   });
 
-  it('last longer where another product was put over them', () => {
+  it('stay wet longer where another product was put over them, but lie no longer than their label', () => {
     const wheels = keyOf('wheels');
-    const latest = {
-      [wheels]: { minutes: 4, ends: 'label' as const },
-      [foam]: { minutes: 8, ends: 'label' as const },
+    const leftWith = (driesAfter: number) => {
+      const latest = {
+        [wheels]: { minutes: driesAfter, ends: 'dries' as const },
+        [foam]: { minutes: 8, ends: 'label' as const },
+      };
+      const phone = begun().at(
+        0,
+        { kind: 'begin', step: wheels },
+        { kind: 'product-on', step: wheels, part: '' },
+      );
+      const dwellsAt = (seconds: number) =>
+        momentAt(phone, seconds, { ...AS_MADE, latest }).dwells.map(({ latestInSeconds, ends }) => [
+          latestInSeconds,
+          ends,
+        ]);
+      const alone = dwellsAt(100);
+      on(phone, 100);
+      return [...alone, ...dwellsAt(100)];
     };
-    const phone = begun().at(
-      0,
-      { kind: 'begin', step: wheels },
-      { kind: 'product-on', step: wheels, part: '' },
-    );
-    const leftAt = (seconds: number) =>
-      momentAt(phone, seconds, { ...AS_MADE, latest }).dwells.map(({ latestInSeconds }) => latestInSeconds);
-    expect(leftAt(200)).toEqual([40]);
-    on(phone, 200);
-    expect(leftAt(200)).toEqual([480, 480]);
+    // The wheel cleaner dries after 2 min; under foam it stays wet, and its label's 4 min end it.
+    expect(leftWith(2)).toEqual([
+      [20, 'dries'],
+      [140, 'label'],
+      [480, 'label'],
+    ]);
+    // Where the label is the shorter from the beginning, nothing over it changes that.
+    expect(leftWith(9)).toEqual([
+      [140, 'label'],
+      [140, 'label'],
+      [480, 'label'],
+    ]);
   });
 
   it('end with the rinse that goes over the same parts, not with one that does not', () => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { SPOTS_FOUND } from '../log/index.js';
 import { FieldError } from '../quantity/index.js';
-import { WATER_BEHAVIOURS } from '../vehicle/index.js';
+import { SEASON_JOB_IDS, WATER_BEHAVIOURS } from '../vehicle/index.js';
 import { READING_ORIGINS, type RunAction, SKIP_REASONS } from './run-action.js';
 
 const EARLIEST_MS = 946_684_800_000;
@@ -41,12 +41,13 @@ const deed = z.discriminatedUnion('kind', [
     origin: z.enum(READING_ORIGINS),
   }),
   z.object({ kind: z.literal('note'), text: z.string().trim().min(1).max(1000) }),
-  z.object({ kind: z.literal('photo'), photoId: id, caption: z.string().max(200) }),
+  z.object({ kind: z.literal('photo'), photoId: id, caption: z.string().max(1000) }),
   z.object({ kind: z.literal('undo'), tap: id }),
   z.object({
     kind: z.literal('close'),
     found,
     used: z.object({ paidMinor: minor, foldedTowels: towels, dryingTowels: towels }),
+    extras: z.array(z.enum(SEASON_JOB_IDS)).max(SEASON_JOB_IDS.length).optional(),
   }),
 ]);
 

@@ -1,5 +1,5 @@
 import type { WashFound } from '../log/index.js';
-import type { PanelId } from '../vehicle/index.js';
+import type { PanelId, SeasonJobId } from '../vehicle/index.js';
 
 /** How a reading came to be. */
 export const READING_ORIGINS = ['typed', 'thermometer'] as const;
@@ -46,7 +46,13 @@ export type RunDeed =
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'photo'; readonly photoId: string; readonly caption: string }
   | { readonly kind: 'undo'; readonly tap: string }
-  | { readonly kind: 'close'; readonly found: WashFound; readonly used: RunUse };
+  | {
+      readonly kind: 'close';
+      readonly found: WashFound;
+      readonly used: RunUse;
+      /** Work of the season that was done in the visit; absent: what was planned, where anything was done at all. */
+      readonly extras?: readonly SeasonJobId[];
+    };
 
 /** A deed with who did it and when; never changed once it is written, so that phones can be joined in any order. */
 export interface RunAction {
@@ -60,11 +66,36 @@ export interface RunAction {
   readonly deed: RunDeed;
 }
 
-const byTime = (a: RunAction, b: RunAction): number => {
-  if (a.atMs !== b.atMs) return a.atMs - b.atMs;
-  if (a.deviceId !== b.deviceId) return a.deviceId < b.deviceId ? -1 : 1;
-  return a.count - b.count;
-};
+/** When each action counts as done, by its id: a clock that is set back does not put a deed before those its phone had done already. */
+function orderMs(actions: readonly RunAction[]): ReadonlyMap<string, number> {
+  const at = new Map(actions.map(({ id, atMs }) => [id, atMs]));
+  const byCount = actions.toSorted((a, b) => a.count - b.count);
+  const follow = (): void => {
+    const last = new Map<string, number>();
+    for (const { id, deviceId } of byCount) {
+      const ownMs = Math.max(last.get(deviceId) ?? -Infinity, at.get(id) ?? -Infinity);
+      last.set(deviceId, ownMs);
+      at.set(id, ownMs);
+    }
+  };
+  follow();
+  // What takes a tap back comes after it, whatever the clocks of two phones say; each pass settles one more of a chain.
+  const undos = actions.flatMap(({ id, deed }) => (deed.kind === 'undo' ? [{ id, tap: deed.tap }] : []));
+  for (let pass = 0; pass < undos.length; pass += 1) {
+    let isSettled = true;
+    for (const { id, tap } of undos) {
+      const targetMs = Math.max(
+        ...actions.filter((one) => one.tap === tap).map((one) => at.get(one.id) ?? -Infinity),
+      );
+      if ((at.get(id) ?? 0) > targetMs) continue;
+      at.set(id, targetMs + 1);
+      isSettled = false;
+    }
+    if (isSettled) break;
+    follow();
+  }
+  return at;
+}
 
 /**
  * What happened, from what several phones and the server hold of it?
@@ -72,8 +103,13 @@ const byTime = (a: RunAction, b: RunAction): number => {
  * @returns every action once, in the order in which it was done; the same whichever list comes first
  */
 export function mergeActions(...logs: readonly (readonly RunAction[])[]): RunAction[] {
-  const once = new Map(logs.flat().map((action) => [action.id, action]));
-  return [...once.values()].sort(byTime);
+  const actions = [...new Map(logs.flat().map((action) => [action.id, action])).values()];
+  const at = orderMs(actions);
+  return actions.sort(
+    (a, b) =>
+      (at.get(a.id) ?? a.atMs) - (at.get(b.id) ?? b.atMs) ||
+      (a.deviceId === b.deviceId ? a.count - b.count : a.deviceId < b.deviceId ? -1 : 1),
+  );
 }
 
 /** The actions that stand: those of a tap that was taken back do not, unless the taking back was itself taken back. */

@@ -1,7 +1,7 @@
 import { takesOff } from '../kit/index.js';
 import { meter, sessionMinor, type Tariff } from '../meter/index.js';
 import { meterRuns } from '../plan/index.js';
-import { covers, type WetEdge } from '../run/index.js';
+import { covers, type StepDwell, type WetEdge } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import type { RunPack } from './run-pack.js';
 import type { DwellTimer, LiveStep, RunState, RunSpan } from './run-state.js';
@@ -108,6 +108,9 @@ export function meterMoment(
   };
 }
 
+/** Longest by the label; of a sheet that does not tell it, what was shown there. */
+const labelMinutes = ({ labelMinutes: own, toMinutes }: StepDwell): number => own ?? toMinutes;
+
 function dwellMoment(
   timer: DwellTimer,
   state: RunState,
@@ -115,23 +118,25 @@ function dwellMoment(
 ): DwellMoment | null {
   const step = state.steps.find(({ key }) => key === timer.step);
   if (!step?.step.dwell || timer.offMs !== null) return null;
-  const leftOf = (one: DwellTimer, of: LiveStep): number =>
-    at.latestOf(of).minutes * 60 - (at.nowMs - one.fromMs) / SECOND_MS;
+  const leftOf = (one: DwellTimer, minutes: number): number =>
+    minutes * 60 - (at.nowMs - one.fromMs) / SECOND_MS;
   const seconds = (at.nowMs - timer.fromMs) / SECOND_MS;
   const latest = at.latestOf(step);
-  // What another product was put over since stays wet as long as that one does.
+  const labelSeconds = leftOf(timer, labelMinutes(step.step.dwell));
+  // What another product was put over since stays wet as long as that one does; its label's longest does not grow by it.
   const keptWet = state.timers.flatMap((other) => {
     const over = state.steps.find(({ key }) => key === other.step);
     const isOver = over && over !== step && other.offMs === null && other.fromMs > timer.fromMs;
-    return isOver && covers(over.step, step.step) ? [leftOf(other, over)] : [];
+    return isOver && covers(over.step, step.step) ? [leftOf(other, at.latestOf(over).minutes)] : [];
   });
+  const wetSeconds = latest.ends === 'label' ? Infinity : Math.max(leftOf(timer, latest.minutes), ...keptWet);
   return {
     timer,
     step,
     seconds,
     earliestInSeconds: step.step.dwell.fromMinutes * 60 - seconds,
-    latestInSeconds: Math.max(leftOf(timer, step), ...keptWet),
-    ends: latest.ends,
+    latestInSeconds: Math.min(labelSeconds, wetSeconds),
+    ends: labelSeconds <= wetSeconds ? 'label' : latest.ends,
     isComingOff: state.steps.some((one) => one.state === 'running' && takesOff(one.step, step.step)),
   };
 }

@@ -1,11 +1,10 @@
 import { washUse, type WashUse } from '../kit/index.js';
-import type { RunRecord } from '../log/index.js';
+import { coatOf, type LaidCoat, type RunRecord } from '../log/index.js';
+import type { RunStep } from '../run/index.js';
 import type { ByGroup } from '../vehicle/index.js';
 import { meterMoment, workedSeconds } from './run-moment.js';
 import type { RunPack } from './run-pack.js';
 import type { RunState } from './run-state.js';
-
-const MINUTE_MS = 60_000;
 
 /** What a closed run adds to the log. */
 export interface ClosedRun {
@@ -14,14 +13,27 @@ export interface ClosedRun {
   /** What was said to be paid, else the visit and the meter; minor units. */
   readonly costMinor: number;
   readonly record: RunRecord;
+  /** Protection that was put on. */
+  readonly laid: readonly LaidCoat[];
   /** What it took out of the kit: of the steps that were done. */
   readonly used: WashUse;
+}
+
+/** The coats that the steps which were done put on, by the bottle that was mixed for them; without one by the step. */
+function laidBy(done: readonly RunStep[]): LaidCoat[] {
+  return done
+    .filter(({ id }) => id === 'seal')
+    .map(({ mix, groups }) => ({
+      kind: (mix && coatOf(mix.role)) ?? 'sealant',
+      productName: mix?.product?.name ?? null,
+      groups,
+    }));
 }
 
 /**
  * What does the log keep of this run?
  *
- * @returns begin, minutes, money, and step by step what was done; null before it is closed
+ * @returns begin, minutes without the pauses, money, and step by step what was done; null before it is closed
  */
 export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   const { startedMs, closedMs, close } = state;
@@ -41,17 +53,21 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   const soilBefore: ByGroup = pack.soilBefore;
   const done = state.steps.filter((one) => one.state === 'done').map(({ step }) => step);
   const mixes = done.flatMap(({ mix }) => mix ?? []);
+  // What was not done soils nothing, unless somebody says so.
+  const isTouched = done.some(({ id }) => pack.method.steps.some((step) => step.id === id && step.contact));
+  const isToweled = done.some(({ id }) => id === 'towel');
   const cloths = {
-    ...media,
-    foldedTowels: close.used.foldedTowels ?? media.foldedTowels,
-    dryingTowels: close.used.dryingTowels ?? media.dryingTowels,
+    mitts: isTouched ? media.mitts : 0,
+    foldedTowels: close.used.foldedTowels ?? (isTouched || isToweled ? media.foldedTowels : 0),
+    dryingTowels: close.used.dryingTowels ?? (isToweled ? media.dryingTowels : 0),
   };
   const took = pack.method.steps.filter(({ id }) => done.some((step) => step.id === id));
   return {
     startMs: startedMs,
     used: washUse({ steps: took, media: cloths }, mixes, pack.place),
-    minutes: Math.max(1, (closedMs - startedMs) / MINUTE_MS),
-    costMinor: close.used.paidMinor ?? money.visitMinor + (meter?.paidMinor ?? 0),
+    laid: laidBy(done),
+    minutes: Math.max(1, workedSeconds(state, { fromMs: startedMs, toMs: closedMs }, closedMs) / 60),
+    costMinor: close.used.paidMinor ?? (done.length > 0 ? money.visitMinor : 0) + (meter?.paidMinor ?? 0),
     record: {
       steps,
       waterMinutes: tariff ? ranMinutes : null,

@@ -1,5 +1,5 @@
 import { takesOff } from '../kit/index.js';
-import type { RunStep } from '../run/index.js';
+import { meterRunOf, type RunStep } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import { panelsOf } from '../vehicle/index.js';
 import { type RunAction, type RunDeed, type SkipReason, standingActions } from './run-action.js';
@@ -17,6 +17,8 @@ export interface LiveStep {
   readonly state: 'waiting' | 'running' | 'done' | 'skipped';
   readonly span: RunSpan | null;
   readonly skipped: SkipReason | null;
+  /** The paid run of the meter that it belongs to on the sheet; null: it is off the meter. */
+  readonly meterRun: number | null;
 }
 
 /** A product that lies on the car. */
@@ -129,7 +131,7 @@ function apply(draft: Draft, action: RunAction, panels: readonly PanelId[]): voi
       return;
     case 'skip': {
       const one = liveStep(draft, deed.step);
-      if (!one || one.state === 'done') return;
+      if (!one || one.state === 'done' || one.state === 'skipped') return;
       setStep(draft, deed.step, {
         state: 'skipped',
         skipped: deed.reason,
@@ -209,17 +211,19 @@ function apply(draft: Draft, action: RunAction, panels: readonly PanelId[]): voi
  * close changes nothing
  */
 export function runState(pack: Pick<RunPack, 'sheet' | 'vehicle'>, merged: readonly RunAction[]): RunState {
+  const runs = meterRunOf(pack.sheet.steps);
   const draft: Draft = {
     phase: 'not-begun',
     startedMs: null,
     closedMs: null,
     packId: null,
-    steps: keyedSteps(pack.sheet).map(({ key, step }) => ({
+    steps: keyedSteps(pack.sheet).map(({ key, step }, i) => ({
       key,
       step,
       state: 'waiting',
       span: null,
       skipped: null,
+      meterRun: runs[i] ?? null,
     })),
     timers: [],
     meter: [],

@@ -1,1 +1,2 @@
 export * from './wash-record.js';
+export * from './wash-effect.js';

@@ -1,5 +1,12 @@
-import type { WashUse } from '../kit/index.js';
-import type { ByGroup, PanelId, SeasonJobId, WaterBehaviour } from '../vehicle/index.js';
+import type { KitTaken, WashUse } from '../kit/index.js';
+import type {
+  ByGroup,
+  PanelId,
+  Protection,
+  SeasonJobId,
+  WaterBehaviour,
+  ZoneGroup,
+} from '../vehicle/index.js';
 import type { Finding } from '../rules/index.js';
 import type { VerdictKind } from '../verdict/index.js';
 
@@ -40,6 +47,14 @@ export interface RunRecord {
   }[];
 }
 
+/** A protection that was put on with a wash. */
+export interface LaidCoat {
+  readonly kind: Exclude<Protection, 'bare'>;
+  /** Of the bottle, where one was taken from the kit. */
+  readonly productName: string | null;
+  readonly groups: readonly ZoneGroup[];
+}
+
 /** What was found when the wash was over. */
 export interface WashFound {
   /** Panels on which water froze. */
@@ -50,10 +65,21 @@ export interface WashFound {
   readonly note: string;
   /** What water did afterwards, on the panels that were looked at. */
   readonly behaviour?: Readonly<Partial<Record<PanelId, WaterBehaviour>>>;
-  /** What it took out of the kit. */
+  /** What it used. */
   readonly used?: WashUse;
+  /** What of that there was to take out of the kit; absent in records made before it was kept. */
+  readonly taken?: KitTaken & {
+    /** One wash was taken off what is counted by method. */
+    readonly isCounted: boolean;
+  };
+  /** As it was planned, so that it can be opened again; absent where it was not. */
+  readonly planned?: Pick<WashRecord, 'startMs' | 'minutes' | 'methodId' | 'extras'>;
+  /** Protection that was put on; absent in records made before it was kept. */
+  readonly laid?: readonly LaidCoat[];
   /** Where it was run step by step. */
   readonly run?: RunRecord;
+  /** Its run closed it: deeds of that run that arrive later still count. */
+  readonly isClosedByRun?: boolean;
 }
 
 /** What the program said when the wash was planned; kept, so that it can be held against what was found. */

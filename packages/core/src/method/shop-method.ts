@@ -1,6 +1,6 @@
 import type { HouseRules } from '../house/index.js';
 import { BODY_SIZE, type Vehicle } from '../vehicle/index.js';
-import { EXTRA_STEPS, METHODS, methodOf } from './data/methods.js';
+import { EXTRA_STEPS, METHODS, methodOf, STRIP_RINSE } from './data/methods.js';
 import { describeMethod, type MethodRow, plainSum } from './describe-method.js';
 import type { Drying, Method, Section } from './method.js';
 import { inOwnOrder } from './own-order.js';
@@ -58,10 +58,12 @@ const buckets: Edit = (row, { choices, numbers }) => {
   if (!row.steps.some(isIn(['contact']))) return row;
   const one =
     choices.buckets === 'one' || (choices.buckets === 'by-kit' && numbers.mittsOwned >= MITT_PER_PANEL);
-  const soapMinor = choices.rinseBucketSoap === 'yes' && !one ? 15 : 0;
+  const bothSoaped = choices.rinseBucketSoap === 'yes' && !one;
+  const soapMinor = bothSoaped ? 15 : 0;
   const edited = mapStep(row, 'contact', (step) => ({
     ...step,
     litres: one ? step.litres / 2 : step.litres,
+    mixLitres: one || !bothSoaped ? step.litres / 2 : step.litres,
   }));
   return {
     ...edited,
@@ -124,9 +126,11 @@ const stripEachTime: Edit = (row, { choices }) => {
   const contactWash = row.steps.some(isIn(['contact', 'rinseless']));
   if (choices.strip === 'keep' || !contactWash || row.strips) return row;
   const finish = row.steps.findIndex(isIn(['final-rinse', 'blow', 'towel']));
+  const isRinsed = row.steps.slice(finish).some(isIn(['final-rinse']));
+  const strip = isRinsed ? [STRIP] : [STRIP, STRIP_RINSE];
   return {
     ...row,
-    steps: [...row.steps.slice(0, finish), STRIP, ...row.steps.slice(finish), SEAL],
+    steps: [...row.steps.slice(0, finish), ...strip, ...row.steps.slice(finish), SEAL],
     soapPh: Math.max(row.soapPh, 11.5),
     warmestNeedC: Math.max(row.warmestNeedC ?? -Infinity, 10),
     productMinor: row.productMinor + 500,
@@ -227,7 +231,12 @@ const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
   if (factor === 1 || before === 0) return row;
   const steps = row.steps.map((step) =>
     GOES_OVER_BODY(step) && step.groups.some((group) => group === 'upper' || group === 'lower')
-      ? { ...step, minutes: inTenths(step.minutes * factor), litres: inTenths(step.litres * factor) }
+      ? {
+          ...step,
+          minutes: inTenths(step.minutes * factor),
+          litres: inTenths(step.litres * factor),
+          ...(step.mixLitres === undefined ? {} : { mixLitres: inTenths(step.mixLitres * factor) }),
+        }
       : step,
   );
   return {

@@ -42,6 +42,8 @@ export interface WashStep {
   /** The place's meter runs. */
   readonly onMeter: boolean;
   readonly litres: number;
+  /** Litres that carry its product, where clear water is among them; absent: all. */
+  readonly mixLitres?: number;
   /** Something rubs the paint. */
   readonly contact: boolean;
   /** Share of salt and film taken off each group that it names. */

@@ -1,4 +1,5 @@
 export * from './place.js';
 export * from './local-time.js';
+export * from './open-hours.js';
 export * from './place-air.js';
 export * from './place-record.js';

@@ -45,7 +45,7 @@ function lagged(hours: readonly (WeatherHour | null)[]): (Lagged | null)[] {
   };
   return hours.map((hour, i) => {
     book(hour, 1);
-    book(hours[i - LAG_HOURS - 1], -1);
+    book(hours[i - LAG_HOURS], -1);
     return count > 0 ? { airTempC: temps / count, vapourPa: vapours / count } : null;
   });
 }

@@ -15,7 +15,7 @@ export const TAPS = ['none', 'frost-shut', 'always'] as const;
 /** `frost-shut`: closed while nights freeze, lest the pipe bursts. */
 export type Tap = (typeof TAPS)[number];
 
-/** Opening on one weekday, minutes after local midnight. */
+/** Opening on one weekday, minutes after local midnight; closing before it opens means on the next day. */
 export interface OpenSpan {
   readonly openMinute: number;
   readonly closeMinute: number;

@@ -11,7 +11,13 @@ const course = (days: number, saltedFrom: number, hoursADay: number): SaltCourse
     isSalted: i >= saltedFrom,
   }));
 const stateOf = (target: CadenceTarget, days: readonly SaltCourseDay[], nowDay = 4) =>
-  targetState(target, { cadenceDays: 14, course: days, sinceMs: 0, nowMs: nowDay * DAY_MS });
+  targetState(target, {
+    cadenceDays: 14,
+    course: days,
+    sinceMs: 0,
+    nowMs: nowDay * DAY_MS,
+    beganActiveHours: 100,
+  });
 
 describe('when a car is wanted again', () => {
   it('by days, counts days', () => {
@@ -33,6 +39,15 @@ describe('when a car is wanted again', () => {
     const state = stateOf({ kind: 'active-hours', most: 12 }, course(12, 0, 3));
     expect(state).toMatchObject({ used: 12, dueMs: 4 * DAY_MS });
     expect(state.everyDays).toBeCloseTo(4, 1);
+  });
+
+  it('counts from the wash, not from the first morning after it', () => {
+    // Washed at noon before the course begins, with the clock at 88; half a day is used by its first morning.
+    const used = targetState(
+      { kind: 'active-hours', most: 24 },
+      { cadenceDays: 14, course: course(12, 0, 24), sinceMs: -DAY_MS / 2, nowMs: 0, beganActiveHours: 88 },
+    );
+    expect(used).toMatchObject({ used: 12, dueMs: DAY_MS });
   });
 
   it('goes on at the pace of what is known where the target lies beyond it', () => {

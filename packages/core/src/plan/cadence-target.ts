@@ -31,7 +31,7 @@ const clampDays = (days: number): number => Math.min(LONGEST_DAYS, Math.max(SHOR
  * @param course days since the last wash in order, those to come unwashed
  * @returns what is used, the day on which the target is reached, and how often that is at the pace of the course. Beyond the course
  * the pace goes on; a car without salt is still wanted after 90 days (judgement)
- * @example targetState({ kind: 'salt-days', most: 2 }, { cadenceDays: 14, course: [], sinceMs: 0, nowMs: 0 }).dueMs // 90 days on
+ * @example targetState({ kind: 'salt-days', most: 2 }, { cadenceDays: 14, course: [], sinceMs: 0, nowMs: 0, beganActiveHours: 0 }).dueMs // 90 days on
  */
 export function targetState(
   target: CadenceTarget,
@@ -40,8 +40,11 @@ export function targetState(
     course,
     sinceMs,
     nowMs,
+    beganActiveHours,
   }: {
     readonly cadenceDays: number;
+    /** The clock when the last wash ended. */
+    readonly beganActiveHours: number;
     readonly course: readonly SaltCourseDay[];
     readonly sinceMs: number;
     readonly nowMs: number;
@@ -55,11 +58,13 @@ export function targetState(
       dueMs: sinceMs + cadenceDays * MS_PER_DAY,
       everyDays: cadenceDays,
     };
-  const began = course[0]?.activeHours ?? 0;
   let saltDays = 0;
   const used = course.map((day) => {
     if (day.isSalted) saltDays += 1;
-    return { atMs: day.atMs, used: target.kind === 'salt-days' ? saltDays : day.activeHours - began };
+    return {
+      atMs: day.atMs,
+      used: target.kind === 'salt-days' ? saltDays : day.activeHours - beganActiveHours,
+    };
   });
   const upToNow = used.findLast(({ atMs }) => atMs <= nowMs)?.used ?? 0;
   const reached = used.find((day) => day.used >= target.most);

@@ -20,6 +20,8 @@ export interface DueState {
   readonly daysLate: number;
   /** Which kind of wash the house wants next. */
   readonly wants: 'any' | 'contact' | 'touch-free';
+  /** Days from one wash to the next: by its target, and no more than the house lets pass. */
+  readonly everyDays: number;
   /** Set where salt may not sit beyond a date. */
   readonly deadlineMs: number | null;
   /** What its target has used up. */
@@ -55,6 +57,11 @@ export function dueState(target: TargetState, history: WashHistory, house: House
     dueMs,
     daysLate: (history.nowMs - dueMs) / MS_PER_DAY,
     wants: wantedKind(history, house),
+    everyDays: Math.min(
+      target.everyDays,
+      cadence === 'rinse-weekly' ? WEEKLY_DAYS : Infinity,
+      afterSnow === 'never-beyond' ? house.numbers.neverBeyondDays : Infinity,
+    ),
     deadlineMs,
     target,
   };

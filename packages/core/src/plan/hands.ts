@@ -1,4 +1,11 @@
-import { type LocalTime, localTime, type OpenSpan, type Place, queueMinutes } from '../place/index.js';
+import {
+  localTime,
+  minutesOpen,
+  type OpenSpan,
+  type Place,
+  queueMinutes,
+  wallMinutesBetween,
+} from '../place/index.js';
 
 /** A pair of hands, and when it works. */
 export interface Hands {
@@ -25,14 +32,13 @@ export const spansMeet = (a: Span, b: Span): boolean => a.fromMs < b.toMs && b.f
 
 const MS_PER_MINUTE = 60_000;
 
-/** Do these hands work from the first instant to the last, within one day? */
+/** Do these hands work from the first instant to the last, through the night where their hours go on? */
 export function worksThrough({ hours }: Pick<Hands, 'hours'>, span: Span, timeZone: string): boolean {
-  const at: LocalTime = localTime(span.fromMs, timeZone);
-  const open = hours[at.weekday];
-  if (!open || at.minuteOfDay < open.openMinute) return false;
+  const from = localTime(span.fromMs, timeZone);
+  const left = minutesOpen(hours, from);
   // By the wall clock of the end, so that a day with a changed clock keeps its own hours.
-  const end = localTime(span.toMs - MS_PER_MINUTE, timeZone);
-  return end.weekday === at.weekday && end.minuteOfDay + 1 <= open.closeMinute;
+  const last = localTime(span.toMs - MS_PER_MINUTE, timeZone);
+  return left > 0 && wallMinutesBetween(from, last) + 1 <= left;
 }
 
 /** Where a wash takes its hands, and how long they stand in the queue there. */
@@ -51,7 +57,7 @@ export function queueAt(place: HandsPlace, atMs: number): number {
   return minutes;
 }
 
-/** A wash as hands have it: where, and from when to when. */
+/** A wash as hands have it: where, and from when to when, the queue not counted. */
 export interface HandsWork {
   readonly placeId: string;
   readonly startMs: number;
@@ -60,16 +66,21 @@ export interface HandsWork {
   readonly isBegun?: boolean;
 }
 
-/** Hands are taken from leaving home until being back; a start is when they come, and the queue is waited through from then. */
-export function busyOf(
+/** From coming to leaving: a start is when they come, the queue is waited through from then, and the end of a wash leaves it out. */
+export function stayOf(
   { placeId, startMs, endMs, isBegun = false }: HandsWork,
   places: readonly HandsPlace[],
 ): Span {
   const place = places.find(({ id }) => id === placeId);
-  if (!place) return { fromMs: startMs, toMs: endMs };
-  const travelMs = place.travelMinutes * MS_PER_MINUTE;
-  const queueMs = isBegun ? 0 : queueAt(place, startMs) * MS_PER_MINUTE;
-  return { fromMs: startMs - travelMs, toMs: endMs + queueMs + travelMs };
+  const queueMs = place && !isBegun ? queueAt(place, startMs) * MS_PER_MINUTE : 0;
+  return { fromMs: startMs, toMs: endMs + queueMs };
+}
+
+/** Hands are taken from leaving home until being back. */
+export function busyOf(work: HandsWork, places: readonly HandsPlace[]): Span {
+  const { fromMs, toMs } = stayOf(work, places);
+  const travelMs = (places.find(({ id }) => id === work.placeId)?.travelMinutes ?? 0) * MS_PER_MINUTE;
+  return { fromMs: fromMs - travelMs, toMs: toMs + travelMs };
 }
 
 /** Do two washes of the same hands stand in each other's way, with the rest that is wanted between them? */

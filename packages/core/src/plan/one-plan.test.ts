@@ -1,8 +1,24 @@
 import { describe, expect, it } from '@jest/globals';
 import type { BookedSpan } from '../booking/index.js';
-import type { Place } from '../place/index.js';
-import { CLEAN } from '../soil/index.js';
-import { checkSchedule, goodSchedule, solveSchedule } from '../schedule/index.js';
+import { goodSchedule } from '../schedule/index.js';
+import { NO_EXTRAS } from '../season/index.js';
+import {
+  at,
+  car,
+  DAY_MS,
+  HOUR_MS,
+  MONDAY,
+  place,
+  planned,
+  PLACES,
+  request,
+  slot,
+  span,
+  starts,
+  weekdays,
+  window,
+  type Wish,
+} from '../testing/plan.js';
 import {
   busyOf,
   DEFAULT_PRICES,
@@ -11,12 +27,10 @@ import {
   moveOptions,
   morningAnswers,
   type PlanAnswer,
-  planAnswer,
   planCase,
   planDifference,
   type PlannedSlot,
   type PlanRequest,
-  type VehicleMorning,
   type Window,
   windowAt,
   withoutExtras,
@@ -24,124 +38,6 @@ import {
   worthInPlan,
   worthOfReliefs,
 } from './index.js';
-import { NO_EXTRAS } from '../season/index.js';
-
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
-/** A Monday, midnight UTC. */
-const MONDAY = Date.UTC(2026, 0, 12);
-const at = (hour: number): number => MONDAY + hour * HOUR_MS;
-
-const place = (id: string, travelMinutes: number, carsAtOnce = 1): Place =>
-  ({ id, travelMinutes, carsAtOnce, timeZone: 'UTC' }) as unknown as Place;
-const PLACES = [place('home', 0), place('bay', 20, 2)];
-
-const span = (openHour: number, closeHour: number) => ({
-  openMinute: openHour * 60,
-  closeMinute: closeHour * 60,
-});
-const weekdays = (id: string): Hands => ({
-  id,
-  name: id,
-  hours: [...Array<null>(7)].map((_, day) => (day < 5 ? span(8, 18) : null)),
-});
-
-interface Wish {
-  readonly placeId?: string;
-  readonly minutes?: number;
-  /** What it takes, and the salt that it saves, minor units. */
-  readonly takes?: number;
-  readonly salt?: number;
-  readonly failing?: number;
-  readonly isWanted?: boolean;
-}
-
-const window = (startHour: number, wish: Wish = {}): Window => {
-  const { placeId = 'home', minutes = 60, takes = 1000, salt = 0, failing = 0, isWanted = true } = wish;
-  return {
-    placeId,
-    methodId: 'garage-rinseless',
-    startMs: at(startHour),
-    endMs: at(startHour) + minutes * 60_000,
-    verdict: 'go',
-    isWash: true,
-    isForemost: true,
-    isWanted,
-    blockedShare: failing / 20,
-    failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },
-    extras: NO_EXTRAS,
-    value: { saltMinor: salt, lateMinor: 0, seasonMinor: 0, totalMinor: salt - takes },
-  } as unknown as Window;
-};
-
-const car = (
-  vehicleId: string,
-  windows: readonly Window[],
-  due: Partial<VehicleMorning['due']> = {},
-): PlanRequest['cars'][number] => ({
-  vehicleId,
-  cadenceDays: 14,
-  availability: null,
-  due: {
-    lastWashMs: null,
-    dueMs: MONDAY,
-    daysLate: 0,
-    wants: 'any',
-    deadlineMs: null,
-    target: { kind: 'days', used: 14, most: 14, dueMs: MONDAY, everyDays: 14 },
-    ...due,
-  },
-  zones: [],
-  activeHours: 0,
-  soil: CLEAN,
-  windows,
-  refusals: [],
-});
-
-const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): PlanRequest => ({
-  cars,
-  places: PLACES,
-  hands: [weekdays('owner')],
-  fixed: [],
-  movable: [],
-  busy: [],
-  bookings: [],
-  stock: {},
-  prices: DEFAULT_PRICES,
-  restMinutes: 0,
-  tolerableShare: 0.2,
-  timeZone: 'UTC',
-  nowMs: MONDAY,
-  horizonMs: MONDAY + 5 * DAY_MS,
-  ...change,
-});
-
-async function planned(whole: PlanRequest): Promise<PlanAnswer> {
-  const made = planCase(whole);
-  const { chosen, status } = await solveSchedule(made.problem, {
-    clockSeconds: () => performance.now() / 1000,
-    timeLimitSeconds: 20,
-  });
-  expect(status).toBe('proven');
-  expect(checkSchedule(made.problem, chosen)).toEqual([]);
-  return planAnswer(whole, made, chosen);
-}
-
-const starts = ({ choices }: PlanAnswer): Record<string, number> =>
-  Object.fromEntries(
-    choices.map(({ vehicleId, window: { startMs } }) => [vehicleId, (startMs - MONDAY) / HOUR_MS]),
-  );
-
-const slot = (vehicleId: string, startHour: number, change: Partial<PlannedSlot> = {}): PlannedSlot => ({
-  vehicleId,
-  placeId: 'home',
-  methodId: 'garage-rinseless',
-  handsId: 'owner',
-  startMs: at(startHour),
-  endMs: at(startHour + 1),
-  extras: [],
-  ...change,
-});
 
 describe('hands', () => {
   it.each([
@@ -331,7 +227,7 @@ describe('one plan for all', () => {
 
   it('knows a planned wash that begins within the hour of a window', async () => {
     const movable = [slot('a', 10 + 1 / 3)];
-    expect(windowAt([window(10)], movable[0]!)?.endMs).toBe(at(11 + 1 / 3));
+    expect(windowAt([window(10)], movable[0]!, request([]))?.endMs).toBe(at(11 + 1 / 3));
     expect(starts(await planned(request([car('a', [window(10)])], { movable })))).toEqual({ a: 10 + 1 / 3 });
   });
 
@@ -587,8 +483,8 @@ describe('work of the season', () => {
 
   it('is taken off a window without a trace', () => {
     const plain = window(9);
-    expect(withoutExtras(withWork(9, 30))).toEqual(plain);
-    expect(withoutExtras(plain)).toBe(plain);
+    expect(withoutExtras(withWork(9, 30), request([]))).toEqual(plain);
+    expect(withoutExtras(plain, request([]))).toBe(plain);
   });
 });
 

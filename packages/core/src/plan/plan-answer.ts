@@ -2,13 +2,18 @@ import type { Finding } from '../rules/index.js';
 import { countBits, failedMask } from '../verdict/index.js';
 import { MS_PER_HOUR } from '../weather/index.js';
 import type { DuePeriod } from './due-periods.js';
-import { busyOf, handsMeet, type Span, spansMeet } from './hands.js';
+import type { SeasonJobId } from '../vehicle/index.js';
+import { busyOf, handsMeet, type Span, spansMeet, stayOf } from './hands.js';
 import {
   canBeHad,
+  hasRoom,
+  keepsBooking,
+  mostAtOnce,
   type PlanCase,
   type PlannedSlot,
   type PlanOption,
   type PlanRequest,
+  roomAt,
   windowAt,
   withoutExtras,
   worthBase,
@@ -39,6 +44,8 @@ export interface PlanChoice {
   readonly window: Window;
   readonly handsId: string;
   readonly worthMinor: number;
+  /** Work of the season that was agreed on with it and does not go at that start. */
+  readonly missingExtras: readonly SeasonJobId[];
   readonly fallback: Fallback | null;
   readonly alternatives: readonly PricedOption[];
 }
@@ -48,6 +55,8 @@ export type UnplannedReason =
   | { readonly kind: 'no-window'; readonly limiting: Finding | null }
   | { readonly kind: 'members'; readonly failingShare: number }
   | { readonly kind: 'hands' }
+  /** Washes that stay where they are fill the place. */
+  | { readonly kind: 'room' }
   | { readonly kind: 'car-away' }
   | { readonly kind: 'no-product'; readonly methodId: string }
   | { readonly kind: 'not-worth'; readonly bestMinor: number }
@@ -102,7 +111,7 @@ class Around {
     this.chosen = this.options.map((option) => ({
       option,
       busy: busyOf(option.window, request.places),
-      there: asSpan(option.window),
+      there: stayOf(option.window, request.places),
     }));
     for (const option of made.options) {
       const known = this.ofJob.get(jobKey(option));
@@ -111,24 +120,31 @@ class Around {
     }
   }
 
-  /** Chosen washes of other jobs that could not stand beside an option. */
+  /** Chosen washes of other jobs that could not stand beside an option: those of its hands, and the least of those that fill its place. */
   inTheWay(option: PlanOption): PlanOption[] {
     const { places, restMinutes } = this.request;
     const { placeId } = option.window;
     const busy = busyOf(option.window, places);
-    const there = asSpan(option.window);
-    const ofHands: PlanOption[] = [];
-    const inRoom: PlanOption[] = [];
+    const stay = stayOf(option.window, places);
+    const out: PlanOption[] = [];
+    const beside: Chosen[] = [];
     for (const other of this.chosen) {
       if (isSameJob(other.option, option)) continue;
-      if (other.option.handsId === option.handsId) {
-        if (handsMeet(busy, other.busy, restMinutes)) ofHands.push(other.option);
-      } else if (other.option.window.placeId === placeId && spansMeet(there, other.there))
-        inRoom.push(other.option);
+      if (other.option.handsId === option.handsId && handsMeet(busy, other.busy, restMinutes))
+        out.push(other.option);
+      else if (other.option.window.placeId === placeId && spansMeet(stay, other.there)) beside.push(other);
     }
-    const spare = Math.max(0, (places.find(({ id }) => id === placeId)?.carsAtOnce ?? 1) - 1);
-    inRoom.sort((a, b) => a.worthMinor - b.worthMinor);
-    return [...ofHands, ...inRoom.slice(0, inRoom.length - spare)];
+    if (beside.length === 0) return out;
+    const room = roomAt(this.request, placeId, stay) - 1;
+    const fixed = this.request.fixed.filter((slot) => slot.placeId === placeId);
+    const fixedSpans = fixed.map((slot) => stayOf(slot, places));
+    beside.sort((a, b) => b.option.worthMinor - a.option.worthMinor);
+    const standing = [...fixedSpans];
+    for (const other of beside) {
+      if (mostAtOnce([...standing, other.there], stay) <= room) standing.push(other.there);
+      else out.push(other.option);
+    }
+    return out;
   }
 
   /** What the plan would lose by taking an option instead of what it has for that job. */
@@ -153,7 +169,6 @@ class Around {
   }
 }
 
-const asSpan = ({ startMs, endMs }: Window) => ({ fromMs: startMs, toMs: endMs });
 const isSameJob = (
   a: Pick<PlanOption, 'vehicleId' | 'period'>,
   b: Pick<PlanOption, 'vehicleId' | 'period'>,
@@ -222,8 +237,9 @@ function reasonFor(
   const shares = windows.map(({ blockedShare }) => blockedShare ?? 0);
   const failingShare = Math.min(...shares);
   if (failingShare > request.tolerableShare) return { kind: 'members', failingShare };
-  if (car && windows.every((window) => !canBeHad(car, withoutExtras(window), request)))
-    return { kind: 'car-away' };
+  const there = windows.map((window) => withoutExtras(window, request));
+  if (car && there.every((window) => !canBeHad(car, window, request))) return { kind: 'car-away' };
+  if (there.every((window) => !hasRoom(request, window))) return { kind: 'room' };
   const options = around.of(vehicleId, period);
   if (options.length === 0) return { kind: 'hands' };
   const [usedUp] = options;
@@ -246,6 +262,7 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
   const around = new Around(request, made, chosen);
   const choices = around.options.map((choice): PlanChoice => {
     const { vehicleId, period, window, handsId, worthMinor } = choice;
+    const job = made.jobs.find((candidate) => isSameJob(candidate, choice));
     const fallback = fallbackOf(choice, around);
     return {
       vehicleId,
@@ -253,6 +270,7 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
       window,
       handsId,
       worthMinor,
+      missingExtras: (job?.agreed ?? []).filter((id) => !window.extras.jobIds.includes(id)),
       fallback,
       alternatives: alternativesTo(choice, around),
     };
@@ -267,11 +285,8 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
     });
   const fixed = request.fixed.map((slot): FixedState => {
     const car = request.cars.find(({ vehicleId }) => vehicleId === slot.vehicleId);
-    const window = car ? (windowAt(car.windows, slot) ?? null) : null;
-    const kept = request.bookings.find(
-      ({ vehicleId, fromMs, readyByMs }) =>
-        vehicleId === slot.vehicleId && slot.startMs >= fromMs && slot.endMs <= readyByMs,
-    );
+    const window = car ? (windowAt(car.windows, slot, request) ?? null) : null;
+    const kept = request.bookings.find((booking) => keepsBooking(slot, booking, request.places));
     const period = {
       index: 0,
       dueMs: car?.due.dueMs ?? 0,

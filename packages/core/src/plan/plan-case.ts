@@ -1,7 +1,7 @@
 import type { BookedSpan } from '../booking/index.js';
 import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
-import { NO_EXTRAS } from '../season/index.js';
+import { extrasOf, type SeasonJobRow } from '../season/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { failedShare } from '../verdict/index.js';
 import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
@@ -15,9 +15,11 @@ import {
   queueAt,
   type Span,
   spansMeet,
+  stayOf,
   worksThrough,
 } from './hands.js';
 import type { VehicleMorning, Window } from './vehicle-morning.js';
+import { extrasMinor } from './wash-value.js';
 
 const MS_PER_MINUTE = 60_000;
 const MS_PER_DAY = 24 * MS_PER_HOUR;
@@ -56,6 +58,8 @@ export interface PlanRequest {
   readonly busy: readonly (Span & { readonly handsId: string | null })[];
   /** Room for one car more at a place than it has, for a time: what if. */
   readonly moreRoom?: readonly (Span & { readonly placeId: string })[];
+  /** The season's jobs with the shop's own numbers. */
+  readonly seasonJobs: readonly SeasonJobRow[];
   readonly prices: Prices;
   /** Between being back from one wash and setting out for the next. */
   readonly restMinutes: number;
@@ -81,6 +85,12 @@ export interface PlanOption {
 export interface PlanJob {
   readonly vehicleId: string;
   readonly period: DuePeriod;
+  /** Work of the season that was agreed on with it. */
+  readonly agreed: readonly SeasonJobId[];
+  /** Work of the season that is agreed on with another wash of the car: it is not done with this one. */
+  readonly agreedElsewhere: readonly SeasonJobId[];
+  /** The first wash of the car takes the work of the season that is due and not agreed on. */
+  readonly takesDue: boolean;
 }
 
 /** A plan to be made: the problem in numbers, and what its numbers stand for. */
@@ -117,7 +127,15 @@ export interface WorthBase {
   readonly period: DuePeriod;
   readonly usualMinor: number;
   readonly cadenceDays: number;
+  /** Work of the season that was agreed on with it. */
+  readonly agreed?: readonly SeasonJobId[];
 }
+
+/** What is left of a kept promise where work that was agreed on with it is not done (judgement). */
+const PROMISE_WITHOUT_EXTRAS = 0.5;
+
+const lacksAgreed = ({ extras }: Window, agreed: readonly SeasonJobId[]): boolean =>
+  agreed.some((id) => !extras.jobIds.includes(id));
 
 /**
  * What is a window worth to the plan, against leaving the car unwashed up to the horizon?
@@ -129,19 +147,22 @@ export interface WorthBase {
  */
 export function worthInPlan(
   window: Window,
-  { period, usualMinor, cadenceDays }: WorthBase,
+  { period, usualMinor, cadenceDays, agreed = [] }: WorthBase,
   { prices, horizonMs, places }: Pick<PlanRequest, 'prices' | 'horizonMs' | 'places'>,
 ): number {
   const daysOf = (ms: number): number => Math.max(0, ms) / MS_PER_DAY;
   const lateAvoided = daysOf(horizonMs - period.dueMs) - daysOf(window.startMs - period.dueMs);
   const earlyShare = Math.min(1, daysOf(period.dueMs - window.startMs) / cadenceDays);
+  const promiseMinor = keepsPromise(window, period, places)
+    ? prices.missedBookingMinor * (lacksAgreed(window, agreed) ? PROMISE_WITHOUT_EXTRAS : 1)
+    : 0;
   const whole =
     window.value.saltMinor +
     prices.lateMinorPerDay * lateAvoided +
     usualMinor * (1 - earlyShare) -
     takesMinor(window) +
     window.value.seasonMinor +
-    (keepsPromise(window, period, places) ? prices.missedBookingMinor : 0) -
+    promiseMinor -
     (window.isWanted ? 0 : prices.otherKindMinor);
   const failing = window.failures ? failedShare(window.failures) : 0;
   return (1 - failing) * whole - failing * prices.conditionMinor;
@@ -151,23 +172,53 @@ export function worthInPlan(
 const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequest['places']): boolean =>
   readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
 
-/** The same wash without work of the season. */
-export function withoutExtras(window: Window): Window {
-  const { extras, value } = window;
-  if (extras.jobIds.length === 0) return window;
+/**
+ * The same start with only some of its work of the season.
+ *
+ * @param jobIds those that stay, if they go with this start at all
+ * @returns its end, minutes and worth as they are with that work alone; paint that a strip leaves bare is paid for unless it is coated again
+ */
+export function withExtras(
+  window: Window,
+  jobIds: readonly SeasonJobId[],
+  { seasonJobs, prices }: Pick<PlanRequest, 'seasonJobs' | 'prices'>,
+): Window {
+  const before = window.extras;
+  const extras = extrasOf(
+    before.jobIds.filter((id) => jobIds.includes(id)),
+    seasonJobs,
+  );
+  if (extras.jobIds.length === before.jobIds.length) return window;
+  const { value } = window;
+  const seasonMinor = extrasMinor(extras, prices, window.coldMinorPerMinute);
+  const wasCoated = before.jobIds.includes('re-coat') && !extras.jobIds.includes('re-coat');
+  const bareMinor = window.leavesBare && wasCoated ? prices.bareMinor : 0;
   return {
     ...window,
-    endMs: window.endMs - extras.minutes * MS_PER_MINUTE,
-    extras: NO_EXTRAS,
-    value: { ...value, seasonMinor: 0, totalMinor: value.totalMinor - value.seasonMinor },
+    endMs: window.endMs - (before.minutes - extras.minutes) * MS_PER_MINUTE,
+    extras,
+    value: {
+      ...value,
+      seasonMinor,
+      paintMinor: value.paintMinor - bareMinor,
+      totalMinor: value.totalMinor - value.seasonMinor + seasonMinor - bareMinor,
+    },
   };
 }
+
+/** The same start as a plain wash. */
+export const withoutExtras = (window: Window, shop: Pick<PlanRequest, 'seasonJobs' | 'prices'>): Window =>
+  withExtras(window, [], shop);
 
 const sameStart = (window: Window, slot: PlannedSlot): boolean =>
   window.placeId === slot.placeId && window.methodId === slot.methodId && window.startMs === slot.startMs;
 
-/** The window of a planned wash: its own start, or that of its hour begun when it is planned. */
-export function windowAt(windows: readonly Window[], slot: PlannedSlot): Window | undefined {
+/** The window of a planned wash with its own work of the season: its own start, or that of its hour begun when it is planned. */
+export function windowAt(
+  windows: readonly Window[],
+  slot: PlannedSlot,
+  shop: Pick<PlanRequest, 'seasonJobs' | 'prices'>,
+): Window | undefined {
   const there = windows.filter(
     ({ placeId, methodId, startMs }) =>
       placeId === slot.placeId &&
@@ -176,16 +227,20 @@ export function windowAt(windows: readonly Window[], slot: PlannedSlot): Window 
       startOfHourMs(startMs) === startOfHourMs(slot.startMs),
   );
   const found = there.at(-1);
-  const hour = found && (slot.extras.length > 0 ? found : withoutExtras(found));
+  const hour = found && withExtras(found, slot.extras, shop);
   const laterMs = slot.startMs - (hour?.startMs ?? 0);
   return hour && { ...hour, startMs: slot.startMs, endMs: hour.endMs + laterMs };
 }
 
 /** Windows of planned washes that do not begin when a window does. */
-const plannedWindows = (windows: readonly Window[], planned: readonly PlannedSlot[]): Window[] =>
+const plannedWindows = (
+  windows: readonly Window[],
+  planned: readonly PlannedSlot[],
+  request: PlanRequest,
+): Window[] =>
   planned
     .filter((slot) => !windows.some((window) => sameStart(window, slot)))
-    .flatMap((slot) => windowAt(windows, slot) ?? []);
+    .flatMap((slot) => windowAt(windows, slot, request) ?? []);
 
 /** When a span of work can be done by whom; asked for the same spans by many cars. */
 function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
@@ -221,28 +276,78 @@ interface OptionsWanted {
   readonly which: 'all' | 'foremost';
 }
 
-/** Is the car there from the beginning to the end? */
+/** Is the car there from the beginning to the end, the queue included? */
 export const canBeHad = (
   { availability }: Pick<PlanCar, 'availability'>,
-  { startMs, endMs }: Window,
-  { timeZone }: Pick<PlanRequest, 'timeZone'>,
+  window: Window,
+  { timeZone, places }: Pick<PlanRequest, 'timeZone' | 'places'>,
 ): boolean =>
-  availability === null || worksThrough({ hours: availability }, { fromMs: startMs, toMs: endMs }, timeZone);
+  availability === null || worksThrough({ hours: availability }, stayOf(window, places), timeZone);
 
 /** A promise, where there is one and it has to be kept, is kept. */
 const isInTime = (window: Window, period: DuePeriod, { places }: PlanRequest): boolean =>
   period.bookingId === null || keepsPromise(window, period, places);
 
+/** Washes of a place that stand fixed, each from coming to leaving. */
+const fixedAt = ({ fixed, places }: PlanRequest, placeId: string): Span[] =>
+  fixed.filter((slot) => slot.placeId === placeId).map((slot) => stayOf(slot, places));
+
+/** Is there room for one car more beside the washes that stand fixed? */
+export function hasRoom(request: PlanRequest, window: Window): boolean {
+  const stay = stayOf(window, request.places);
+  return mostAtOnce(fixedAt(request, window.placeId), stay) < roomAt(request, window.placeId, stay);
+}
+
+/** Cars that a place has room for over the whole of a span. */
+export function roomAt(
+  { places, moreRoom = [] }: PlanRequest,
+  placeId: string,
+  { fromMs, toMs }: Span,
+): number {
+  const own = places.find(({ id }) => id === placeId)?.carsAtOnce ?? 1;
+  const more = moreRoom.filter(
+    (room) => room.placeId === placeId && room.fromMs <= fromMs && room.toMs >= toMs,
+  );
+  return own + more.length;
+}
+
+/** How many of these spans overlap at the busiest instant within a span. */
+export function mostAtOnce(spans: readonly Span[], within: Span): number {
+  const touching = spans.filter((span) => spansMeet(span, within));
+  // The busiest instant is the beginning of one of them, or of the span itself.
+  const begins = touching.map(({ fromMs }) => Math.max(fromMs, within.fromMs));
+  return begins.reduce(
+    (most, atMs) =>
+      Math.max(most, touching.filter(({ fromMs, toMs }) => fromMs <= atMs && atMs < toMs).length),
+    0,
+  );
+}
+
+/** Where salt may not sit beyond so many days: nothing later in a period of the cadence while something goes in time. */
+function beforeDeadline(
+  windows: readonly Window[],
+  period: DuePeriod,
+  { dueMs, deadlineMs }: PlanCar['due'],
+): readonly Window[] {
+  if (deadlineMs === null || period.bookingId !== null) return windows;
+  const latestMs = period.dueMs + deadlineMs - dueMs;
+  const inTime = windows.filter(({ startMs }) => startMs <= latestMs);
+  return inTime.length > 0 ? inTime : windows;
+}
+
 function optionsOf(
   request: PlanRequest,
-  { vehicleId, period }: PlanJob,
+  { vehicleId, period, agreed, agreedElsewhere, takesDue }: PlanJob,
   { freeFor, which }: OptionsWanted,
 ): PlanOption[] {
   const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
   if (!car) return [];
-  const base = worthBase(car, period);
+  const base = { ...worthBase(car, period), agreed };
   const planned = request.movable.filter((slot) => slot.vehicleId === vehicleId);
-  const within = [...car.windows, ...plannedWindows(car.windows, planned)].filter(
+  const own = request.fixed
+    .filter((slot) => slot.vehicleId === vehicleId)
+    .map((slot) => stayOf(slot, request.places));
+  const within = [...car.windows, ...plannedWindows(car.windows, planned, request)].filter(
     (window) =>
       window.isWash &&
       (period.methodId === null || window.methodId === period.methodId) &&
@@ -252,14 +357,20 @@ function optionsOf(
       window.endMs <= request.horizonMs &&
       (window.blockedShare ?? 0) <= request.tolerableShare,
   );
-  return within.flatMap((full) => {
-    // Work of the season is done with the first wash that it goes with; and a wash without it is better than none.
-    const bare = withoutExtras(full);
-    const fits = (window: Window): boolean =>
-      canBeHad(car, window, request) && isInTime(window, period, request);
-    const [window] = [period.index > 0 ? bare : full, bare].filter(
-      (one) => fits(one) && freeFor(busyOf(one, request.places)).length > 0,
+  return beforeDeadline(within, period, car.due).flatMap((all) => {
+    // Agreed work belongs to its booking, what else is due to the first wash of the car; and a wash without it is better than none.
+    const full = withExtras(
+      all,
+      all.extras.jobIds.filter((id) => agreed.includes(id) || (takesDue && !agreedElsewhere.includes(id))),
+      request,
     );
+    const fits = (window: Window): boolean =>
+      canBeHad(car, window, request) &&
+      isInTime(window, period, request) &&
+      hasRoom(request, window) &&
+      !own.some((other) => spansMeet(other, stayOf(window, request.places))) &&
+      freeFor(busyOf(window, request.places)).length > 0;
+    const window = [full, withExtras(full, agreed, request), withoutExtras(full, request)].find(fits);
     if (!window) return [];
     const worthMinor = worthInPlan(window, base, request);
     return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {
@@ -283,15 +394,9 @@ export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption
   const readyByMs = openBookings(request, vehicleId)[0]?.readyByMs ?? null;
   const promise = { bookingId: null, readyByMs, methodId: null };
   const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs, ...promise };
-  const others = request.fixed.filter((slot) => slot.vehicleId !== vehicleId);
   const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'all' };
-  return optionsOf({ ...request, tolerableShare: 1 }, { vehicleId, period }, wanted).filter(({ window }) => {
-    const place = request.places.find(({ id }) => id === window.placeId);
-    const there = others.filter(
-      (slot) => slot.placeId === window.placeId && slot.startMs < window.endMs && window.startMs < slot.endMs,
-    );
-    return there.length < (place?.carsAtOnce ?? 1);
-  });
+  const job: PlanJob = { vehicleId, period, agreed: [], agreedElsewhere: [], takesDue: true };
+  return optionsOf({ ...request, tolerableShare: 1 }, job, wanted);
 }
 
 /** Room at each place and slot, less what stands fixed there. */
@@ -306,7 +411,7 @@ function roomOf(request: PlanRequest, originMs: number, slotCount: number): numb
       for (let at = from; at < to; at += 1) room[at] = Math.max(0, (room[at] ?? 0) + by);
     };
     for (const { placeId, fromMs, toMs } of more) if (placeId === id) change(fromMs, toMs, 1);
-    for (const { placeId, startMs, endMs } of request.fixed) if (placeId === id) change(startMs, endMs, -1);
+    for (const { fromMs, toMs } of fixedAt(request, id)) change(fromMs, toMs, -1);
     return room;
   });
 }
@@ -317,38 +422,61 @@ function stockLeft({ stock, fixed }: PlanRequest, methodId: string): number {
   return Math.max(0, (stock[methodId] ?? 0) - taken);
 }
 
+/** Does a wash that stands fixed keep a promise: begun when the car is there, by the method agreed on, and home again in time? */
+export const keepsBooking = (
+  slot: Pick<PlannedSlot, 'vehicleId' | 'methodId'> & HandsWork,
+  booking: Pick<BookedSpan, 'vehicleId' | 'fromMs' | 'readyByMs' | 'methodId'>,
+  places: PlanRequest['places'],
+): boolean =>
+  slot.vehicleId === booking.vehicleId &&
+  slot.startMs >= booking.fromMs &&
+  busyOf(slot, places).toMs <= booking.readyByMs &&
+  (booking.methodId === null || booking.methodId === slot.methodId);
+
 /** Bookings of a car that no fixed wash keeps, in order. */
-function openBookings({ bookings, fixed, nowMs }: PlanRequest, vehicleId: string): BookedSpan[] {
-  const slots = fixed.filter((slot) => slot.vehicleId === vehicleId);
+function openBookings({ bookings, fixed, nowMs, places }: PlanRequest, vehicleId: string): BookedSpan[] {
   return bookings
     .filter((booking) => booking.vehicleId === vehicleId && booking.readyByMs > nowMs)
-    .filter(
-      ({ fromMs, readyByMs }) => !slots.some(({ startMs, endMs }) => startMs >= fromMs && endMs <= readyByMs),
-    )
+    .filter((booking) => !fixed.some((slot) => keepsBooking(slot, booking, places)))
     .sort((a, b) => a.readyByMs - b.readyByMs);
 }
 
-/** Washes that each car needs: those that are promised, and those of its cadence that no promise and no fixed wash comes near. */
+/** Washes that a car needs: those that are promised, and those of its cadence that no promise and no fixed wash comes near. */
 function jobsOf(request: PlanRequest): PlanJob[] {
-  const { nowMs, horizonMs } = request;
-  return request.cars.flatMap(({ vehicleId, due, cadenceDays }) => {
-    const fixed = request.fixed.filter((slot) => slot.vehicleId === vehicleId).map(({ endMs }) => endMs);
-    const booked = openBookings(request, vehicleId).filter(({ fromMs }) => fromMs < horizonMs);
+  return request.cars.flatMap((car) => {
+    const { vehicleId, due, cadenceDays } = car;
+    const booked = openBookings(request, vehicleId).filter(({ fromMs }) => fromMs < request.horizonMs);
     const promised = booked.map(({ id, fromMs, readyByMs, methodId }, i): DuePeriod => ({
       index: -1 - i,
       dueMs: due.dueMs,
-      fromMs: Math.max(nowMs, fromMs),
-      toMs: Math.min(horizonMs, readyByMs),
+      fromMs: Math.max(request.nowMs, fromMs),
+      toMs: Math.min(request.horizonMs, readyByMs),
       bookingId: id,
       readyByMs,
       methodId,
     }));
-    const lastMs = Math.max(...fixed, ...booked.map(({ readyByMs }) => readyByMs));
-    const dueMs = Number.isFinite(lastMs) ? lastMs + cadenceDays * MS_PER_DAY : due.dueMs;
-    const own = duePeriods({ dueMs, cadenceDays }, request);
-    return [...promised, ...own].map((period) => ({ vehicleId, period }));
+    const fixed = request.fixed.filter((slot) => slot.vehicleId === vehicleId);
+    const standing = [
+      ...fixed.map((slot) => ({ fromMs: slot.startMs, toMs: slot.endMs })),
+      ...booked.map(({ fromMs, readyByMs }) => ({ fromMs, toMs: readyByMs })),
+    ];
+    const own = duePeriods({ dueMs: due.dueMs, cadenceDays }, request, standing);
+    const periods = [...promised, ...own];
+    const first = periods.reduce<DuePeriod | null>(
+      (best, period) => (best && comesFirst(best, period) ? best : period),
+      null,
+    );
+    return periods.map((period): PlanJob => {
+      const agreed = booked.find(({ id }) => id === period.bookingId)?.extras ?? [];
+      const agreedElsewhere = booked.flatMap(({ id, extras }) => (id === period.bookingId ? [] : extras));
+      return { vehicleId, period, agreed, agreedElsewhere, takesDue: period === first };
+    });
   });
 }
+
+/** Of two washes of a car, the one that is wanted by the earlier end. */
+const comesFirst = (a: DuePeriod, b: DuePeriod): boolean =>
+  a.toMs < b.toMs || (a.toMs === b.toMs && a.index < b.index);
 
 /**
  * The plan of all cars as a schedule: each wash that is wanted is a job; each window, by each pair of hands that is free for it, an option.

@@ -91,7 +91,7 @@ describe('dueState', () => {
     const sinceMs = history.lastWashMs ?? history.knownSinceMs;
     const { nowMs } = history;
     return dueState(
-      targetState({ kind: 'days' }, { cadenceDays: 14, course: [], sinceMs, nowMs }),
+      targetState({ kind: 'days' }, { cadenceDays: 14, course: [], sinceMs, nowMs, beganActiveHours: 0 }),
       history,
       house,
     );
@@ -119,5 +119,19 @@ describe('dueState', () => {
     const answer = due({ ...record, lastWashMs: 10 * DAY_MS }, house);
     expect(answer).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
     expect(due(record, DEFAULT_HOUSE).deadlineMs).toBeNull();
+    expect(answer.everyDays).toBe(5);
+  });
+
+  it.each([
+    { choices: {}, everyDays: 14, why: 'its own cadence' },
+    { choices: { cadence: 'rinse-weekly' }, everyDays: 7, why: 'a rinse each week, not only the first' },
+    { choices: { afterSnow: 'never-beyond' }, everyDays: 10, why: 'salt never longer than so' },
+    {
+      choices: { cadence: 'rinse-weekly', afterSnow: 'never-beyond' },
+      everyDays: 7,
+      why: 'the shorter of the two',
+    },
+  ] as const)('comes again every $everyDays days: $why', ({ choices, everyDays }) => {
+    expect(due(record, houseWith(choices, { neverBeyondDays: 10 })).everyDays).toBe(everyDays);
   });
 });

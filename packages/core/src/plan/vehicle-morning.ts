@@ -11,7 +11,7 @@ import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
-import { extrasMinor, type WashValue, washValue } from './wash-value.js';
+import { coldPerMinute, extrasMinor, type WashValue, washValue } from './wash-value.js';
 
 const MS_PER_DAY = 24 * MS_PER_HOUR;
 
@@ -20,6 +20,7 @@ export interface Window {
   readonly placeId: string;
   readonly methodId: string;
   readonly startMs: number;
+  /** Hands off the car; the queue, waited through before it, is not counted. */
   readonly endMs: number;
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
@@ -35,6 +36,10 @@ export interface Window {
   readonly activeHoursSaved: number;
   /** Work of the season that goes with it; its minutes are within the window. */
   readonly extras: Extras;
+  /** What a minute of wet hands costs in that air beyond their time, minor units. */
+  readonly coldMinorPerMinute: number;
+  /** Its method takes the protection off. */
+  readonly leavesBare: boolean;
   readonly value: WashValue;
 }
 
@@ -78,6 +83,8 @@ export interface MorningCase {
   /** Work of the season that is due, in the order in which it is done; and the weather at each place. */
   readonly season?: {
     readonly due: readonly SeasonJobRow[];
+    /** Agreed on with a customer: done whatever it is worth. */
+    readonly agreed: readonly SeasonJobRow[];
     readonly at: (placeId: string) => PlaceWeather | undefined;
   };
   readonly nowMs: number;
@@ -113,14 +120,16 @@ interface BandCase {
 
 const MS_PER_MINUTE = 60_000;
 
-/** Which work of the season goes with a wash that begins then? Only what is worth more than it takes. */
+/** Which work of the season goes with a wash that begins then? What was agreed on, then what is worth more than it takes. */
 function extrasAt(input: MorningCase, place: Place, visit: { method: Method; startMs: number }): Extras {
   const { season, prices } = input;
   const weather = season?.at(place.id);
-  if (!season || !weather || season.due.length === 0) return NO_EXTRAS;
+  if (!season || !weather) return NO_EXTRAS;
   const worthIt = season.due.filter((job) => extrasMinor(job, prices) > 0);
+  const wanted = [...season.agreed, ...worthIt.filter((job) => !season.agreed.includes(job))];
+  if (wanted.length === 0) return NO_EXTRAS;
   const { open, lightLeftMinutes } = weather.siteTimes(visit.startMs, 0);
-  return extrasFor(worthIt, {
+  return extrasFor(wanted, {
     place,
     method: visit.method,
     washMinutes: visit.method.minutes,
@@ -144,13 +153,14 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const queue = place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0;
     const extras = extrasAt(input, place, { method, startMs });
+    const windChillC = indoors ? null : (input.windChillC[i] ?? null);
     const value = washValue({
       extras,
       place,
       method,
       prices: input.prices,
       activeHoursSaved: saved[i] ?? 0,
-      windChillC: indoors ? null : (input.windChillC[i] ?? null),
+      windChillC,
       gradeAtContact: gradeAtContact(method, input.soil),
       queueMinutes: queue,
       wearsProtection: wears,
@@ -161,7 +171,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       placeId: band.placeId,
       methodId: band.methodId,
       startMs,
-      endMs: startMs + (method.minutes + queue + extras.minutes) * MS_PER_MINUTE,
+      endMs: startMs + (method.minutes + extras.minutes) * MS_PER_MINUTE,
       verdict: cell.verdict,
       limiting: cell.limiting,
       blockedShare: cell.blockedShare,
@@ -172,6 +182,8 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
         method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
       activeHoursSaved: saved[i] ?? 0,
       extras,
+      coldMinorPerMinute: coldPerMinute(windChillC, input.prices),
+      leavesBare: method.leavesBare,
       value,
     };
   });
@@ -193,9 +205,14 @@ function byWorth(limits: Limits): (a: Window, b: Window) => number {
 /** So many of the worthiest that hold are looked at in each hour; with few hands more are never chosen. */
 const FOREMOST = 3;
 
-/** Asks the members of the worthiest starts of each hour, until enough of them hold. */
-function asked(windows: readonly Window[], { askMembers, limits }: MorningCase): Window[] {
+/** Asks the members of the worthiest starts of each hour, until enough of them hold; what lies beyond a deadline comes last. */
+function asked(
+  windows: readonly Window[],
+  { askMembers, limits }: MorningCase,
+  deadlineMs: number | null,
+): Window[] {
   const sort = byWorth(limits);
+  const isLate = ({ startMs }: Window): number => (deadlineMs !== null && startMs > deadlineMs ? 1 : 0);
   const byHour = new Map<number, Window[]>();
   for (const window of windows) {
     const hourMs = startOfHourMs(window.startMs);
@@ -214,14 +231,7 @@ function asked(windows: readonly Window[], { askMembers, limits }: MorningCase):
       return { ...window, isForemost: true, verdict, limiting, blockedShare, failures };
     });
   });
-  return all.sort(sort);
-}
-
-/** Nothing beyond a deadline while something goes before it. */
-function withinDeadline(windows: readonly Window[], deadlineMs: number | null): readonly Window[] {
-  if (deadlineMs === null) return windows;
-  const before = windows.filter(({ startMs }) => startMs <= deadlineMs);
-  return before.length > 0 ? before : windows;
+  return all.sort((a, b) => isLate(a) - isLate(b) || sort(a, b));
 }
 
 function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null {
@@ -248,7 +258,7 @@ export function vehicleMorning(input: MorningCase): VehicleMorning {
   const zones = input.ledger.zones();
   const savedOf = savedBy(input);
   const all = input.bands.flatMap((band) => bandWindows(input, { band, due, savedOf }));
-  const windows = asked(withinDeadline(all, due.deadlineMs), input);
+  const windows = asked(all, input, due.deadlineMs);
   const atMs = windows[0]?.startMs ?? Math.ceil(input.nowMs / MS_PER_HOUR) * MS_PER_HOUR;
   const refusals = input.bands
     .map((band) => refusalOf(band, input, atMs))

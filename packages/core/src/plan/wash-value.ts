@@ -39,7 +39,8 @@ export interface WashValue {
 const COLD_C = -10;
 const BITTER_C = -20;
 
-function coldPerMinute(windChillC: number | null, prices: Prices): number {
+/** What a minute of wet hands costs in this air beyond their time, minor units. */
+export function coldPerMinute(windChillC: number | null, prices: Prices): number {
   if (windChillC === null || windChillC >= COLD_C) return 0;
   return windChillC >= BITTER_C ? prices.coldMinorPerMinute : prices.bitterMinorPerMinute;
 }

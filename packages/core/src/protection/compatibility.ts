@@ -18,8 +18,17 @@ export type CompatibilityReason =
   | 'delicate-metal'
   | 'acid-on-metal';
 
+/** pH that a protection stands, from and to. */
+export interface PhRange {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Of each protection. */
+export type Stands = Readonly<Record<Exclude<Protection, 'bare'>, PhRange>>;
+
 /** Highest and lowest in-use pH that each protection stands in short contact (judgement; the data sheet goes first). */
-export const PH_STANDS: Readonly<Record<Protection, { readonly low: number; readonly high: number }>> = {
+export const PH_STANDS: Readonly<Record<Protection, PhRange>> = {
   bare: { low: 2, high: 13 },
   wax: { low: 5, high: 9.5 },
   sealant: { low: 3.5, high: 11.5 },
@@ -39,8 +48,8 @@ const finding = (
   limitPh: number | null = null,
 ): Compatibility => ({ kind, reason, limitPh });
 
-function byPh(inUsePh: number, protection: Protection): Compatibility | null {
-  const { low, high } = PH_STANDS[protection];
+function byPh(inUsePh: number, protection: Protection, stands: Stands): Compatibility | null {
+  const { low, high } = protection === 'bare' ? PH_STANDS.bare : stands[protection];
   const beyond = Math.max(inUsePh - high, low - inUsePh);
   if (beyond <= 0) return null;
   const reason = inUsePh > high ? 'too-alkaline' : 'too-acid';
@@ -57,6 +66,8 @@ export interface ProductMeets {
   readonly protection: Protection;
   /** Polished, anodised or bare metal there. */
   readonly isDelicateMetal: boolean;
+  /** What each protection stands in this shop; absent: as shipped. */
+  readonly stands?: Stands;
 }
 
 /**
@@ -65,7 +76,13 @@ export interface ProductMeets {
  * @returns fine, warn, re-protect afterwards, or block; with the reason and the pH limit where it is one of pH
  * Source: table of roles and pH limits (judgement; the product's data sheet goes first).
  */
-export function compatibility({ role, inUsePh, protection, isDelicateMetal }: ProductMeets): Compatibility {
+export function compatibility({
+  role,
+  inUsePh,
+  protection,
+  isDelicateMetal,
+  stands = PH_STANDS,
+}: ProductMeets): Compatibility {
   const row = PRODUCT_ROLES[role];
   if (isDelicateMetal && (inUsePh < METAL_STANDS.low || inUsePh > METAL_STANDS.high)) {
     return finding(
@@ -77,7 +94,7 @@ export function compatibility({ role, inUsePh, protection, isDelicateMetal }: Pr
   if (row.abrades)
     return protection === 'film' ? finding('block', 'abrades') : finding('re-protect', 'abrades');
   if (row.dissolves.includes(protection)) return finding('re-protect', 'dissolves');
-  const ph = byPh(inUsePh, protection);
+  const ph = byPh(inUsePh, protection, stands);
   if (ph) return ph;
   if (row.wantsBare && protection !== 'bare') return finding('warn', 'will-not-bond');
   return { kind: 'fine' };

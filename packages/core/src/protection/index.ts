@@ -3,3 +3,4 @@ export * from './compatibility.js';
 export * from './wear.js';
 export * from './clog-test.js';
 export * from './protection-on.js';
+export * from './protections-after.js';

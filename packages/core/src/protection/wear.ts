@@ -1,5 +1,5 @@
 import type { Protection, WaterBehaviour, ZoneProtection } from '../vehicle/index.js';
-import { PH_STANDS } from './compatibility.js';
+import { PH_STANDS, type Stands } from './compatibility.js';
 
 const MS_PER_DAY = 86_400_000;
 
@@ -30,9 +30,16 @@ const TOUGHNESS: Readonly<Record<Protection, number>> = {
 /** What a protection has lived through. */
 export interface WearHistory {
   readonly nowMs: number;
-  readonly washes: readonly { readonly atMs: number; readonly soapPh: number; readonly strips: boolean }[];
+  readonly washes: readonly {
+    readonly atMs: number;
+    readonly soapPh: number;
+    /** It took protection off this zone on purpose. */
+    readonly strips: boolean;
+  }[];
   /** Days on which the zone carried salt, since an instant. */
   readonly saltDaysSince: (atMs: number) => number;
+  /** What each stands in this shop; absent: as shipped. */
+  readonly stands?: Stands;
 }
 
 export type ProtectionStanding = 'none' | 'sound' | 'worn' | 'spent' | 'clogged-or-gone' | 'unknown-age';
@@ -57,52 +64,97 @@ function sumsStanding(leftFraction: number): ProtectionStanding {
   return leftFraction < WORN_FRACTION ? 'worn' : 'sound';
 }
 
-/** What was seen goes before what was reckoned: beads are sound, flat is clogged or gone. */
-function seenStanding(behaviour: WaterBehaviour, reckoned: ProtectionStanding): ProtectionStanding {
-  if (behaviour === 'flat') return 'clogged-or-gone';
-  if (behaviour === 'beading') return 'sound';
-  return reckoned === 'sound' ? 'worn' : reckoned;
+/** What is left where water is seen to bead, at the least, and where it sheets, at the most (judgement). */
+const BEADING_LEFT = 0.5;
+const SHEETING_LEFT = 0.3;
+
+/** Share of the life that was used between two instants: by days, days under salt, and washes beyond the pH that it stands. */
+function wornBetween(
+  kind: Exclude<Protection, 'bare'>,
+  { fromMs, lifeDays }: { readonly fromMs: number; readonly lifeDays: number },
+  history: WearHistory,
+): { readonly fraction: number; readonly strongWashes: number; readonly saltDays: number } {
+  const { low, high } = (history.stands ?? PH_STANDS)[kind];
+  const since = history.washes.filter(({ atMs }) => atMs > fromMs && atMs <= history.nowMs);
+  const strongWashes = since.filter(({ soapPh, strips }) => strips || soapPh > high || soapPh < low).length;
+  const ageDays = Math.max(0, (history.nowMs - fromMs) / MS_PER_DAY);
+  const saltDays = history.saltDaysSince(fromMs);
+  const fraction =
+    (ageDays + SALT_AGES_BY * saltDays * TOUGHNESS[kind]) / lifeDays +
+    TOUGHNESS[kind] *
+      (WEAR_PER_STRONG_WASH * strongWashes + WEAR_PER_MILD_WASH * (since.length - strongWashes));
+  return { fraction, strongWashes, saltDays };
 }
+
+/** Coatings and film stand a stripping soap; what else lay there is gone. */
+export const standsStripping = (kind: Protection): boolean => kind === 'coating' || kind === 'film';
 
 /**
  * How much of this protection is left?
  *
  * @param row what was put on and when, and what was seen
- * @returns its standing; the reckoned share left, from days, washes beyond the pH that it stands, and days under salt
- * Model: claimed life counted down (judgement); an observation of the water's behaviour overrides it.
+ * @returns its standing; the share left, from days, washes beyond the pH that it stands, and days under salt. What was seen of the
+ * water corrects it at that instant, and what came after wears it from there: beads say at least half, sheeting at most a third; where
+ * water lay flat it is clogged or gone until it is cleaned or put on again
+ * Model: claimed life counted down (judgement)
  */
 export function protectionState(row: ZoneProtection, history: WearHistory): ProtectionState {
   const { kind, appliedMs, observed } = row;
-  const blank = { kind, observed, strongWashes: 0, saltDays: 0 };
-  if (kind === 'bare')
-    return { ...blank, standing: 'none', leftFraction: null, ageDays: null, lifeDays: null };
+  const blank = { kind, observed, strongWashes: 0, saltDays: 0, ageDays: null, leftFraction: null };
+  if (kind === 'bare') return { ...blank, standing: 'none', lifeDays: null };
   const lifeDays = row.claimedLifeDays ?? CLAIMED_LIFE_DAYS[kind];
-  if (appliedMs === null) {
-    const standing = observed ? seenStanding(observed.behaviour, 'unknown-age') : 'unknown-age';
-    return { ...blank, standing, leftFraction: null, ageDays: null, lifeDays };
-  }
-  const since = history.washes.filter(({ atMs }) => atMs > appliedMs && atMs <= history.nowMs);
-  const isStrong = ({ soapPh, strips }: { soapPh: number; strips: boolean }): boolean =>
-    strips || soapPh > PH_STANDS[kind].high;
-  const strongWashes = since.filter(isStrong).length;
-  const ageDays = Math.max(0, (history.nowMs - appliedMs) / MS_PER_DAY);
-  const saltDays = history.saltDaysSince(appliedMs);
-  const worn =
-    (ageDays + SALT_AGES_BY * saltDays * TOUGHNESS[kind]) / lifeDays +
-    TOUGHNESS[kind] *
-      (WEAR_PER_STRONG_WASH * strongWashes + WEAR_PER_MILD_WASH * (since.length - strongWashes));
-  const stripped = since.some(({ strips }) => strips) && kind !== 'coating' && kind !== 'film';
-  const leftFraction = stripped ? 0 : Math.max(0, 1 - worn);
-  const reckoned = sumsStanding(leftFraction);
-  const seen = observed && observed.atMs >= appliedMs ? observed : null;
+  const stripMs = standsStripping(kind)
+    ? -Infinity
+    : Math.max(
+        -Infinity,
+        ...history.washes
+          .filter(({ strips, atMs }) => strips && atMs <= history.nowMs)
+          .map(({ atMs }) => atMs),
+      );
+  const seen = observed && observed.atMs >= Math.max(appliedMs ?? -Infinity, stripMs) ? observed : null;
+  const isStripped = stripMs > (appliedMs ?? -Infinity);
+  const left = leftNow({ kind, appliedMs, lifeDays, seen, isStripped }, history);
+  const worn = appliedMs === null ? null : wornBetween(kind, { fromMs: appliedMs, lifeDays }, history);
+  const isFlat = seen?.behaviour === 'flat';
   return {
     kind,
-    standing: seen ? seenStanding(seen.behaviour, reckoned) : reckoned,
-    leftFraction,
-    ageDays,
+    standing: isFlat ? 'clogged-or-gone' : left === null ? 'unknown-age' : sumsStanding(left),
+    leftFraction: appliedMs === null ? null : left,
+    ageDays: appliedMs === null ? null : Math.max(0, (history.nowMs - appliedMs) / MS_PER_DAY),
     lifeDays,
-    strongWashes,
-    saltDays,
+    strongWashes: worn?.strongWashes ?? 0,
+    saltDays: worn?.saltDays ?? 0,
     observed: seen,
   };
+}
+
+/** Share left now; null: neither its date nor its water tells. */
+function leftNow(
+  coat: {
+    readonly kind: Exclude<Protection, 'bare'>;
+    readonly appliedMs: number | null;
+    readonly lifeDays: number;
+    readonly seen: ZoneProtection['observed'];
+    readonly isStripped: boolean;
+  },
+  history: WearHistory,
+): number | null {
+  const { kind, appliedMs, lifeDays, seen, isStripped } = coat;
+  const from = (fromMs: number, until = history): number =>
+    wornBetween(kind, { fromMs, lifeDays }, until).fraction;
+  if (!seen) {
+    if (isStripped) return 0;
+    return appliedMs === null ? null : Math.max(0, 1 - from(appliedMs));
+  }
+  if (seen.behaviour === 'flat') return 0;
+  const past: WearHistory = {
+    ...history,
+    nowMs: seen.atMs,
+    saltDaysSince: (sinceMs) =>
+      Math.max(0, history.saltDaysSince(sinceMs) - history.saltDaysSince(seen.atMs)),
+  };
+  const byDate = appliedMs === null || isStripped ? null : Math.max(0, 1 - from(appliedMs, past));
+  const then =
+    seen.behaviour === 'beading' ? Math.max(byDate ?? 0, BEADING_LEFT) : Math.min(byDate ?? 1, SHEETING_LEFT);
+  return Math.max(0, then - from(seen.atMs));
 }

@@ -11,6 +11,9 @@ const PRACTICE: Readonly<
   bridge: { agent: 'MgCl2', frost: 12, snow: 18, everyHours: 6 },
 };
 
+/** How often a class of road is treated while it needs it, hours (judgement). */
+export const roundHours = (roadClass: RoadClass): number => PRACTICE[roadClass].everyHours;
+
 /** Salt is of little use below this air temperature and is held back (judgement). */
 const TOO_COLD_C = -16;
 

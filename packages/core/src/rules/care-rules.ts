@@ -1,7 +1,7 @@
 import { removedBy } from '../method/index.js';
-import { weakestProtection } from '../protection/index.js';
+import { PH_STANDS, type Stands, weakestProtection } from '../protection/index.js';
 import { gradeLeft } from '../soil/index.js';
-import type { ByGroup, Protection } from '../vehicle/index.js';
+import { type ByGroup, type Protection, PROTECTIONS } from '../vehicle/index.js';
 import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 import type { LimitId, Limits } from './data/limits.js';
 
@@ -70,6 +70,14 @@ const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
 /** Soap above this wears that protection. */
 export const wearLimitPh = (kind: Exclude<Protection, 'bare'>, limits: Limits): number =>
   limits[PH_LIMIT[kind]];
+
+/** The pH that each protection stands in this shop: what the settings say above, the trade's figures below. */
+export const shopStands = (limits: Limits): Stands =>
+  Object.fromEntries(
+    PROTECTIONS.flatMap((kind) =>
+      kind === 'bare' ? [] : [[kind, { low: PH_STANDS[kind].low, high: wearLimitPh(kind, limits) }]],
+    ),
+  ) as unknown as Stands;
 
 export const wear: Rule = {
   id: 'wear',

@@ -98,11 +98,17 @@ export const iceOnCar: Rule = {
   },
 };
 
+/** What hard water's residue loses of its limit on warm paint (judgement), and from which hardness all of it (USGS: hard up to 180). */
+const BITES_FRACTION = 0.5;
+const HARD_MG_PER_LITRE = 180;
+
 function residueFinding(situation: Situation, filmGramsPerM2: number): Finding {
   const { place, vehicle, limits } = situation;
-  const { mgPerM2 } = residue({ tdsMgPerLitre: lastWater(place).tdsMgPerLitre, filmGramsPerM2 });
-  // Minerals bite into warm paint: half as much is tolerated there.
-  const warm = (situation.film?.warmestC ?? -Infinity) > limits.etchAboveC ? 0.5 : 1;
+  const { tdsMgPerLitre, hardnessMgPerLitre } = lastWater(place);
+  const { mgPerM2 } = residue({ tdsMgPerLitre, filmGramsPerM2 });
+  // Lime bites into warm paint: of hard water half as much is tolerated there, of soft water, which wipes off, nothing less.
+  const isWarm = (situation.film?.warmestC ?? -Infinity) > limits.etchAboveC;
+  const warm = isWarm ? 1 - BITES_FRACTION * Math.min(1, hardnessMgPerLitre / HARD_MG_PER_LITRE) : 1;
   const limit = SPOTS_SHOW_MG_PER_M2[vehicle.paintTone] * limits.spotsShowScale * warm;
   const margin = limit - mgPerM2;
   const finding = ofDegree('spots', 'block', { margin, unit: 'mg/m²', scale: limit, actual: mgPerM2, limit });

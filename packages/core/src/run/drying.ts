@@ -1,5 +1,6 @@
 import type { HouseRules } from '../house/index.js';
 import type { DriedBy, Method } from '../method/index.js';
+import type { Limits } from '../rules/index.js';
 import { behaviourOn, floodFilmGramsPerM2, panelM2, panelsOf, type Vehicle } from '../vehicle/index.js';
 
 /** Water that the last rinse leaves on a car, and what takes it off. */
@@ -17,14 +18,17 @@ export interface DryingPlan {
  *
  * @param vehicle body, water behaviour by zone
  * @param method as the shop does it
- * @param house what a towel holds and what a blower leaves
+ * @param shop what a towel holds (house), and what a blower leaves (limits)
  * @returns grams and whole towels, each used until it is saturated; null where nothing is dried by hand
  * Model: the film that stays by water behaviour and slope times the panel's surface (judgement); gaps and mirrors not counted
  */
 export function dryingPlan(
   vehicle: Pick<Vehicle, 'bodyClass' | 'waterBehaviour' | 'protections'>,
   method: Pick<Method, 'drying' | 'filmGramsPerM2' | 'steps'>,
-  { numbers }: Pick<HouseRules, 'numbers'>,
+  {
+    house,
+    limits,
+  }: { readonly house: Pick<HouseRules, 'numbers'>; readonly limits: Pick<Limits, 'blowerLeavesShare'> },
 ): DryingPlan | null {
   const { drying, filmGramsPerM2, steps } = method;
   if (drying.kind === 'left') return null;
@@ -34,12 +38,12 @@ export function dryingPlan(
     const film = filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, id), tiltDeg);
     return sum + film * panelM2(vehicle.bodyClass, id);
   }, 0);
-  const leftShare = by === 'towel' ? 1 : numbers.blowerLeavesPercent / 100;
+  const leftShare = by === 'towel' ? 1 : limits.blowerLeavesShare;
   const towelGrams = by === 'blower' ? 0 : waterGrams * leftShare;
   return {
     by,
     waterGrams,
     towelGrams,
-    towels: Math.max(0, Math.ceil(towelGrams / numbers.towelHoldsGrams - 1e-9)),
+    towels: Math.max(0, Math.ceil(towelGrams / house.numbers.towelHoldsGrams - 1e-9)),
   };
 }

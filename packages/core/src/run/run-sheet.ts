@@ -4,7 +4,7 @@ import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, Section } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
-import type { Limits } from '../rules/index.js';
+import { type Limits, shopStands } from '../rules/index.js';
 import { type ByGroup, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
 import type { SiteHour } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
@@ -97,13 +97,18 @@ export function runSheet(of: RunSheetCase): RunSheet {
   const panels = panelsOf(vehicle.bodyClass);
   const edges = rinseEdges(of, panels);
   const cost = washCost(place, method);
-  const drying = dryingPlan(vehicle, method, of.house);
-  const mixes = mixesFor(method.steps, { vehicle, kit: of.kit, placeC: site.air.airTempC });
+  const drying = dryingPlan(vehicle, method, of);
+  const mixes = mixesFor(method.steps, {
+    vehicle,
+    kit: of.kit,
+    placeC: site.air.airTempC,
+    stands: shopStands(limits),
+  });
   return {
     steps: runSteps(method, {
       edges: productEdges(of, panels, edges),
       panels,
-      stopAfter: cost.meter?.stopAfter ?? [],
+      stopAfter: cost.meter?.stopAfter ?? null,
       ...stepsAround(of, mixes),
     }),
     minutes: method.minutes,

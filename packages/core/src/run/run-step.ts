@@ -1,4 +1,4 @@
-import { acidOverAlkali, type Mix, type MixFault } from '../kit/index.js';
+import { type ChemicalClash, chemicalClashes, type Mix, type MixFault, notRinsed } from '../kit/index.js';
 import { type Method, reachOf, type WashStep, type WashStepId } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
 import type { Panel, PanelId, ZoneGroup } from '../vehicle/index.js';
@@ -15,6 +15,8 @@ export interface WetEdge {
 export interface StepDwell {
   readonly fromMinutes: number;
   readonly toMinutes: number;
+  /** The product's own longest by its label, which no water over it lengthens; absent in sheets made before it was kept. */
+  readonly labelMinutes?: number;
   /** The panel whose wet edge cuts it; null: the product's own longest. */
   readonly cutBy: PanelId | null;
   /** What happens to it there when its time is over; null where nothing cuts it. */
@@ -65,6 +67,9 @@ export type RunCaution = (typeof RUN_CAUTIONS)[number];
 export type StepFault =
   | MixFault
   | { readonly kind: 'acid-over-alkali'; readonly alkali: WashStepId }
+  | { readonly kind: 'alkali-over-acid'; readonly acid: WashStepId }
+  /** No step behind it rinses the product off these. */
+  | { readonly kind: 'not-rinsed'; readonly groups: readonly ZoneGroup[] }
   | { readonly kind: 'hot-on-frozen-glass'; readonly glassC: number; readonly waterC: number }
   | { readonly kind: 'forbidden'; readonly rule: SiteRule }
   | { readonly kind: 'no-drain'; readonly litres: number };
@@ -192,6 +197,7 @@ export function boundedDwell(
   return {
     fromMinutes: dwell.from,
     toMinutes: Math.min(dwell.to, edgeMinutes),
+    labelMinutes: dwell.to,
     cutBy: isCut ? (first?.panel ?? null) : null,
     cutAs: isCut && first && first.ends !== 'lasts' ? first.ends : null,
     isTooShort: edgeMinutes < dwell.from,
@@ -203,8 +209,8 @@ export interface StepsAround {
   /** Wet edge of each panel under a product in that hour. */
   readonly edges: readonly WetEdge[];
   readonly panels: readonly Pick<Panel, 'id' | 'tiltDeg'>[];
-  /** After which paid runs the meter is stopped. */
-  readonly stopAfter: readonly number[];
+  /** Between which paid runs the meter is stopped: the index of the run before; null: there is no meter. */
+  readonly stopAfter: readonly number[] | null;
   readonly isGroundFreezing: boolean;
   readonly mixes: readonly Mix[];
   /** What the place forbids of what a step needs. */
@@ -264,6 +270,10 @@ function faultsOf(
   ];
 }
 
+/** A clash as a step tells of it. */
+export const clashFault = (kind: ChemicalClash['kind'], under: WashStepId): StepFault =>
+  kind === 'acid-over-alkali' ? { kind, alkali: under } : { kind, acid: under };
+
 /**
  * In which order is this wash done, for how long each, and why there?
  *
@@ -279,7 +289,9 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
   const firstWet = method.steps.findIndex(({ litres }) => litres > 0);
   const firstOnGlass = method.steps.findIndex(({ litres, groups }) => litres > 0 && groups.includes('upper'));
   const mixes = method.steps.map(({ id }) => around.mixes.find((mix) => mix.step === id) ?? null);
-  const clashes = acidOverAlkali(
+  const lastRun = Math.max(...runs.map((run) => run ?? -1));
+  const stays = notRinsed(method.steps);
+  const clashes = chemicalClashes(
     method.steps.map(({ id, groups }, i) => ({ id, groups, inUsePh: mixes[i]?.product?.inUsePh ?? null })),
   );
   return method.steps.map((step, i): RunStep => {
@@ -291,8 +303,9 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
     const wets = i === firstWet && around.isGroundFreezing;
     const mix = mixes[i] ?? null;
     const dwell = step.dwell && (mix?.product?.dwell ?? step.dwell);
-    const clash = clashes.find(({ acid }) => acid === i);
-    const alkali = clash && method.steps[clash.alkali]?.id;
+    const clash = clashes.find(({ over }) => over === i);
+    const under = clash && method.steps[clash.under]?.id;
+    const unrinsed = stays[i] ?? [];
     return {
       id: step.id,
       groups: step.groups,
@@ -302,12 +315,13 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       minutes: step.minutes,
       litres: step.litres,
       onMeter: step.onMeter,
-      stopsMeter: endsRun && around.stopAfter.includes(run),
+      stopsMeter: endsRun && around.stopAfter !== null && (run === lastRun || around.stopAfter.includes(run)),
       dwell: dwell && boundedDwell(dwell, panelsFor(step.groups, around.panels), around.edges),
       mix,
       faults: [
         ...faultsOf(step, mix, i === firstOnGlass, around),
-        ...(alkali ? [{ kind: 'acid-over-alkali' as const, alkali }] : []),
+        ...(under && clash ? [clashFault(clash.kind, under)] : []),
+        ...(unrinsed.length > 0 ? [{ kind: 'not-rinsed' as const, groups: unrinsed }] : []),
       ],
       reason: wheelsLast ? 'dirtiest-last' : REASONS[step.id],
       cautions: [

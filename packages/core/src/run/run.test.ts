@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
-import { acidOverAlkali, EMPTY_KIT, type Kit, type Mix } from '../kit/index.js';
-import { shopMethod, type WashStepId } from '../method/index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../kit/index.js';
+import { METHOD_IDS, shopMethod, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
+import { BAY, HEATED_UNIT, houseWith, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
 import type { WeatherHour } from '../weather/index.js';
@@ -101,27 +101,41 @@ describe('the steps of a wash', () => {
     {
       why: 'the product’s own longest',
       edge: 30,
-      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
     {
       why: 'at the edge',
       edge: 8,
-      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
     {
       why: 'cut by the edge',
       edge: 5,
-      dwell: { fromMinutes: 3, toMinutes: 5, cutBy: 'roof', cutAs: 'dries', isTooShort: false },
+      dwell: {
+        fromMinutes: 3,
+        toMinutes: 5,
+        labelMinutes: 8,
+        cutBy: 'roof',
+        cutAs: 'dries',
+        isTooShort: false,
+      },
     },
     {
       why: 'too short to work',
       edge: 2,
-      dwell: { fromMinutes: 3, toMinutes: 2, cutBy: 'roof', cutAs: 'dries', isTooShort: true },
+      dwell: {
+        fromMinutes: 3,
+        toMinutes: 2,
+        labelMinutes: 8,
+        cutBy: 'roof',
+        cutAs: 'dries',
+        isTooShort: true,
+      },
     },
     {
       why: 'nothing dries',
       edge: null,
-      dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
   ] as const)('a dwell is $why', ({ edge, dwell }) => {
     const edges: WetEdge[] = [
@@ -138,16 +152,16 @@ describe('the steps of a wash', () => {
     expect(on()).toEqual([]);
   });
 
-  it('stop the meter at the end of a run only, as the cheapest way has it', () => {
+  it('stop the meter behind the last paid run, and before it where that is cheapest', () => {
     const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
-    const around = PLAIN_STEPS;
-    const stopped = runSteps(method, { ...around, stopAfter: [0] }).filter(({ stopsMeter }) => stopsMeter);
-    expect(stopped).toHaveLength(1);
-    const [stop] = stopped;
-    const next = method.steps[method.steps.findIndex(({ id }) => id === stop?.id) + 1];
-    expect(stop?.onMeter).toBe(true);
-    expect(next?.onMeter).toBe(false);
-    expect(runSteps(method, { ...around, stopAfter: [] }).some(({ stopsMeter }) => stopsMeter)).toBe(false);
+    const stops = (stopAfter: readonly number[] | null) =>
+      runSteps(method, { ...PLAIN_STEPS, stopAfter }).flatMap(({ stopsMeter }, i) => (stopsMeter ? [i] : []));
+    const runs = meterRunOf(method.steps);
+    const endOf = (run: number): number => runs.lastIndexOf(run);
+    expect(Math.max(...runs.map((run) => run ?? -1))).toBe(1);
+    expect(stops([])).toEqual([endOf(1)]);
+    expect(stops([0])).toEqual([endOf(0), endOf(1)]);
+    expect(stops(null)).toEqual([]);
   });
 
   it('warn of ice underfoot where water meets frost, and not in the warm', () => {
@@ -240,15 +254,15 @@ describe('what stands against a step', () => {
         { id: 'wheels' as const, groups: ['wheels' as const] },
       ];
       const ordered = first === 'foam' ? steps : steps.toReversed();
-      return acidOverAlkali(
+      return chemicalClashes(
         ordered.map((one) => ({ ...one, inUsePh: one.id === 'foam' ? foamPh : wheelsPh })),
       );
     };
-    expect(clash(11, 2, 'foam')).toEqual([{ acid: 1, alkali: 0 }]);
-    expect(clash(11, 2, 'wheels')).toEqual([]);
+    expect(clash(11, 2, 'foam')).toEqual([{ kind: 'acid-over-alkali', over: 1, under: 0 }]);
+    expect(clash(11, 2, 'wheels')).toEqual([{ kind: 'alkali-over-acid', over: 1, under: 0 }]);
     expect(clash(9.4, 2, 'foam')).toEqual([]);
     expect(clash(11, 5.1, 'foam')).toEqual([]);
-    const rinsed = acidOverAlkali([
+    const rinsed = chemicalClashes([
       { id: 'foam', groups: ['upper', 'wheels'], inUsePh: 12 },
       { id: 'rinse', groups: ['upper', 'wheels'], inUsePh: null },
       { id: 'wheels', groups: ['wheels'], inUsePh: 2 },
@@ -268,7 +282,27 @@ describe('what stands against a step', () => {
       { ...method, steps },
       { ...PLAIN_STEPS, mixes: [mix('foam', 11), mix('wheels', 2)] },
     );
-    expect(unrinsed[1]?.faults).toEqual([{ kind: 'acid-over-alkali', alkali: 'foam' }]);
+    expect(unrinsed[1]?.faults).toEqual([
+      { kind: 'acid-over-alkali', alkali: 'foam' },
+      { kind: 'not-rinsed', groups: ['wheels'] },
+    ]);
+  });
+
+  it('is a product that nothing behind it rinses off', () => {
+    const stays = (methodId: string, change: Partial<HouseRules['choices']> = {}) =>
+      runSteps(shopMethod(methodId, houseWith(change)), PLAIN_STEPS).flatMap(({ id, faults }) =>
+        faults.flatMap((fault) => (fault.kind === 'not-rinsed' ? [[id, fault.groups]] : [])),
+      );
+    for (const methodId of METHOD_IDS) expect(stays(methodId)).toEqual([]);
+    expect(stays('garage-rinseless', { strip: 'strip' })).toEqual([]);
+    const coating = shopMethod('pre-coating', DEFAULT_HOUSE).steps;
+    const unrinsed = notRinsed(coating.filter(({ id }) => id !== 'rinse'));
+    expect(
+      unrinsed.map((groups, i) => [coating[i]?.id, groups]).filter(([, groups]) => groups?.length),
+    ).toEqual([
+      ['iron', ['wheels']],
+      ['strip', ['upper', 'lower']],
+    ]);
   });
 });
 
@@ -340,7 +374,7 @@ describe('what is prepared', () => {
 describe('drying', () => {
   const grams = (methodId: string, drying: 'blow-and-towel' | 'towel' | 'blower', vehicle = VEHICLE) => {
     const house = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, drying } };
-    return dryingPlan(vehicle, shopMethod(methodId, house), house);
+    return dryingPlan(vehicle, shopMethod(methodId, house), { house, limits: DEFAULT_LIMITS });
   };
 
   it('counts towels until they smear: fewer after blowing, none where nothing is wiped', () => {

@@ -1,4 +1,4 @@
-import type { CompiledHour, SaltReading, SaltWash } from './ledger.js';
+import type { CompiledHour, SaltLedger, SaltReading, SaltWash } from './ledger.js';
 import { runLedger } from './ledger.js';
 
 /** One reading against what the plain ledger held there. */
@@ -35,27 +35,22 @@ export function learnPickUp(
   known: {
     readonly washes: readonly SaltWash[];
     readonly readings: readonly SaltReading[];
-    /** Readings since the last hour began count up to here. */
+    /** Readings and washes since the last hour ended count up to here. */
     readonly untilMs?: number;
   },
 ): LearntPickUp {
   const checks: ReadingCheck[] = [];
   const from = hours[0]?.atMs ?? Infinity;
-  const waiting = known.readings.filter(({ atMs }) => atMs >= from).sort((a, b) => a.atMs - b.atMs);
-  let next = 0;
-  runLedger(hours, {
-    washes: known.washes,
-    onHour: (ledger, hour) => {
-      const isLast = hour === hours.at(-1);
-      const endMs = isLast ? Math.max(hour.atMs + 3_600_000, known.untilMs ?? 0) : hour.atMs + 3_600_000;
-      for (let due = waiting[next]; due && due.atMs < endMs; due = waiting[next]) {
-        const { zone } = due;
-        const held = ledger.zones().find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? 0;
-        checks.push({ ...due, expectedGramsPerM2: held });
-        next += 1;
-      }
-    },
-  });
+  const looks = known.readings
+    .filter(({ atMs }) => atMs >= from)
+    .map((reading) => ({
+      atMs: reading.atMs,
+      see: (ledger: SaltLedger) => {
+        const held = ledger.zones().find(({ zone }) => zone === reading.zone)?.loadGramsPerM2 ?? 0;
+        checks.push({ ...reading, expectedGramsPerM2: held });
+      },
+    }));
+  runLedger(hours, { washes: known.washes, looks, untilMs: known.untilMs });
   const telling = checks.filter(
     ({ gramsPerM2, expectedGramsPerM2 }) => Math.min(gramsPerM2, expectedGramsPerM2) >= LEAST_GRAMS_PER_M2,
   );

@@ -2,6 +2,7 @@ import { type Brine, brineOf, type SaltAgent } from '../brine/index.js';
 import { speedFactor } from '../drive/index.js';
 import type { RoadClass, RoadHour, RoadState } from '../road/index.js';
 import type { ByGroup, CarZone } from '../vehicle/index.js';
+import { MS_PER_HOUR } from '../weather/index.js';
 import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from './data/zones.js';
 
 /** How much of the road's salt each state throws up (physics notes; judgement). */
@@ -96,7 +97,7 @@ export interface CompiledHour {
   readonly atMs: number;
   /** g/m² added, zone by zone, the agents in turn. */
   readonly added: Float64Array;
-  /** Share kept in the rain, by zone. */
+  /** Share kept in rain and clean spray, by zone. */
   readonly kept: Float64Array;
   /** Active hours at full pace, by agent. */
   readonly pace: readonly number[];
@@ -145,8 +146,30 @@ function addedBy(hour: LedgerHour, factor: number, byZone: Float64Array): Float6
   return added;
 }
 
-const keptIn = (rainMm: number): Float64Array =>
-  Float64Array.from(SALT_ZONES, ({ rainLossPerMm }) => Math.exp(-rainLossPerMm * rainMm));
+/** Share of its salt that a kilometre at 80 km/h on a wet road without salt splashes off the underbody (judgement). */
+const RINSED_PER_KM = 0.004;
+/** A road with more salt than this rinses nothing off, g/m²; below it the less there is the more (judgement). */
+const RINSES_BELOW_GRAMS_PER_M2 = 1;
+
+/** How much clean water the hour's drives splash under the car: kilometres at 80 km/h on a wet road without salt. */
+function rinsingKm({ drives, roads }: LedgerHour): number {
+  return drives.reduce((sum, { roadClass, km, kmh }) => {
+    const road = roads[roadClass];
+    if (!road || (road.state !== 'wet' && road.state !== 'slush')) return sum;
+    const grams = AGENTS.reduce((all, agent) => all + road.saltGramsPerM2[agent], 0);
+    const cleanFraction = Math.max(0, 1 - grams / RINSES_BELOW_GRAMS_PER_M2);
+    return sum + km * speedFactor(kmh) * SPRAY_FACTOR[road.state] * cleanFraction;
+  }, 0);
+}
+
+/** Share kept by zone: rain takes it off what lies open, clean spray off what the wheels throw at. */
+function keptOver(hour: LedgerHour): Float64Array {
+  const rinsedKm = rinsingKm(hour);
+  if (hour.rainMm <= 0 && rinsedKm === 0) return ALL_KEPT;
+  return Float64Array.from(SALT_ZONES, ({ rainLossPerMm, pickUp }) =>
+    Math.exp(-rainLossPerMm * hour.rainMm - RINSED_PER_KM * pickUp * rinsedKm),
+  );
+}
 
 const throwsSpray = (hour: LedgerHour): boolean =>
   hour.drives.some(({ roadClass }) => {
@@ -174,7 +197,7 @@ export function compileLife(hours: readonly LedgerHour[], pickUp: PickUp = PLAIN
     return {
       atMs: hour.atMs,
       added: drove ? addedBy(hour, pickUp.factor, byZone) : NOTHING_ADDED,
-      kept: hour.rainMm > 0 ? keptIn(hour.rainMm) : ALL_KEPT,
+      kept: keptOver(hour),
       pace: BRINES.map((brine) => brineWetShare(brine, air) * warmth),
     };
   });
@@ -231,26 +254,31 @@ export class SaltLedger {
     else this.loads[i * AGENTS.length] = gramsPerM2;
   }
 
-  /** One hour: drive and pick up, lose to rain, count the clock (each agent by its share of the load). */
-  step(hour: CompiledHour): void {
+  /**
+   * One hour: drive and pick up, lose to rain, count the clock (each agent by its share of the load).
+   *
+   * @param fraction of the hour that passes, 0–1: what falls and is picked up is spread evenly over it
+   */
+  step(hour: CompiledHour, fraction = 1): void {
     const { loads, active } = this;
     const agents = hour.pace.length;
     const stillThere = hour.kept === ALL_KEPT;
     const asleep = hour.pace.every((pace) => pace === 0);
     if (hour.added === NOTHING_ADDED && stillThere && asleep) return;
     for (let zone = 0; zone < active.length; zone += 1) {
-      const kept = hour.kept[zone] ?? 1;
+      const whole = hour.kept[zone] ?? 1;
+      const kept = fraction === 1 ? whole : whole ** fraction;
       let total = 0;
       let paced = 0;
       for (let a = 0; a < agents; a += 1) {
         const at = zone * agents + a;
-        const load = ((loads[at] ?? 0) + (hour.added[at] ?? 0)) * kept;
+        const load = ((loads[at] ?? 0) + (hour.added[at] ?? 0) * fraction) * kept;
         loads[at] = load;
         total += load;
         paced += load * (hour.pace[a] ?? 0);
       }
       // g(total) × the mean pace of the agents, in which one total cancels.
-      active[zone] = (active[zone] ?? 0) + paced / (total + HALF_PACE_GRAMS_PER_M2);
+      active[zone] = (active[zone] ?? 0) + (fraction * paced) / (total + HALF_PACE_GRAMS_PER_M2);
     }
   }
 }
@@ -259,42 +287,56 @@ export class SaltLedger {
 export interface LedgerEvents {
   readonly washes: readonly SaltWash[];
   readonly readings?: readonly SaltReading[];
+  /** Instants at which somebody looks at the ledger, after the washes and before the readings of the same instant. */
+  readonly looks?: readonly { readonly atMs: number; readonly see: (ledger: SaltLedger) => void }[];
   /** What happened since the last hour began, up to here, counts too. */
   readonly untilMs?: number;
   /** Called after each hour, for charts. */
   readonly onHour?: (ledger: SaltLedger, hour: CompiledHour) => void;
 }
 
+interface LedgerEvent {
+  readonly atMs: number;
+  readonly apply: (ledger: SaltLedger) => void;
+}
+
+/** In order of time; of one instant washes come first, then looks, then readings. */
+const eventsInOrder = ({ washes, looks = [], readings = [] }: LedgerEvents): LedgerEvent[] =>
+  [
+    ...washes.map(({ atMs, removes }) => ({ atMs, apply: (ledger: SaltLedger) => ledger.wash(removes) })),
+    ...looks.map(({ atMs, see }) => ({ atMs, apply: see })),
+    ...readings.map((reading) => ({
+      atMs: reading.atMs,
+      apply: (ledger: SaltLedger) => ledger.measure(reading),
+    })),
+  ].sort((a, b) => a.atMs - b.atMs);
+
 /**
  * How much salt is on each zone, and how long has it been eating?
  *
  * @param hours consecutive compiled hours of the car's life
- * @param events washes and readings in any order; each counts from the first hour that begins at or after it,
- *   those since the last hour began only up to `untilMs`
+ * @param events washes and readings in any order, each at its own minute: what the hour brings is spread evenly over it. Those since the
+ *   last hour ended count up to `untilMs`, on what lies there then
  * @returns the ledger at the end
  */
 export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents): SaltLedger {
   const ledger = new SaltLedger();
-  const waiting: readonly { atMs: number; apply: () => void }[] = [
-    ...events.washes.map(({ atMs, removes }) => ({ atMs, apply: () => ledger.wash(removes) })),
-    ...(events.readings ?? []).map((reading) => ({
-      atMs: reading.atMs,
-      apply: () => ledger.measure(reading),
-    })),
-  ].sort((a, b) => a.atMs - b.atMs);
+  const waiting = eventsInOrder(events);
   let next = 0;
-  const applyUntil = (atMs: number): void => {
-    for (let due = waiting[next]; due && due.atMs <= atMs; due = waiting[next]) {
-      due.apply();
+  for (const hour of hours) {
+    let passed = 0;
+    for (let due = waiting[next]; due && due.atMs < hour.atMs + MS_PER_HOUR; due = waiting[next]) {
+      const fraction = Math.max(passed, (due.atMs - hour.atMs) / MS_PER_HOUR);
+      if (fraction > passed) ledger.step(hour, fraction - passed);
+      passed = fraction;
+      due.apply(ledger);
       next += 1;
     }
-  };
-  for (const hour of hours) {
-    applyUntil(hour.atMs);
-    ledger.step(hour);
+    ledger.step(hour, 1 - passed);
     events.onHour?.(ledger, hour);
   }
-  if (events.untilMs !== undefined) applyUntil(events.untilMs);
+  const { untilMs = -Infinity } = events;
+  for (const due of waiting.slice(next)) if (due.atMs <= untilMs) due.apply(ledger);
   return ledger;
 }
 

@@ -27,13 +27,13 @@ export interface SeasonDue {
 
 /** The spans of a season that begin in the years round an instant, in order. */
 export function seasonSpans(season: SeasonId, nowMs: number, latitudeDeg: number): SeasonSpan[] {
-  const { from, to } = SEASONS[season];
+  const { from, before } = SEASONS[season];
   const shift = latitudeDeg < 0 ? HALF_YEAR_MONTHS : 0;
   const year = new Date(nowMs).getUTCFullYear();
   return [year - 2, year - 1, year, year + 1].map((first) => {
     const fromMs = Date.UTC(first, from[0] - 1 + shift, from[1], NOON);
-    const overNewYear = to[0] < from[0] ? 1 : 0;
-    return { season, fromMs, toMs: Date.UTC(first + overNewYear, to[0] - 1 + shift, to[1] + 1, NOON) };
+    const overNewYear = before[0] < from[0] ? 1 : 0;
+    return { season, fromMs, toMs: Date.UTC(first + overNewYear, before[0] - 1 + shift, before[1], NOON) };
   });
 }
 

@@ -86,6 +86,22 @@ describe('work of the season', () => {
       why: 'no salt in summer',
     },
     {
+      id: 'underbody',
+      now: '2028-02-29',
+      last: null,
+      state: 'due',
+      due: '2028-01-05',
+      why: 'mid-winter has its last day in a leap year too',
+    },
+    {
+      id: 'underbody',
+      now: '2028-03-01',
+      last: null,
+      state: 'later',
+      due: '2028-03-20',
+      why: 'and ends with it',
+    },
+    {
       id: 'polish',
       now: '2026-01-14',
       last: null,

@@ -34,6 +34,8 @@ export interface ZoneProtection {
   /** The maker's claim; null where there is none. */
   readonly claimedLifeDays: number | null;
   readonly observed: { readonly behaviour: WaterBehaviour; readonly atMs: number } | null;
+  /** When somebody last told what lies there; absent: before it was noted. A wash since then may have taken it off or renewed it. */
+  readonly notedMs?: number | null;
 }
 
 export const TARGET_KINDS = ['days', 'salt-days', 'active-hours'] as const;
@@ -91,7 +93,8 @@ export function behaviourOn(
 ): WaterBehaviour {
   const zone = ZONE_OF_PANEL[panel];
   const row = vehicle.protections.find((entry) => entry.zone === zone);
-  return row?.observed?.behaviour ?? vehicle.waterBehaviour;
+  // Bare paint that nobody has looked at since holds water flat, whatever the rest of the car does.
+  return row?.observed?.behaviour ?? (row?.kind === 'bare' ? 'flat' : vehicle.waterBehaviour);
 }
 
 /** Water that stays on a rinsed panel, g/m² (judgement). */

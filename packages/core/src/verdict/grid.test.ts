@@ -403,7 +403,7 @@ describe('clock changes', () => {
   ])('open hours hold on $day: $why', ({ day, hoursOfDay }) => {
     const calendar = new PlaceCalendar({
       ...GARAGE,
-      openHours: GARAGE.openHours.map(() => ({ openMinute: 0, closeMinute: 1440 })),
+      openHours: GARAGE.openHours.map(() => ({ openMinute: 0, closeMinute: 1439 })),
     });
     const midnight = Date.parse(
       `${day}T00:00:00${day > '2026-03-08' && day <= '2026-11-01' ? '-04:00' : '-05:00'}`,
@@ -416,6 +416,6 @@ describe('clock changes', () => {
     expect(sameDay).toHaveLength(hoursOfDay);
     expect(sameDay.every((startMs) => calendar.open(startMs).kind === 'open')).toBe(true);
     const late = calendar.open(midnight + (hoursOfDay - 1) * MS_PER_HOUR);
-    expect(late).toEqual({ kind: 'open', minutesLeft: 60 });
+    expect(late).toEqual({ kind: 'open', minutesLeft: 59 });
   });
 });

@@ -380,11 +380,9 @@ function makeBand(
 }
 
 /** Share of members that a start fails in, and the judgement with it. */
-export interface AskedStart {
+export interface AskedStart extends Judgement {
   readonly blockedShare: number;
   readonly failures: MemberFailures;
-  readonly standing: Judgement['standing'];
-  readonly limiting: Finding;
 }
 
 /** Asks the members of single starts; films are kept between questions. */

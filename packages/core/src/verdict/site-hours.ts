@@ -1,5 +1,5 @@
 import { windChill } from '../air/index.js';
-import { localTime, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
+import { localTime, minutesOpen, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
 import type { SiteTimes, SiteWeather, SiteWindow } from '../rules/index.js';
 import {
   type Cover,
@@ -52,11 +52,8 @@ export class PlaceCalendar {
 
   open(startMs: number): SiteWindow['open'] {
     return remember(this.opens, startMs, () => {
-      const { weekday, minuteOfDay } = localTime(startMs, this.place.timeZone);
-      const span = this.place.openHours[weekday];
-      if (!span || minuteOfDay < span.openMinute || minuteOfDay >= span.closeMinute)
-        return { kind: 'closed' };
-      return { kind: 'open', minutesLeft: span.closeMinute - minuteOfDay };
+      const minutesLeft = minutesOpen(this.place.openHours, localTime(startMs, this.place.timeZone));
+      return minutesLeft > 0 ? { kind: 'open', minutesLeft } : { kind: 'closed' };
     });
   }
 

@@ -112,10 +112,10 @@ export function mergedHours(
         if (told[field] === undefined && reading[field] !== undefined) told[field] = reading[field];
     }
     const reading = told as WeatherReading;
+    lyingCm = reading.snowDepthCm ?? lyingCm;
     if (!isWhole(reading))
       return { hour: null, source, missing: NEEDED_FIELDS.filter((field) => told[field] === undefined) };
     const hour = wholeHour(reading, lyingCm);
-    lyingCm = hour.snowDepthCm;
     return { hour, source, missing: [] };
   });
 }

@@ -1,4 +1,4 @@
-import type { Customer, OpenSpan, PhotoConsent } from '@keen/core';
+import { type Customer, hasLength, type OpenSpan, type PhotoConsent } from '@keen/core';
 import type { VehicleRecord } from '../../api/types.js';
 import { clockOf } from '../../parts/wall-clock.js';
 
@@ -48,8 +48,7 @@ export function customerErrors({ name, isLimited, hours }: CustomerDraft): Custo
   if (name.trim() === '') errors.name = 'Give a name.';
   if (isLimited)
     hours.forEach((span, day) => {
-      if (span && span.closeMinute <= span.openMinute)
-        errors[`openHours.${day}`] = 'It ends before it begins.';
+      if (span && !hasLength(span)) errors[`openHours.${day}`] = 'It ends as it begins.';
     });
   return errors;
 }

@@ -1,10 +1,12 @@
 import {
   type DwellMoment,
   type LiveStep,
+  meterStopsWith,
   type RunAction,
   type RunDeed,
   type RunMoment,
   type RunState,
+  type SkipReason,
   standingActions,
   takesOff,
 } from '@keen/core';
@@ -44,7 +46,7 @@ export function mainTap(state: RunState, moment: RunMoment): MainTap {
   const { current, next, meter } = moment;
   const meterIsOn = meter?.isOn ?? false;
   if (current) {
-    const stops = current.step.stopsMeter && meterIsOn;
+    const stops = meterStopsWith(state, current.key);
     const then = next && followsAtOnce(next, moment) && !(stops && next.step.onMeter) ? next : null;
     const deeds: RunDeed[] = [
       { kind: 'end', step: current.key },
@@ -62,6 +64,12 @@ export function mainTap(state: RunState, moment: RunMoment): MainTap {
     tooSoon: unworked(next, moment),
   };
 }
+
+/** Skips a step, and stops the meter where nothing paid comes after it. */
+export const skipDeeds = (state: RunState, step: LiveStep, reason: SkipReason): RunDeed[] => [
+  { kind: 'skip', step: step.key, reason },
+  ...(meterStopsWith(state, step.key) ? [{ kind: 'meter-off' } as const] : []),
+];
 
 /** Panels in reach of the thumb are wetted one by one in a step that goes section by section. */
 const BY_SECTION: ReadonlySet<string> = new Set(['rinseless', 'spray-wipe', 'strip', 'seal']);

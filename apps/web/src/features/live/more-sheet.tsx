@@ -16,6 +16,7 @@ import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
 import { PANEL_NAMES } from '../../words/names.js';
 import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
+import { skipDeeds } from './live-view.js';
 import { PhotoRefused, smallPhoto } from './photo.js';
 import type { RunLog } from './run-log.js';
 import { useSignals } from './signals.js';
@@ -57,7 +58,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
   const waiting = state.steps.filter(({ state: is, key }) => is === 'waiting' && key !== moment.next?.key);
   if (!at) return null;
   const skip = (reason: SkipReason): void => {
-    act({ kind: 'skip', step: at.key, reason });
+    act(...skipDeeds(state, at, reason));
     onDone();
   };
   return (

@@ -1,4 +1,5 @@
 import {
+  hasLength,
   type HorizonPoint,
   METHODS,
   type Opening,
@@ -251,8 +252,9 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
     if (toHour <= fromHour) errors.queue = 'A stretch of waiting must end after it begins.';
   });
   draft.openHours.forEach((span, weekday) => {
-    if (span && span.closeMinute <= span.openMinute)
-      errors[`openHours.${weekday}`] = 'It closes before it opens.';
+    if (span && !hasLength(span))
+      errors[`openHours.${weekday}`] =
+        'It closes as it opens. For the whole day give 00:00 to 00:00 of the next day.';
   });
   return {
     ...errors,

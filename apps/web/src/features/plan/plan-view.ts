@@ -2,6 +2,7 @@ import {
   type Band,
   type Fallback,
   type Hands,
+  isOverMidnight,
   type PlanOption,
   type PricedOption,
   startOfHourMs,
@@ -103,6 +104,7 @@ export interface DayStrip {
 export function shownHours(hands: readonly Hands[]): { first: number; last: number } {
   const spans = hands.flatMap(({ hours }) => hours.flatMap((span) => span ?? []));
   if (spans.length === 0) return { first: 7, last: 19 };
+  if (spans.some(isOverMidnight)) return { first: 0, last: 24 };
   return {
     first: Math.max(0, Math.floor(Math.min(...spans.map(({ openMinute }) => openMinute)) / 60) - 1),
     last: Math.min(24, Math.ceil(Math.max(...spans.map(({ closeMinute }) => closeMinute)) / 60) + 1),

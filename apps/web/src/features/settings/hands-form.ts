@@ -1,4 +1,4 @@
-import type { Hands } from '@keen/core';
+import { type Hands, hasLength } from '@keen/core';
 
 /** Another pair of hands, under an id that is free; five days a week to begin with. */
 export function newHands(known: readonly Hands[]): Hands {
@@ -19,7 +19,7 @@ export function handsErrors(hands: readonly Hands[]): Record<string, string> {
     hands.flatMap(({ id, name, hours }) => [
       ...(name.trim() === '' ? [[`${id}.name`, 'Give a name.']] : []),
       ...hours.flatMap((span, day) =>
-        span && span.closeMinute <= span.openMinute ? [[`${id}.${day}`, 'It ends before it begins.']] : [],
+        span && !hasLength(span) ? [[`${id}.${day}`, 'It ends as it begins.']] : [],
       ),
     ]),
   ) as Record<string, string>;

@@ -198,14 +198,6 @@ export const HOUSE_NUMBERS = [
     means: 'water that one drying towel takes up before it smears',
   },
   {
-    id: 'blowerLeavesPercent',
-    value: 10,
-    min: 1,
-    max: 100,
-    unit: '%',
-    means: 'of the water stays on the car after blowing (a heated blower takes about nine tenths)',
-  },
-  {
     id: 'sizeCountsPercent',
     value: 100,
     min: 0,

@@ -69,6 +69,8 @@ const STRIP = step('strip', 40, {
   removes: { upper: 0.97, lower: 0.93 },
   dwell: [3, 5],
 });
+/** Stripping soap, iron and tar remover are rinsed off, by pump sprayer where there is no hose (judgement). */
+export const STRIP_RINSE = step('rinse', 6, { litres: 6, groups: ALL });
 const DECONTAMINATE = {
   iron: step('iron', 5, { groups: ['wheels', 'lower'], litres: 0.5, dwell: [2, 4] }),
   tar: step('tar', 4, { groups: ['lower'], litres: 0.2, dwell: [1, 2] }),
@@ -312,6 +314,7 @@ const ROWS: readonly MethodRow[] = [
     steps: [
       step('pre-soak', 8, { litres: 2, removes: { upper: 0.2, lower: 0.3 }, dwell: [2, 5] }),
       STRIP,
+      STRIP_RINSE,
       step('towel', 12, { groups: BODY }),
       step('seal', 50, { ...touched, groups: BODY }),
     ],
@@ -339,6 +342,7 @@ const ROWS: readonly MethodRow[] = [
       DECONTAMINATE.iron,
       DECONTAMINATE.tar,
       STRIP,
+      STRIP_RINSE,
       step('shuts', 5, { ...touched, groups: ['lower'] }),
       step('blow', 6, { groups: BODY }),
       step('towel', 12, { groups: BODY }),

@@ -171,7 +171,8 @@ export const LIMITS = [
     min: 0,
     max: 1,
     unit: 'share',
-    means: 'of the film that a blower leaves to dry, minerals and all',
+    means:
+      'of the film that a blower leaves: to dry, minerals and all, or for the towels (a heated one takes about nine tenths)',
     source: practice,
     status: 'judgement',
   },
@@ -181,7 +182,8 @@ export const LIMITS = [
     min: 10,
     max: 90,
     unit: '°C',
-    means: 'panel above which minerals bite: half the residue is tolerated',
+    means:
+      'panel above which lime bites: of hard water half the residue is tolerated, of soft water as much as ever',
     source: practice,
     status: 'judgement',
   },

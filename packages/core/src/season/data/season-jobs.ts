@@ -1,12 +1,12 @@
 import type { PlaceKind } from '../../place/index.js';
 import type { SeasonJobId } from '../../vehicle/index.js';
 
-/** Parts of the year in the northern half; half a year later in the southern. Days are [month, day]. */
+/** Parts of the year in the northern half; half a year later in the southern. Days are [month, day]; the last is the first that lies outside. */
 export const SEASONS = {
-  'pre-winter': { from: [9, 15], to: [11, 30] },
-  'mid-winter': { from: [1, 5], to: [2, 28] },
-  spring: { from: [3, 20], to: [5, 31] },
-  'salt-season': { from: [10, 1], to: [4, 30] },
+  'pre-winter': { from: [9, 15], before: [12, 1] },
+  'mid-winter': { from: [1, 5], before: [3, 1] },
+  spring: { from: [3, 20], before: [6, 1] },
+  'salt-season': { from: [10, 1], before: [5, 1] },
 } as const;
 export type SeasonId = keyof typeof SEASONS;
 

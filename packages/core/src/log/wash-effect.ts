@@ -1,0 +1,117 @@
+import type { ProductRole } from '../protection/index.js';
+import { type Method, removedBy, type WashStep } from '../method/index.js';
+import {
+  type ByGroup,
+  type CarZone,
+  type PanelId,
+  type SeasonJobId,
+  type WaterBehaviour,
+  ZONE_GROUPS,
+  type ZoneGroup,
+  ZONE_OF_PANEL,
+} from '../vehicle/index.js';
+import type { LaidCoat, RunRecord, WashFound, WashRecord } from './wash-record.js';
+
+/** What is read of a wash to tell what it changed. */
+export interface DoneWash extends Pick<WashRecord, 'methodId' | 'startMs' | 'minutes' | 'extras'> {
+  readonly found:
+    (Pick<WashFound, 'spots' | 'laid' | 'behaviour'> & { readonly run?: Pick<RunRecord, 'steps'> }) | null;
+}
+
+/** What a done wash changed on the car: by the steps that were done, and no others. */
+export interface WashEffect {
+  /** When it was over. */
+  readonly atMs: number;
+  readonly methodId: string;
+  /** It counts as a wash of the car's cadence. */
+  readonly isWash: boolean;
+  /** Something rubbed the paint. */
+  readonly contact: boolean;
+  /** Share of salt taken off by zone group. */
+  readonly removes: ByGroup;
+  readonly soapPh: number;
+  /** Protection was taken off on purpose from these; empty: none was. */
+  readonly stripped: readonly ZoneGroup[];
+  readonly laid: readonly LaidCoat[];
+  readonly extras: readonly SeasonJobId[];
+  readonly isSpotted: boolean;
+  /** What water was seen to do afterwards. */
+  readonly seen: readonly { readonly zone: CarZone; readonly behaviour: WaterBehaviour }[];
+}
+
+const MS_PER_MINUTE = 60_000;
+/** A run that took off less than this share of what its method takes off the body is no wash of the cadence (judgement). */
+const WASHED_FRACTION = 0.5;
+
+/** The coat that a role of product makes; null: it is none. */
+export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
+  switch (role) {
+    case 'spray-wax':
+      return 'wax';
+    case 'sealant':
+    case 'spray-ceramic':
+      return role;
+    default:
+      return null;
+  }
+}
+
+/** Steps of the method that a run did: of an id that stands there several times, as many as were done. */
+function stepsDone(steps: readonly WashStep[], run: Pick<RunRecord, 'steps'>): WashStep[] {
+  const done = new Map<string, number>();
+  for (const { id, skipped } of run.steps) if (skipped === null) done.set(id, (done.get(id) ?? 0) + 1);
+  return steps.filter(({ id }) => {
+    const left = done.get(id) ?? 0;
+    done.set(id, left - 1);
+    return left > 0;
+  });
+}
+
+/** Was anything done in this run? */
+export const didAnything = ({ steps }: Pick<RunRecord, 'steps'>): boolean =>
+  steps.some(({ skipped }) => skipped === null);
+
+/** Protection that goes with season jobs: a new coat; a top-up renews what lies there, which its map knows. */
+const COATED: readonly ZoneGroup[] = ['upper', 'lower'];
+const jobCoats = (extras: readonly SeasonJobId[]): LaidCoat[] =>
+  extras.includes('re-coat') ? [{ kind: 'coating', productName: null, groups: COATED }] : [];
+
+/** What was put on, where the record does not say so: a sealing step seals. */
+const sealed = (steps: readonly WashStep[]): LaidCoat[] =>
+  steps
+    .filter(({ id }) => id === 'seal')
+    .map(({ groups }) => ({ kind: 'sealant', productName: null, groups }));
+
+/**
+ * What did this wash change?
+ *
+ * @param wash done
+ * @param method as the shop does it
+ * @returns by the steps that its run did; for a wash that was logged without a run, by all steps of its method
+ */
+export function washEffect(wash: DoneWash, method: Method): WashEffect {
+  const { found, methodId } = wash;
+  const run = found?.run;
+  const steps = run ? stepsDone(method.steps, run) : method.steps;
+  const removes = removedBy(steps, ZONE_GROUPS);
+  const isDone = !run || didAnything(run);
+  const ofBody = (by: ByGroup): number => by.upper + by.lower;
+  const stripping = steps.filter(({ id }) => id === 'strip');
+  const extras = isDone ? wash.extras : [];
+  return {
+    atMs: wash.startMs + wash.minutes * MS_PER_MINUTE,
+    methodId,
+    isWash: method.scope === 'wash' && isDone && ofBody(removes) >= WASHED_FRACTION * ofBody(method.removes),
+    contact: steps.some(({ contact }) => contact),
+    removes,
+    soapPh: method.soapPh,
+    stripped: method.strips ? [...new Set(stripping.flatMap(({ groups }) => groups))] : [],
+    laid: [...(found?.laid ?? sealed(steps)), ...jobCoats(extras)],
+    extras,
+    isSpotted: found !== null && found.spots !== 'none',
+    seen: Object.entries(found?.behaviour ?? {}).map(([panel, behaviour]) => ({
+      zone: ZONE_OF_PANEL[panel as PanelId],
+      behaviour,
+    })),
+  };
+}

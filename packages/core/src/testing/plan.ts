@@ -1,0 +1,143 @@
+import type { Place } from '../place/index.js';
+import {
+  DEFAULT_PRICES,
+  type Hands,
+  type PlanAnswer,
+  planAnswer,
+  planCase,
+  type PlannedSlot,
+  type PlanRequest,
+  type VehicleMorning,
+  type Window,
+} from '../plan/index.js';
+import { checkSchedule, solveSchedule } from '../schedule/index.js';
+import { NO_EXTRAS, SEASON_JOBS } from '../season/index.js';
+import { CLEAN } from '../soil/index.js';
+
+export const HOUR_MS = 3_600_000;
+export const DAY_MS = 24 * HOUR_MS;
+/** A Monday, midnight UTC. */
+export const MONDAY = Date.UTC(2026, 0, 12);
+export const at = (hour: number): number => MONDAY + hour * HOUR_MS;
+
+/** A place with nothing but its way and its room. */
+export const place = (id: string, travelMinutes: number, carsAtOnce = 1): Place =>
+  ({ id, travelMinutes, carsAtOnce, timeZone: 'UTC' }) as unknown as Place;
+export const PLACES = [place('home', 0), place('bay', 20, 2)];
+
+export const span = (openHour: number, closeHour: number) => ({
+  openMinute: openHour * 60,
+  closeMinute: closeHour * 60,
+});
+export const weekdays = (id: string): Hands => ({
+  id,
+  name: id,
+  hours: [...Array<null>(7)].map((_, day) => (day < 5 ? span(8, 18) : null)),
+});
+
+export interface Wish {
+  readonly placeId?: string;
+  readonly minutes?: number;
+  /** What it takes, and the salt that it saves, minor units. */
+  readonly takes?: number;
+  readonly salt?: number;
+  readonly failing?: number;
+  readonly isWanted?: boolean;
+}
+
+/** A start that goes; an hour in the home garage unless told otherwise. */
+export const window = (startHour: number, wish: Wish = {}): Window => {
+  const { placeId = 'home', minutes = 60, takes = 1000, salt = 0, failing = 0, isWanted = true } = wish;
+  return {
+    placeId,
+    methodId: 'garage-rinseless',
+    startMs: at(startHour),
+    endMs: at(startHour) + minutes * 60_000,
+    verdict: 'go',
+    isWash: true,
+    isForemost: true,
+    isWanted,
+    blockedShare: failing / 20,
+    failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },
+    extras: NO_EXTRAS,
+    coldMinorPerMinute: 0,
+    leavesBare: false,
+    value: { saltMinor: salt, lateMinor: 0, seasonMinor: 0, paintMinor: 0, totalMinor: salt - takes },
+  } as unknown as Window;
+};
+
+export const car = (
+  vehicleId: string,
+  windows: readonly Window[],
+  due: Partial<VehicleMorning['due']> = {},
+): PlanRequest['cars'][number] => ({
+  vehicleId,
+  cadenceDays: 14,
+  availability: null,
+  due: {
+    lastWashMs: null,
+    dueMs: MONDAY,
+    daysLate: 0,
+    wants: 'any',
+    everyDays: 14,
+    deadlineMs: null,
+    target: { kind: 'days', used: 14, most: 14, dueMs: MONDAY, everyDays: 14 },
+    ...due,
+  },
+  zones: [],
+  activeHours: 0,
+  soil: CLEAN,
+  windows,
+  refusals: [],
+});
+
+export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): PlanRequest => ({
+  cars,
+  places: PLACES,
+  hands: [weekdays('owner')],
+  fixed: [],
+  movable: [],
+  busy: [],
+  bookings: [],
+  seasonJobs: SEASON_JOBS,
+  stock: {},
+  prices: DEFAULT_PRICES,
+  restMinutes: 0,
+  tolerableShare: 0.2,
+  timeZone: 'UTC',
+  nowMs: MONDAY,
+  horizonMs: MONDAY + 5 * DAY_MS,
+  ...change,
+});
+
+/** The proven plan, checked. */
+export async function planned(whole: PlanRequest): Promise<PlanAnswer> {
+  const made = planCase(whole);
+  const { chosen, status } = await solveSchedule(made.problem, {
+    clockSeconds: () => 0,
+    timeLimitSeconds: 20,
+  });
+  const faults = checkSchedule(made.problem, chosen);
+  if (status !== 'proven' || faults.length > 0) throw new Error(`${status}: ${JSON.stringify(faults)}`);
+  return planAnswer(whole, made, chosen);
+}
+
+export const starts = ({ choices }: PlanAnswer): Record<string, number> =>
+  Object.fromEntries(
+    choices.map(({ vehicleId, window: { startMs } }) => [vehicleId, (startMs - MONDAY) / HOUR_MS]),
+  );
+
+export const slot = (
+  vehicleId: string,
+  startHour: number,
+  change: Partial<PlannedSlot> = {},
+): PlannedSlot => ({
+  vehicleId,
+  placeId: 'home',
+  methodId: 'garage-rinseless',
+  handsId: 'owner',
+  startMs: at(startHour),
+  endMs: at(startHour + 1),
+  extras: [],
+  ...change,
+});
