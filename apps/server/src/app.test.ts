@@ -144,8 +144,8 @@ describe('places', () => {
       field: 'climate.setpointC',
     },
     {
-      why: 'a closing before the opening',
-      change: { openHours: Array.from({ length: 7 }, () => ({ openMinute: 600, closeMinute: 500 })) },
+      why: 'a closing as it opens',
+      change: { openHours: Array.from({ length: 7 }, () => ({ openMinute: 600, closeMinute: 600 })) },
       field: 'openHours.0.closeMinute',
     },
     { why: 'six weekdays', change: { openHours: [] }, field: 'openHours' },

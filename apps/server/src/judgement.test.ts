@@ -356,7 +356,7 @@ describe('house rules', () => {
     const before = (await minutes()) ?? NaN;
     const { body } = await save({ choices: { strip: 'strip' } }).expect(200);
     expect((body as Settings).house.choices).toMatchObject({ strip: 'strip', drying: 'blow-and-towel' });
-    expect(await minutes()).toBe(before + 37);
+    expect(await minutes()).toBe(before + 43);
     await save({ choices: { strip: 'keep' } }).expect(200);
     expect(await minutes()).toBe(before);
   }, 60_000);

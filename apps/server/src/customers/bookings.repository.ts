@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { BookedSpan } from '@keen/core';
-import { and, asc, eq, gt, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, isNotNull, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { bookings } from '../db/schema.js';
@@ -30,6 +30,17 @@ export class BookingsRepository {
       .select()
       .from(bookings)
       .where(and(eq(bookings.id, id), isNull(bookings.removedMs)));
+    if (!row) return null;
+    const { removedMs: _, ...record } = row;
+    return record;
+  }
+
+  /** One that was removed. */
+  async findRemoved(id: string): Promise<BookingRecord | null> {
+    const [row] = await this.db
+      .select()
+      .from(bookings)
+      .where(and(eq(bookings.id, id), isNotNull(bookings.removedMs)));
     if (!row) return null;
     const { removedMs: _, ...record } = row;
     return record;

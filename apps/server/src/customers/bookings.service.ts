@@ -79,10 +79,12 @@ export class BookingsService {
     if (!(await this.bookings.setRemoved(id, this.clock.now()))) throw notFound('booking', id);
   }
 
+  /** @throws 409 beside another promise that was made meanwhile, 400 where its time is over */
   async restore(id: string): Promise<BookingRecord> {
-    const found = await this.bookings.setRemoved(id, null);
-    const record = found ? await this.bookings.find(id) : null;
+    const record = await this.bookings.findRemoved(id);
     if (!record) throw notFound('booking', id);
+    await this.requirePossible(record);
+    await this.bookings.setRemoved(id, null);
     return record;
   }
 

@@ -69,7 +69,7 @@ describe('a customer', () => {
     {
       body: {
         name: 'x',
-        availability: [{ openMinute: 900, closeMinute: 500 }, ...Array<null>(6).fill(null)],
+        availability: [{ openMinute: 900, closeMinute: 900 }, ...Array<null>(6).fill(null)],
       },
       field: 'availability.0.closeMinute',
     },
@@ -136,6 +136,15 @@ describe('a promise', () => {
     await api().post(`${path}/restore`).expect(200);
     expect(await get<BookingRecord[]>('bookings')).toHaveLength(1);
     await api().delete(path).expect(204);
+  });
+
+  it('is not brought back beside another that was made meanwhile', async () => {
+    const first = await post<BookingRecord>('bookings', { ...wish, vehicleId: car.id });
+    await api().delete(`/api/bookings/${first.id}`).expect(204);
+    const second = await post<BookingRecord>('bookings', { ...wish, vehicleId: car.id });
+    expect(await fieldOf(`bookings/${first.id}/restore`, {}, 409)).toBe('from');
+    expect(await get<BookingRecord[]>('bookings')).toMatchObject([{ id: second.id }]);
+    await api().delete(`/api/bookings/${second.id}`).expect(204);
   });
 
   it('is not planned while its car cannot be had', async () => {

@@ -3,6 +3,7 @@ import type { PlaceRecord, RunAction, RunDeed, VehicleRecord, WashRecord } from 
 import request from 'supertest';
 import type { ErrorBody } from '../errors/api-error.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import type { ConditionAnswer } from '../verdicts/condition-answer.js';
 import type { RunAnswer, RunNews } from './runs.service.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
@@ -169,13 +170,79 @@ describe('the close of a run', () => {
     expect(record.found?.run?.steps[1]).toMatchObject({ skipped: 'other', minutes: 0 });
     const stockLeft = async () => (await api().get('/api/settings')).body as { stock: object };
     expect((await stockLeft()).stock).toEqual({ [METHOD]: 4 });
-    const vehicle = (await api().get(`/api/vehicles/${car.id}`)).body as VehicleRecord;
-    const roof = vehicle.protections.find(({ zone }) => zone === 'roof');
-    expect(roof).toMatchObject({ kind: 'coating', observed: { behaviour: 'flat' } });
+    const roof = async () => {
+      const { body } = await api().get(`/api/verdicts/condition/${car.id}`).expect(200);
+      return (body as ConditionAnswer).protections.find(({ zone }) => zone === 'roof');
+    };
+    expect(await roof()).toMatchObject({ kind: 'coating', observed: { behaviour: 'flat' } });
     await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
     expect(await kept()).toMatchObject({ status: 'planned', found: null });
     expect((await stockLeft()).stock).toEqual({ [METHOD]: 5 });
+    // What was seen when it was closed is taken back with the close.
+    expect(await roof()).toMatchObject({ kind: 'coating', observed: null });
     await api().patch('/api/settings').send({ stock: {} }).expect(200);
+  });
+
+  it('counts nothing where nothing was done: no towels, no season work, no price of the visit', async () => {
+    await api()
+      .patch(`/api/washes/${wash.id}`)
+      .send({ extras: ['top-up'] })
+      .expect(200);
+    const { pack } = await open();
+    const start = action({ kind: 'start', packId: pack.id });
+    const closing = action({ kind: 'close', found: FOUND, used: USED }, { atMs: start.atMs + MINUTE_MS });
+    await send([start, closing]);
+    const record = await kept();
+    expect(record).toMatchObject({ status: 'done', minutes: 1, costMinor: 0, extras: [] });
+    expect(record.found).toMatchObject({
+      laid: [],
+      used: { products: [], foldedTowels: 0, dryingTowels: 0, mitts: 0 },
+      run: { steps: expect.not.arrayContaining([expect.objectContaining({ skipped: null })]) },
+    });
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    expect(await kept()).toMatchObject({ status: 'planned', extras: ['top-up'], startMs: wash.startMs });
+  });
+
+  it('takes out the pauses, and the work of the season that was said', async () => {
+    const startMs = await begun();
+    await send([
+      action({ kind: 'pause' }, { atMs: startMs + 20 * MINUTE_MS }),
+      action({ kind: 'resume' }, { atMs: startMs + 35 * MINUTE_MS }),
+      action(
+        { kind: 'close', found: FOUND, used: USED, extras: ['underbody'] },
+        { atMs: startMs + 70 * MINUTE_MS },
+      ),
+    ]);
+    expect(await kept()).toMatchObject({ minutes: 55, extras: ['underbody'] });
+  });
+
+  it('is followed by what another phone did before it and sent later', async () => {
+    const startMs = await begun();
+    await send([close(startMs)]);
+    const late = { deviceId: 'other' };
+    const at = (minutes: number) => ({ ...late, atMs: startMs + minutes * MINUTE_MS });
+    await send([
+      action({ kind: 'begin', step: 'rinseless-1' }, at(12)),
+      action({ kind: 'end', step: 'rinseless-1' }, at(54)),
+      action({ kind: 'note', text: 'a chip on the sill' }, at(55)),
+    ]);
+    const { found } = await kept();
+    expect(found?.run?.steps[1]).toMatchObject({ id: 'rinseless', minutes: 42, skipped: null });
+    expect(found?.run?.notes).toMatchObject([{ text: 'a chip on the sill' }]);
+    // What comes after the close changes nothing.
+    await send([action({ kind: 'note', text: 'too late' }, at(71))]);
+    expect((await kept()).found?.run?.notes).toHaveLength(1);
+  });
+
+  it('takes a long note with a photograph whole', async () => {
+    const text = 'A long note. '.repeat(35).trim();
+    expect(text.length).toBeGreaterThan(450);
+    const startMs = await begun();
+    await send([
+      action({ kind: 'photo', photoId: 'p9', caption: text }, { atMs: startMs + 12 * MINUTE_MS }),
+      close(startMs),
+    ]);
+    expect((await kept()).found?.run?.notes).toMatchObject([{ text, photoId: 'p9' }]);
   });
 
   it('leaves what was typed at the desk meanwhile, and adds the run to it', async () => {

@@ -5,6 +5,7 @@ import { byGroup } from '../vehicle/index.js';
 import {
   activeHoursSaved,
   compileLife,
+  learnPickUp,
   type LedgerHour,
   paceOf,
   runLedger,
@@ -177,4 +178,105 @@ describe('a wash', () => {
 
 it('weighs the zones to one', () => {
   expect(SALT_ZONES.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
+});
+
+describe('what happens within an hour', () => {
+  const removes = { upper: 1, lower: 1, wheels: 1, arches: 1, under: 1 };
+  const DRIVE = { roadClass: 'main', km: 40, kmh: 80 } as const;
+  const salty = { main: road('wet', { NaCl: 20 }), town: road('dry', {}), bridge: road('dry', {}) };
+  /** A drive over a salted road in the second hour of three. */
+  const life = compileLife([hour(0), hour(1, { drives: [DRIVE], roads: salty }), hour(2)]);
+  const whole = underbody(runLedger(life, { washes: [] })).load;
+
+  it.each([
+    { minute: 60, left: 1, why: 'washed as the hour of the drive begins: all of it comes after' },
+    { minute: 75, left: 0.75, why: 'a quarter of the drive is washed off' },
+    { minute: 90, left: 0.5, why: 'half of it' },
+    { minute: 120, left: 0, why: 'all of it' },
+  ])('counts to the minute: $why', ({ minute, left }) => {
+    const ledger = runLedger(life, { washes: [{ atMs: minute * 60_000, removes }] });
+    expect(underbody(ledger).load).toBeCloseTo(left * whole, 9);
+  });
+
+  it('goes in order: wash, look, swab, also at one instant', () => {
+    const atMs = 1.5 * HOUR_MS;
+    const seen: number[] = [];
+    const see = (ledger: SaltLedger) => void seen.push(underbody(ledger).load);
+    const ledger = runLedger(life, {
+      washes: [{ atMs, removes }],
+      readings: [{ atMs, zone: 'underbody', gramsPerM2: 3 }],
+      looks: [
+        { atMs: atMs - 1, see },
+        { atMs, see },
+        { atMs: atMs + 1, see },
+      ],
+    });
+    expect(seen[0]).toBeCloseTo(0.5 * whole, 5);
+    expect(seen[1]).toBe(0);
+    expect(seen[2]).toBeCloseTo(3, 5);
+    expect(underbody(ledger).load).toBeCloseTo(3 + 0.5 * whole, 5);
+  });
+
+  it('teaches from a swab in the hour of a wash what was left then', () => {
+    const after = 0.5 * HOUR_MS;
+    const washed = compileLife([hour(0, { drives: [DRIVE], roads: salty }), hour(1)]);
+    const tenth = { ...removes, under: 0.9 };
+    const load = underbody(runLedger(washed, { washes: [] })).load;
+    // Driven for half an hour, then nine tenths washed off: the swab finds a twentieth of the hour's load.
+    const readings = [
+      { atMs: after + 60_000, zone: 'underbody', gramsPerM2: (0.05 + 0.5 / 30) * load },
+    ] as const;
+    const { factor, checks } = learnPickUp(washed, { washes: [{ atMs: after, removes: tenth }], readings });
+    expect(checks[0]?.expectedGramsPerM2).toBeCloseTo((0.05 + 1 / 60) * load, 9);
+    expect(factor).toBeCloseTo(1, 9);
+  });
+
+  it('counts up to the present, and not beyond it', () => {
+    const late = { atMs: 3.2 * HOUR_MS, removes };
+    expect(underbody(runLedger(life, { washes: [late] })).load).toBeCloseTo(whole, 9);
+    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * HOUR_MS - 1 })).load).toBeCloseTo(
+      whole,
+      9,
+    );
+    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * HOUR_MS })).load).toBe(0);
+  });
+});
+
+describe('wet roads without salt', () => {
+  const on = (state: RoadState, salt: number, km = 100) => {
+    const roads = { main: road(state, { NaCl: salt }), town: road('dry', {}), bridge: road('dry', {}) };
+    const loaded = compileLife(salted(0));
+    const rinsing = compileLife([hour(1, { drives: [{ roadClass: 'main', km, kmh: 80 }], roads })]);
+    const before = runLedger(loaded, { washes: [] });
+    const after = before.copy();
+    for (const one of rinsing) after.step(one);
+    const of = (ledger: SaltLedger, zone: string) =>
+      ledger.zones().find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN;
+    return {
+      under: of(after, 'underbody') / of(before, 'underbody'),
+      boot: of(after, 'boot') / of(before, 'boot'),
+    };
+  };
+
+  it('rinse the underbody, and hardly the boot', () => {
+    const { under, boot } = on('wet', 0);
+    expect(under).toBeCloseTo(Math.exp(-0.4), 6);
+    expect(boot).toBeGreaterThan(0.95);
+    expect(on('slush', 0).under).toBeLessThan(under);
+  });
+
+  it.each([
+    { state: 'damp', why: 'not wet enough' },
+    { state: 'dry', why: 'dry' },
+    { state: 'snow', why: 'frozen' },
+  ] as const)('$state roads rinse nothing: $why', ({ state }) => {
+    expect(on(state, 0).under).toBe(1);
+  });
+
+  it('rinse the less the more salt lies on them, and nothing from 1 g/m² on', () => {
+    const [none = NaN, half = NaN, one = NaN] = [0, 0.5, 1].map((salt) => on('wet', salt).under);
+    expect(none).toBeLessThan(half);
+    expect(half).toBeLessThan(1);
+    expect(one).toBeGreaterThan(1);
+  });
 });
