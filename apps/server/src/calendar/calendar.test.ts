@@ -48,6 +48,51 @@ describe('reading a calendar', () => {
     expect(good[0]).toMatchObject({ summary: 'School run', toMs: (good[0]?.fromMs ?? 0) + 3_600_000 });
   });
 
+  it.each([
+    {
+      why: 'from wall clock to wall clock, an hour less in spring',
+      lines: ['DTSTART;TZID=America/Toronto:20260307T220000', 'DTEND;TZID=America/Toronto:20260308T060000'],
+      hours: [7],
+    },
+    {
+      why: 'as many hours as its length says',
+      lines: ['DTSTART;TZID=America/Toronto:20260307T220000', 'DURATION:PT8H'],
+      hours: [8],
+    },
+    {
+      why: 'a whole day of 23 hours',
+      lines: ['DTSTART;VALUE=DATE:20260308', 'DTEND;VALUE=DATE:20260309'],
+      hours: [23],
+    },
+    {
+      why: 'to its own end in another zone',
+      lines: ['DTSTART;TZID=America/Toronto:20260310T090000', 'DTEND;TZID=Europe/Berlin:20260310T170000'],
+      hours: [3],
+    },
+    {
+      why: 'each night of a series by its own clock',
+      lines: [
+        'DTSTART;TZID=America/Toronto:20260306T220000',
+        'DTEND;TZID=America/Toronto:20260307T060000',
+        'RRULE:FREQ=DAILY;COUNT=3',
+      ],
+      hours: [8, 7, 8],
+    },
+  ])('takes time $why', ({ lines, hours }) => {
+    const { good, faults } = readCalendar(file(...event(...lines)), window);
+    expect(faults).toEqual([]);
+    expect(good.map(({ fromMs, toMs }) => (toMs - fromMs) / 3_600_000)).toEqual(hours);
+  });
+
+  it('keeps a changed occurrence whose series is not in the file', () => {
+    const lone = event(
+      'RECURRENCE-ID;TZID=America/Toronto:20260309T090000',
+      'DTSTART;TZID=America/Toronto:20260309T140000',
+      'DTEND;TZID=America/Toronto:20260309T150000',
+    );
+    expect(startsOf(file(...lone))).toEqual(['09/03/2026, 14:00']);
+  });
+
   it('takes times without a zone, and whole days, as the shop’s own', () => {
     expect(startsOf(file(...event('DTSTART:20260310T083000', 'DTEND:20260310T090000')))).toEqual([
       '10/03/2026, 08:30',

@@ -39,15 +39,35 @@ function msOf(time: ICAL.Time, tzid: string | null, zones: ReadonlySet<string>, 
   return instantOfWall(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? around.timeZone);
 }
 
-const tzidOf = (event: ICAL.Event): string | null => {
-  const value: unknown = event.component.getFirstProperty('dtstart')?.getParameter('tzid');
+const tzidOf = (event: ICAL.Event, name: 'dtstart' | 'dtend'): string | null => {
+  const value: unknown = event.component.getFirstProperty(name)?.getParameter('tzid');
   return typeof value === 'string' ? value : null;
 };
 
 /** What the library tells of one occurrence; its own type for it cannot be resolved. */
 interface Occurrence {
   readonly startDate: ICAL.Time;
+  readonly endDate: ICAL.Time;
   readonly item: ICAL.Event;
+}
+
+const MS_PER_SECOND = 1000;
+
+/**
+ * From when to when an occurrence takes time: its end is its own time on its own clock, also over a clock change or in another zone; a
+ * length in hours (RFC 5545: DURATION) is as many hours.
+ */
+function instantsOf({ startDate, endDate, item }: Occurrence, { window, zones }: Around): [number, number] {
+  const startZone = tzidOf(item, 'dtstart');
+  const fromMs = msOf(startDate, startZone, zones, window);
+  const duration = item.component.getFirstPropertyValue('duration');
+  if (duration instanceof ICAL.Duration && duration.days === 0 && duration.weeks === 0)
+    return [fromMs, fromMs + duration.toSeconds() * MS_PER_SECOND];
+  const endZone = tzidOf(item, 'dtend') ?? startZone;
+  if (endZone === startZone) return [fromMs, msOf(endDate, startZone, zones, window)];
+  const lengthMs =
+    msOf(item.endDate, endZone, zones, window) - msOf(item.startDate, startZone, zones, window);
+  return [fromMs, fromMs + lengthMs];
 }
 
 interface Around {
@@ -57,18 +77,18 @@ interface Around {
 
 /** Every occurrence of an event in the window. @throws Error with what is wrong */
 function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
-  const tzid = tzidOf(event);
-  const lengthMs = event.duration.toSeconds() * 1000;
-  if (lengthMs <= 0) throw new Error('it ends before it begins');
+  const tzid = tzidOf(event, 'dtstart');
+  const whole: Occurrence = { startDate: event.startDate, endDate: event.endDate, item: event };
+  const [firstMs, firstEndMs] = instantsOf(whole, { window, zones });
+  if (firstEndMs <= firstMs) throw new Error('it ends before it begins');
   const spans: BusySpan[] = [];
   const summary = (event.summary ?? '').slice(0, 200);
-  const add = (start: ICAL.Time, toLastMs: number): void => {
-    const fromMs = msOf(start, tzid, zones, window);
-    if (fromMs < window.toMs && fromMs + toLastMs > window.fromMs)
-      spans.push({ fromMs, toMs: fromMs + toLastMs, summary });
+  const add = (occurrence: Occurrence): void => {
+    const [fromMs, toMs] = instantsOf(occurrence, { window, zones });
+    if (fromMs < window.toMs && toMs > window.fromMs && toMs > fromMs) spans.push({ fromMs, toMs, summary });
   };
   if (!event.isRecurring()) {
-    add(event.startDate, lengthMs);
+    add(whole);
     return spans;
   }
   const occurrences = event.iterator();
@@ -78,8 +98,8 @@ function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
     const next = occurrences.next() as ICAL.Time | undefined;
     if (!next || msOf(next, tzid, zones, window) >= window.toMs || spans.length > MOST_SPANS) return spans;
     // An occurrence that was moved or called off has a row of its own.
-    const { startDate, item } = event.getOccurrenceDetails(next) as Occurrence;
-    if (takesTime(item.component)) add(startDate, item.duration.toSeconds() * 1000);
+    const occurrence = event.getOccurrenceDetails(next) as Occurrence;
+    if (takesTime(occurrence.item.component)) add(occurrence);
   }
 }
 
@@ -112,13 +132,19 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
   }
   const components = root.getAllSubcomponents('vevent');
   const faults: LineFault[] = [];
-  const masters = components.filter((component) => !component.hasProperty('recurrence-id'));
+  const uidOf = (component: ICAL.Component): unknown => component.getFirstPropertyValue('uid');
+  const series = new Set(
+    components.filter((component) => !component.hasProperty('recurrence-id')).map(uidOf),
+  );
+  // A changed occurrence whose series is not in the file stands for itself.
+  const masters = components.filter(
+    (component) => !component.hasProperty('recurrence-id') || !series.has(uidOf(component)),
+  );
   const good = masters.flatMap((component, i): BusySpan[] => {
     try {
       const exceptions = components.filter(
         (other) =>
-          other.hasProperty('recurrence-id') &&
-          other.getFirstPropertyValue('uid') === component.getFirstPropertyValue('uid'),
+          other !== component && other.hasProperty('recurrence-id') && uidOf(other) === uidOf(component),
       );
       const event = new ICAL.Event(component, { exceptions });
       return takesTime(component) ? spansOf(event, { window, zones }) : [];

@@ -96,9 +96,17 @@ const FREEZES = /FZ/;
 const SNOWS = new Set(['SN', 'SG', 'IC', 'GS']);
 const RAINS = new Set(['RA', 'DZ', 'UP']);
 const MIXES = new Set(['PL', 'GR']);
+const DRIFTS = new Set(['BL', 'DR']);
+const INCH_MM = 25.4;
+/** What was too little to measure, mm (judgement: under a hundredth of an inch). */
+const TRACE_MM = 0.1;
 
 function fallOf(conditions: readonly IWeatherCondition[]): Partial<WeatherReading> | null {
-  const here = conditions.filter(({ intensity }) => intensity !== Intensity.IN_VICINITY);
+  // Snow that the wind lifts, or drives along the ground, does not fall.
+  const here = conditions.filter(
+    ({ intensity, descriptive }) =>
+      intensity !== Intensity.IN_VICINITY && !DRIFTS.has(String(descriptive ?? '')),
+  );
   const falls = here.flatMap(({ intensity, phenomenons, descriptive }) => {
     const kinds = phenomenons.map(String);
     const snows = kinds.some((kind) => SNOWS.has(kind));
@@ -116,6 +124,14 @@ function fallOf(conditions: readonly IWeatherCondition[]): Partial<WeatherReadin
   return falls.sort((a, b) => b.precipMm - a.precipMm)[0] ?? null;
 }
 
+/** What fell in the hour before, as the station measured it (P group of the remarks); null: it does not say. */
+function measuredFall(report: IMetar): number | null {
+  const told = report.remarks.find(({ type }) => type === RemarkType.HourlyPrecipitationAmount) as
+    { amount: number } | undefined;
+  if (!told) return null;
+  return told.amount > 0 ? told.amount * INCH_MM : TRACE_MM;
+}
+
 const DRY: Partial<WeatherReading> = { precipMm: 0, precipKind: 'none' };
 
 function measuredOf(report: IMetar): Partial<WeatherReading> {
@@ -125,6 +141,8 @@ function measuredOf(report: IMetar): Partial<WeatherReading> {
   const dewPointC = exact?.dewPoint ?? report.dewPoint;
   const [body = ''] = report.message.split(/\bRMK\b/);
   const { altimeter } = report;
+  const fallMm = measuredFall(report);
+  const falls = fallOf(report.weatherConditions) !== null;
   return {
     ...(airTempC === undefined ? {} : { airTempC }),
     ...(dewPointC === undefined ? {} : { dewPointC }),
@@ -132,6 +150,7 @@ function measuredOf(report: IMetar): Partial<WeatherReading> {
     ...cloudOf(report.clouds, body, report.verticalVisibility),
     // A station that cannot tell what falls writes slashes; then it is not known.
     ...(/\s\/\/(?:\s|$)/.test(body) ? {} : (fallOf(report.weatherConditions) ?? DRY)),
+    ...(fallMm === null ? {} : { precipMm: fallMm, ...(falls ? {} : { precipKind: undefined }) }),
     ...(altimeter
       ? {
           pressureHpa:
@@ -149,7 +168,9 @@ function readMetar({ text, line }: Report, nowMs: number): ReadHour {
   const told = measuredOf(report);
   if (told.airTempC === undefined && told.windMetresPerSecond === undefined)
     throw unreadable('This report tells neither air nor wind; is it cut short?', line);
-  const atMs = Math.round(seenMs / MS_PER_HOUR) * MS_PER_HOUR;
+  // The nearest full hour; a report of the last minutes before one that has not come counts for the hour that it was seen in.
+  const nearestMs = Math.round(seenMs / MS_PER_HOUR) * MS_PER_HOUR;
+  const atMs = nearestMs > nowMs ? nearestMs - MS_PER_HOUR : nearestMs;
   return { line, member: 0, reading: { atMs, ...told } };
 }
 

@@ -183,6 +183,22 @@ describe('hours put together from several sources', () => {
     expect(merge([])).toEqual({ hour: null, source: null, missing: [...NEEDED_FIELDS] });
   });
 
+  it('remembers the snow that an hour tells of, even where it lacks a figure that decides', () => {
+    const { airTempC: _air, ...lacking } = HOUR;
+    const { snowDepthCm: _snow, ...bare } = HOUR;
+    const hours = mergedHours(
+      [
+        readingsOf('a', [
+          { ...HOUR, snowDepthCm: 5 },
+          { ...lacking, atMs: FROM + MS_PER_HOUR, snowDepthCm: 31 },
+          { ...bare, atMs: FROM + 2 * MS_PER_HOUR },
+        ]),
+      ],
+      { fromMs: FROM, hourCount: 3 },
+    );
+    expect(hours.map(({ hour }) => hour?.snowDepthCm ?? null)).toEqual([5, null, 31]);
+  });
+
   it('carry the snow that lies on, and name what falls by the air where nobody does', () => {
     const { snowDepthCm: _, precipKind: __, ...bare } = HOUR;
     const falling = { ...bare, precipMm: 1 };
