@@ -5,7 +5,12 @@ const transform = {
       swcrc: false,
       jsc: {
         parser: { syntax: 'typescript', tsx: true, decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          useDefineForClassFields: false,
+          react: { runtime: 'automatic' },
+        },
         target: 'es2022',
         keepClassNames: true,
       },
@@ -25,7 +30,25 @@ const project = (displayName, root) => ({
   transform,
 });
 
+/** Components of the web in a made-up browser. */
+const components = {
+  ...project('components', 'apps/web'),
+  testMatch: ['<rootDir>/src/**/*.test.tsx'],
+  testEnvironment: 'jsdom',
+  testEnvironmentOptions: { customExportConditions: ['source', 'browser'] },
+  moduleNameMapper: {
+    '\\.css$': '<rootDir>/src/testing/no-styles.js',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+  setupFiles: ['<rootDir>/src/testing/browser.js'],
+};
+
 export default {
   testTimeout: 60_000,
-  projects: [project('core', 'packages/core'), project('server', 'apps/server'), project('web', 'apps/web')],
+  projects: [
+    project('core', 'packages/core'),
+    project('server', 'apps/server'),
+    project('web', 'apps/web'),
+    components,
+  ],
 };

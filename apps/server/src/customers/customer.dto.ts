@@ -5,8 +5,9 @@ import {
   type PhotoConsent,
   SEASON_JOB_IDS,
   type SeasonJobId,
+  MOST_MINOR,
 } from '@keen/core';
-import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
 import {
   ArrayMaxSize,
   ArrayUnique,
@@ -24,6 +25,7 @@ import {
   ValidateIf,
 } from 'class-validator';
 import { OpenHoursConstraint, OpenSpanDto } from '../places/place.dto.js';
+import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const isGiven = (_: unknown, value: unknown): boolean => value !== null;
 const LOCAL = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
@@ -46,7 +48,10 @@ export class CreateCustomerDto {
   @IsOptional() @IsArray() @ArrayMaxSize(40) @ArrayUnique() @IsString({ each: true }) vehicleIds?: string[];
 }
 
-export class UpdateCustomerDto extends PartialType(CreateCustomerDto, { skipNullProperties: false }) {}
+export class UpdateCustomerDto extends IntersectionType(
+  PartialType(CreateCustomerDto, { skipNullProperties: false }),
+  ReadBeforeDto,
+) {}
 
 /** A promise, on the shop's clock. */
 export class CreateBookingDto {
@@ -61,7 +66,7 @@ export class CreateBookingDto {
   @IsIn(METHOD_IDS)
   methodId?: MethodId | null;
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
-  @IsOptional() @ValidateIf(isGiven) @IsInt() @Min(0) @Max(10_000_000) agreedMinor?: number | null;
+  @IsOptional() @ValidateIf(isGiven) @IsInt() @Min(0) @Max(MOST_MINOR) agreedMinor?: number | null;
   @IsOptional() @IsString() @MaxLength(500) note?: string;
 }
 

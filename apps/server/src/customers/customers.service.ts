@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { type Customer, hasLength } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { requireUnchanged } from '../errors/unchanged.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
 import type { CreateCustomerDto, UpdateCustomerDto } from './customer.dto.js';
 import { CustomersRepository } from './customers.repository.js';
@@ -41,8 +42,9 @@ export class CustomersService {
     return record;
   }
 
-  async update(id: string, { vehicleIds, ...dto }: UpdateCustomerDto): Promise<Customer> {
+  async update(id: string, { vehicleIds, was, ...dto }: UpdateCustomerDto): Promise<Customer> {
     const before = await this.read(id);
+    requireUnchanged(before, was);
     await this.requireOk(dto, vehicleIds);
     const isAsked = dto.photoConsent !== undefined && dto.photoConsent !== before.photoConsent;
     const change = isAsked ? { ...dto, consentMs: this.clock.now() } : dto;

@@ -5,8 +5,9 @@ import {
   type KeptIn,
   PRODUCT_ROLE_IDS,
   type ProductRole,
+  MOST_MINOR,
 } from '@keen/core';
-import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   IsIn,
@@ -20,6 +21,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const MOST_ML = 10_000_000;
 const MOST_PARTS = 100_000;
@@ -62,11 +64,11 @@ export class CreateProductDto {
   @IsNumber() @Min(1) @Max(MOST_ML) bottleMl: number;
   @IsNumber() @Min(0) @Max(MOST_ML) leftMl: number;
   @IsNumber() @Min(0) @Max(MOST_ML) lowMl: number;
-  @IsInt() @Min(0) @Max(10_000_000) priceMinor: number;
+  @IsInt() @Min(0) @Max(MOST_MINOR) priceMinor: number;
   @IsOptional() @IsString() @MaxLength(1000) notes?: string;
 }
 
-export class UpdateProductDto extends PartialType(CreateProductDto) {}
+export class UpdateProductDto extends IntersectionType(PartialType(CreateProductDto), ReadBeforeDto) {}
 
 export class CreateGearDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
@@ -95,4 +97,4 @@ export class CreateGearDto {
   @IsOptional() @IsString() @MaxLength(1000) notes?: string;
 }
 
-export class UpdateGearDto extends PartialType(CreateGearDto) {}
+export class UpdateGearDto extends IntersectionType(PartialType(CreateGearDto), ReadBeforeDto) {}

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { type Gear, type Kit, kitWarnings, type KitWarnings, type Product } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { requireUnchanged } from '../errors/unchanged.js';
 import { WeatherService } from '../weather/weather.service.js';
 import type { CreateGearDto, CreateProductDto, UpdateGearDto, UpdateProductDto } from './kit.dto.js';
 import { KitRepository } from './kit.repository.js';
@@ -44,9 +45,10 @@ export class KitService {
     return record;
   }
 
-  async updateProduct(id: string, dto: UpdateProductDto): Promise<Product> {
+  async updateProduct(id: string, { was, ...dto }: UpdateProductDto): Promise<Product> {
     const before = await this.kit.findProduct(id);
     if (!before) throw notFound('product', id);
+    requireUnchanged(before, was);
     const after: Product = { ...before, ...dto };
     requireLabel(after);
     await this.kit.updateProduct(id, dto);
@@ -80,9 +82,10 @@ export class KitService {
     return record;
   }
 
-  async updateGear(id: string, dto: UpdateGearDto): Promise<Gear> {
+  async updateGear(id: string, { was, ...dto }: UpdateGearDto): Promise<Gear> {
     const before = await this.kit.findGear(id);
     if (!before) throw notFound('gear', id);
+    requireUnchanged(before, was);
     const after: Gear = { ...before, ...dto };
     requireGear(after);
     await this.kit.updateGear(id, dto);

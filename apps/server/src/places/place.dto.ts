@@ -6,8 +6,9 @@ import {
   type SiteRule,
   TAPS,
   type Tap,
+  MOST_MINOR,
 } from '@keen/core';
-import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -32,6 +33,7 @@ import {
   ValidatorConstraint,
   type ValidatorConstraintInterface,
 } from 'class-validator';
+import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const WATER_ORIGINS = ['measured', 'estimated', 'default'] as const;
 
@@ -48,9 +50,9 @@ export class ClimateDto {
 
 /** A coin or card meter. */
 export class TariffDto {
-  @IsInt() @Min(0) @Max(1_000_000) startPriceMinor: number;
+  @IsInt() @Min(0) @Max(MOST_MINOR) startPriceMinor: number;
   @IsNumber() @Min(0) @Max(36_000) startSeconds: number;
-  @IsInt() @Min(0) @Max(1_000_000) blockPriceMinor: number;
+  @IsInt() @Min(0) @Max(MOST_MINOR) blockPriceMinor: number;
   @IsNumber() @Min(1) @Max(36_000) blockSeconds: number;
   @IsBoolean() pausable: boolean;
 }
@@ -139,7 +141,7 @@ export class WaterDto {
 
 export class OfferDto {
   @ApiProperty({ enum: METHOD_IDS }) @IsIn(METHOD_IDS) methodId: string;
-  @IsInt() @Min(0) @Max(1_000_000) priceMinor: number;
+  @IsInt() @Min(0) @Max(MOST_MINOR) priceMinor: number;
 }
 
 export class CreatePlaceDto {
@@ -190,4 +192,7 @@ export class CreatePlaceDto {
   @IsOptional() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
 }
 
-export class UpdatePlaceDto extends PartialType(CreatePlaceDto, { skipNullProperties: false }) {}
+export class UpdatePlaceDto extends IntersectionType(
+  PartialType(CreatePlaceDto, { skipNullProperties: false }),
+  ReadBeforeDto,
+) {}

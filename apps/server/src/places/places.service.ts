@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { PlaceRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { notFound } from '../errors/api-error.js';
+import { requireUnchanged } from '../errors/unchanged.js';
 import type { CreatePlaceDto, UpdatePlaceDto } from './place.dto.js';
 import { newPlaceFields, placeFields } from './place-fields.js';
 import { PlacesRepository } from './places.repository.js';
@@ -30,8 +31,9 @@ export class PlacesService {
     return record;
   }
 
-  async update(id: string, dto: UpdatePlaceDto): Promise<PlaceRecord> {
+  async update(id: string, { was, ...dto }: UpdatePlaceDto): Promise<PlaceRecord> {
     const before = await this.read(id);
+    requireUnchanged(before, was);
     const change = placeFields(dto);
     await this.places.update(id, change);
     return { ...before, ...change };

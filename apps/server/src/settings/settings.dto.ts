@@ -16,6 +16,7 @@ import {
   Validate,
   ValidateNested,
 } from 'class-validator';
+import { ReadBeforeDto } from '../errors/unchanged.js';
 import { OpenHoursConstraint, type OpenSpanDto } from '../places/place.dto.js';
 
 export class DisplayDto {
@@ -33,7 +34,7 @@ export class PartialDisplayDto extends PartialType(DisplayDto) {}
 export class HouseDto {
   @IsOptional() @IsObject() choices?: Record<string, unknown>;
   @IsOptional() @IsObject() numbers?: Record<string, unknown>;
-  /** The shop's own way of a method, by its id: the whole list. */
+  /** The shop's own way of a method, by its id; null: as shipped. */
   @IsOptional() @IsObject() variants?: Record<string, unknown>;
 }
 
@@ -46,18 +47,18 @@ export class HandsDto {
 }
 
 /** Only what is to change; limits and prices by their id, checked against their own ranges. */
-export class UpdateSettingsDto {
+export class UpdateSettingsDto extends ReadBeforeDto {
   @IsOptional() @IsObject() limits?: Record<string, unknown>;
   @IsOptional() @IsObject() prices?: Record<string, unknown>;
   @IsOptional() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
   @IsOptional() @IsTimeZone() timeZone?: string;
   /** Numbers of the season's jobs, by `job.number`. */
   @IsOptional() @IsObject() season?: Record<string, unknown>;
-  /** What customers pay: the whole list. */
+  /** What customers pay, method by method and job by job; null takes a price off. */
   @IsOptional() @IsObject() priceList?: Record<string, unknown>;
-  /** Washes for which product is left, by method: the whole list. */
+  /** Washes for which product is left, by method; null: it is not counted. */
   @IsOptional() @IsObject() stock?: Record<string, unknown>;
-  /** The shop's own words for messages, by kind: the whole list. */
+  /** The shop's own words for messages, by kind; empty: as shipped. */
   @IsOptional() @IsObject() templates?: Record<string, unknown>;
   @IsOptional() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
   @IsOptional() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;

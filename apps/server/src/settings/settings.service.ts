@@ -25,7 +25,8 @@ import { type Database, type Write, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
-import { checkedPriceList, checkedStock, checkedTemplates, checkedVariants } from './shop-lists.js';
+import { requireUnchanged } from '../errors/unchanged.js';
+import { checkedStock, checkedVariants, merged, mergedPrices, mergedTemplates } from './shop-lists.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {
@@ -112,8 +113,9 @@ export class SettingsService {
     };
   }
 
-  async update(dto: UpdateSettingsDto): Promise<Settings> {
+  async update({ was, ...dto }: UpdateSettingsDto): Promise<Settings> {
     const before = await this.read();
+    requireUnchanged(before, was);
     const limits = { ...before.limits, ...checkedNumbers('limits', dto.limits ?? {}, LIMITS) };
     const prices = { ...before.prices, ...checkedNumbers('prices', dto.prices ?? {}, PRICES) };
     const display = { ...before.display, ...dto.display };
@@ -125,13 +127,13 @@ export class SettingsService {
         ...before.house.numbers,
         ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
       },
-      variants: dto.house?.variants ? checkedVariants(dto.house.variants) : before.house.variants,
+      variants: merged(before.house.variants ?? {}, dto.house?.variants, checkedVariants),
     };
     const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };
-    const priceList = dto.priceList ? checkedPriceList(dto.priceList) : before.priceList;
-    const stock = dto.stock ? checkedStock(dto.stock) : before.stock;
-    const templates = dto.templates ? checkedTemplates(dto.templates) : before.templates;
+    const priceList = dto.priceList ? mergedPrices(before.priceList, dto.priceList) : before.priceList;
+    const stock = merged(before.stock, dto.stock, checkedStock);
+    const templates = mergedTemplates(before.templates, dto.templates);
     await this.store({
       limits,
       prices,

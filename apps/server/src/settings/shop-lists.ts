@@ -3,6 +3,7 @@ import {
   type HouseRules,
   MESSAGE_KINDS,
   METHOD_IDS,
+  MOST_MINOR,
   type PriceList,
   SEASON_JOB_IDS,
   type Settings,
@@ -10,7 +11,6 @@ import {
 } from '@keen/core';
 import { badField } from '../errors/api-error.js';
 
-const MOST_MINOR = 10_000_000;
 const MOST_USES = 100_000;
 const MOST_CHARACTERS = 2000;
 
@@ -44,27 +44,12 @@ function numbersBy(
   );
 }
 
-/** What customers pay, by method and body and for work of the season. @throws 400 naming the field */
-export function checkedPriceList(given: Given): PriceList {
-  const methods = given.methods ?? {};
-  if (!isGiven(methods)) throw badField('priceList.methods', 'priceList.methods must be an object.');
-  return {
-    methods: Object.fromEntries(
-      Object.entries(methods).map(([methodId, bodies]) => {
-        known('priceList.methods', methodId, METHOD_IDS);
-        return [methodId, numbersBy(`priceList.methods.${methodId}`, bodies, BODY_CLASSES, MOST_MINOR)];
-      }),
-    ),
-    extras: numbersBy('priceList.extras', given.extras ?? {}, SEASON_JOB_IDS, MOST_MINOR),
-  };
-}
-
 /** For how many washes product is left, by method. @throws 400 naming the field */
 export const checkedStock = (given: Given): Settings['stock'] =>
   numbersBy('stock', given, METHOD_IDS, MOST_USES);
 
 /** The shop's own words, by kind of message; empty text goes back to what ships. @throws 400 naming the field */
-export function checkedTemplates(given: Given): Settings['templates'] {
+function checkedTemplates(given: Given): Settings['templates'] {
   const texts = Object.entries(given).flatMap(([kind, text]): [string, string][] => {
     known('templates', kind, MESSAGE_KINDS);
     if (typeof text !== 'string' || text.length > MOST_CHARACTERS)
@@ -121,4 +106,55 @@ export function checkedVariants(given: Given): NonNullable<HouseRules['variants'
       return [methodId, { steps, leftOut }];
     }),
   );
+}
+
+/**
+ * A list with some of its rows changed: null takes a row out, rows that are not named stay.
+ *
+ * @throws 400 naming the field
+ */
+export function merged<T extends object>(
+  before: T,
+  given: Given | undefined,
+  checked: (rows: Given) => Partial<T>,
+): T {
+  if (!given) return before;
+  const gone = new Set(Object.entries(given).flatMap(([id, value]) => (value === null ? [id] : [])));
+  const rows = Object.fromEntries(Object.entries(given).filter(([id]) => !gone.has(id)));
+  const kept = Object.fromEntries(Object.entries(before).filter(([id]) => !gone.has(id)));
+  return { ...kept, ...checked(rows) } as T;
+}
+
+/** Prices, row by row and body by body. @throws 400 naming the field */
+export function mergedPrices(before: PriceList, given: Given): PriceList {
+  const { methods = {}, extras = {} } = given;
+  if (!isGiven(methods)) throw badField('priceList.methods', 'priceList.methods must be an object.');
+  if (!isGiven(extras)) throw badField('priceList.extras', 'priceList.extras must be an object.');
+  const rows = Object.entries(methods).map(([methodId, bodies]) => {
+    known('priceList.methods', methodId, METHOD_IDS);
+    const field = `priceList.methods.${methodId}`;
+    if (!isGiven(bodies)) throw badField(field, `${field} must be an object.`);
+    const old = Object.entries(before.methods).find(([id]) => id === methodId)?.[1] ?? {};
+    return [
+      methodId,
+      merged(old, bodies, (prices) => numbersBy(field, prices, BODY_CLASSES, MOST_MINOR)),
+    ] as const;
+  });
+  return {
+    methods: { ...before.methods, ...Object.fromEntries(rows) },
+    extras: merged(before.extras, extras, (prices) =>
+      numbersBy('priceList.extras', prices, SEASON_JOB_IDS, MOST_MINOR),
+    ),
+  };
+}
+
+/** The shop's own words, kind by kind; an empty text goes back to what ships. @throws 400 naming the field */
+export function mergedTemplates(
+  before: Settings['templates'],
+  given: Given | undefined,
+): Settings['templates'] {
+  const own = checkedTemplates(given ?? {});
+  const named = new Set(Object.keys(given ?? {}));
+  const kept = Object.fromEntries(Object.entries(before).filter(([kind]) => !named.has(kind)));
+  return { ...kept, ...own };
 }

@@ -15,7 +15,7 @@ import {
   WATER_BEHAVIOURS,
   type WaterBehaviour,
 } from '@keen/core';
-import { ApiProperty, PartialType } from '@nestjs/swagger';
+import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -36,6 +36,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const isGiven = (_: unknown, value: unknown): boolean => value !== null;
 
@@ -121,4 +122,7 @@ export class CreateVehicleDto {
   @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() customerId?: string | null;
 }
 
-export class UpdateVehicleDto extends PartialType(CreateVehicleDto, { skipNullProperties: false }) {}
+export class UpdateVehicleDto extends IntersectionType(
+  PartialType(CreateVehicleDto, { skipNullProperties: false }),
+  ReadBeforeDto,
+) {}

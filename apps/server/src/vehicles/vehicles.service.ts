@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { requireUnchanged } from '../errors/unchanged.js';
 import { seasonStartMs } from '../weather/season.js';
 import { CustomersRepository } from '../customers/customers.repository.js';
 import { PlacesRepository } from '../places/places.repository.js';
@@ -58,8 +59,9 @@ export class VehiclesService {
     return record;
   }
 
-  async update(id: string, dto: UpdateVehicleDto): Promise<VehicleRecord> {
+  async update(id: string, { was, ...dto }: UpdateVehicleDto): Promise<VehicleRecord> {
     const before = await this.read(id);
+    requireUnchanged(before, was);
     await this.requirePlace(dto.standsAtPlaceId ?? null);
     await this.requireCustomer(dto.customerId ?? null);
     this.requireProtections(dto.protections ?? []);

@@ -5,6 +5,7 @@ import {
   type SeasonJobId,
   SPOTS_FOUND,
   type SpotsFound,
+  MOST_MINOR,
 } from '@keen/core';
 import { Type } from 'class-transformer';
 import {
@@ -98,7 +99,7 @@ export class DoneWashDto {
   @IsIn(METHOD_IDS) methodId: string;
   /** Work of the season that was done; absent: what was planned. */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
-  @IsOptional() @IsInt() @Min(0) @Max(1_000_000) costMinor: number | null = null;
+  @IsOptional() @IsInt() @Min(0) @Max(MOST_MINOR) costMinor: number | null = null;
   @IsObject() @ValidateNested() @Type(() => FoundDto) found: FoundDto;
 }
 

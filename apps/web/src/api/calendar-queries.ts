@@ -19,23 +19,21 @@ export interface BusySpan {
   readonly summary: string;
 }
 
-const STALE = ['calendar', 'plan'];
-
 export const useCalendar = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => ask<CalendarView>('calendar') });
 
 export const useRenewCalendar = () =>
-  useChange(() => ask<CalendarView>('calendar/renew', { method: 'POST' }), STALE);
+  useChange(() => ask<CalendarView>('calendar/renew', { method: 'POST' }), 'calendar');
 
 export const useImportBusy = () =>
   useChange(
     (body: { text: string; mode: ImportMode; calendar: string; handsId?: string }) =>
       ask<ImportReport<BusySpan>>('calendar/busy/import', { method: 'POST', body }),
-    STALE,
+    'calendar',
   );
 
 export const useForgetCalendar = () =>
   useChange(
     (calendar: string) => ask<void>(`calendar/busy/${encodeURIComponent(calendar)}`, { method: 'DELETE' }),
-    STALE,
+    'calendar',
   );

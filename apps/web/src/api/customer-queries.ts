@@ -10,7 +10,7 @@ import type {
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { PLAN, useChange } from './queries.js';
+import { type Changed, useChange } from './queries.js';
 
 export interface BookingRecord extends BookedSpan {
   readonly agreedMinor: number | null;
@@ -54,34 +54,33 @@ export interface Untold {
   readonly overnightC: number | null;
 }
 
-const CUSTOMERS = ['customers', 'vehicles', 'messages', ...PLAN];
-const BOOKINGS = ['bookings', ...PLAN];
-const MESSAGES = ['messages'];
-
 export const useCustomers = () =>
   useQuery({ queryKey: ['customers'], queryFn: () => ask<Customer[]>('customers') });
 
 export const useSaveCustomer = () =>
   useChange(
-    ({ id, ...fields }: Partial<Customer> & { readonly vehicleIds?: readonly string[] }) =>
+    ({ id, ...fields }: Changed<Customer> & { readonly vehicleIds?: readonly string[] }) =>
       ask<Customer>(id ? `customers/${id}` : 'customers', { method: id ? 'PATCH' : 'POST', body: fields }),
-    CUSTOMERS,
+    'customers',
   );
 
 export const useRemoveCustomer = () =>
-  useChange((id: string) => ask<void>(`customers/${id}`, { method: 'DELETE' }), CUSTOMERS);
+  useChange((id: string) => ask<void>(`customers/${id}`, { method: 'DELETE' }), 'customers');
 export const useRestoreCustomer = () =>
-  useChange((id: string) => ask<Customer>(`customers/${id}/restore`, { method: 'POST' }), CUSTOMERS);
+  useChange((id: string) => ask<Customer>(`customers/${id}/restore`, { method: 'POST' }), 'customers');
 
 export const useBookings = () =>
   useQuery({ queryKey: ['bookings'], queryFn: () => ask<BookingRecord[]>('bookings') });
 
 export const useAddBooking = () =>
-  useChange((wish: BookingWish) => ask<BookingRecord>('bookings', { method: 'POST', body: wish }), BOOKINGS);
+  useChange(
+    (wish: BookingWish) => ask<BookingRecord>('bookings', { method: 'POST', body: wish }),
+    'bookings',
+  );
 export const useRemoveBooking = () =>
-  useChange((id: string) => ask<void>(`bookings/${id}`, { method: 'DELETE' }), BOOKINGS);
+  useChange((id: string) => ask<void>(`bookings/${id}`, { method: 'DELETE' }), 'bookings');
 export const useRestoreBooking = () =>
-  useChange((id: string) => ask<BookingRecord>(`bookings/${id}/restore`, { method: 'POST' }), BOOKINGS);
+  useChange((id: string) => ask<BookingRecord>(`bookings/${id}/restore`, { method: 'POST' }), 'bookings');
 
 interface QuoteQuery {
   readonly vehicleId: string;
@@ -111,11 +110,11 @@ export const usePutMessage = () =>
   useChange(
     (message: { washId: string; kind: MessageKind; body: string }) =>
       ask<MessageRecord>('messages', { method: 'POST', body: message }),
-    MESSAGES,
+    'messages',
   );
 export const useTakeMessages = () =>
-  useChange(() => ask<MessageRecord[]>('messages/take', { method: 'POST' }), MESSAGES);
+  useChange(() => ask<MessageRecord[]>('messages/take', { method: 'POST' }), 'messages');
 export const useRemoveMessage = () =>
-  useChange((id: string) => ask<void>(`messages/${id}`, { method: 'DELETE' }), MESSAGES);
+  useChange((id: string) => ask<void>(`messages/${id}`, { method: 'DELETE' }), 'messages');
 export const useRestoreMessage = () =>
-  useChange((id: string) => ask<void>(`messages/${id}/restore`, { method: 'POST' }), MESSAGES);
+  useChange((id: string) => ask<void>(`messages/${id}/restore`, { method: 'POST' }), 'messages');

@@ -1,24 +1,22 @@
 import type { Gear, Kit, KitWarnings, Product } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { PLAN, useChange } from './queries.js';
-
-const KIT = ['kit', ...PLAN];
+import { type Changed, useChange } from './queries.js';
 
 export const useKit = () => useQuery({ queryKey: ['kit', 'all'], queryFn: () => ask<Kit>('kit') });
 export const useKitWarnings = () =>
   useQuery({ queryKey: ['kit', 'warnings'], queryFn: () => ask<KitWarnings>('kit/warnings') });
 
-const save = <T>(path: string, { id, ...fields }: Partial<T> & { readonly id?: string }): Promise<T> =>
+const save = <T extends { readonly id: string }>(path: string, { id, ...fields }: Changed<T>): Promise<T> =>
   ask<T>(id ? `kit/${path}/${id}` : `kit/${path}`, { method: id ? 'PATCH' : 'POST', body: fields });
 
 export const useSaveProduct = () =>
-  useChange((product: Partial<Product>) => save<Product>('products', product), KIT);
-export const useSaveGear = () => useChange((gear: Partial<Gear>) => save<Gear>('gear', gear), KIT);
+  useChange((product: Changed<Product>) => save<Product>('products', product), 'kit');
+export const useSaveGear = () => useChange((gear: Changed<Gear>) => save<Gear>('gear', gear), 'kit');
 
 type Shelf = 'products' | 'gear';
 
 export const useRemoveFrom = (shelf: Shelf) =>
-  useChange((id: string) => ask<void>(`kit/${shelf}/${id}`, { method: 'DELETE' }), KIT);
+  useChange((id: string) => ask<void>(`kit/${shelf}/${id}`, { method: 'DELETE' }), 'kit');
 export const useRestoreTo = (shelf: Shelf) =>
-  useChange((id: string) => ask<unknown>(`kit/${shelf}/${id}/restore`, { method: 'POST' }), KIT);
+  useChange((id: string) => ask<unknown>(`kit/${shelf}/${id}/restore`, { method: 'POST' }), 'kit');

@@ -14,7 +14,7 @@ import type {
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask } from './client.js';
-import { useChange, WASHES } from './queries.js';
+import { useChange } from './queries.js';
 import type { WashRecord } from './types.js';
 
 export type ExplainedChange = PlanChange & {
@@ -122,7 +122,7 @@ const showAtOnce = (client: QueryClient, changed: ChangedWashes): void => {
 export const useChangeWashes = () =>
   useChange(
     (changes: WashChanges) => ask<ChangedWashes>('washes/changes', { method: 'POST', body: changes }),
-    WASHES,
+    'washes',
     showAtOnce,
   );
 
@@ -137,7 +137,7 @@ export const useMarkWash = () =>
       startedMs?: number | null;
       extras?: readonly SeasonJobId[];
     }) => ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: mark }),
-    WASHES,
+    'washes',
     (client, marked) => client.setQueryData<PlanView>(BOARD, (view) => view && withMarked(view, marked)),
   );
 
@@ -145,7 +145,7 @@ export const useAcceptPlan = () =>
   useChange(
     (changeIds: readonly string[]) =>
       ask<ChangedWashes>('plan/accept', { method: 'POST', body: { changeIds } }),
-    WASHES,
+    'washes',
     showAtOnce,
   );
 

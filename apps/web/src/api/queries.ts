@@ -7,6 +7,8 @@ import {
 } from '@tanstack/react-query';
 import { ApiError, ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
+import { DEPENDENT_VIEWS, type RecordKind } from './stale.js';
+import type { Variant } from '@keen/core';
 import type {
   BalanceView,
   Bulletins,
@@ -49,7 +51,6 @@ export const useSettings = () =>
       keepSettings(settings);
       return settings;
     },
-    staleTime: Infinity,
   });
 export const useVehicles = () =>
   useQuery({ queryKey: ['vehicles'], queryFn: () => ask<VehicleRecord[]>('vehicles') });
@@ -157,18 +158,20 @@ export function useStop(queryKey: readonly unknown[]): () => void {
   return () => void client.cancelQueries({ queryKey });
 }
 
-/** The morning is read from the plan, and the plan from everything. */
-export const PLAN = ['plan', 'verdicts'];
+/** Everything that depends on a kind of record is asked for again, where it is to be seen. */
+export const refresh = (client: QueryClient, kind: RecordKind): Promise<void>[] =>
+  DEPENDENT_VIEWS[kind].map((view) => client.invalidateQueries({ queryKey: [view] }));
 
 /**
- * A change on the server, after which these parts of the cache are stale. It is over when the records are read anew; what has to be
- * worked out follows in its own time.
+ * A change on the server, after which all that depends on the record is stale. It is over when the records are read again; what has to
+ * be worked out follows in its own time.
  *
+ * @param kind of record that is changed, by the table of what depends on what
  * @param atOnce what of the cache can be told from the answer
  */
 export function useChange<I, O>(
   change: (input: I) => Promise<O>,
-  stale: readonly string[],
+  kind: RecordKind,
   atOnce?: (client: QueryClient, answer: O) => void,
 ) {
   const client = useQueryClient();
@@ -176,64 +179,66 @@ export function useChange<I, O>(
     mutationFn: change,
     onSuccess: async (answer) => {
       atOnce?.(client, answer);
-      const read = stale.map((key) => ({ key, done: client.invalidateQueries({ queryKey: [key] }) }));
-      await Promise.all(read.filter(({ key }) => !PLAN.includes(key)).map(({ done }) => done));
+      const [own] = refresh(client, kind);
+      if (kind !== 'looks') await own;
     },
     onError: (error) => {
       // What it was meant for is no longer as it was shown.
-      if (error instanceof ApiError && error.status === 409)
-        for (const key of stale) void client.invalidateQueries({ queryKey: [key] });
+      if (error instanceof ApiError && error.status === 409) void refresh(client, kind);
     },
   });
 }
 
-export const WASHES = ['washes', ...PLAN];
-
 export const usePlanWash = () =>
   useChange(
     (slot: CellQuery & { handsId?: string }) => ask<WashRecord>('washes', { method: 'POST', body: slot }),
-    WASHES,
+    'washes',
   );
 export const useMoveWash = () =>
   useChange(
     ({ id, ...change }: { id: string; startMs?: number; placeId?: string; methodId?: string }) =>
       ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: change }),
-    WASHES,
+    'washes',
   );
 export const useFinishWash = () =>
   useChange(
     ({ id, done }: { id: string; done: DoneWash }) =>
       ask<WashRecord>(`washes/${id}/done`, { method: 'POST', body: done }),
-    WASHES,
+    'washes',
   );
 export const useLogWash = () =>
   useChange(
     (log: DoneWash & { vehicleId: string; placeId: string }) =>
       ask<WashRecord>('washes/done', { method: 'POST', body: log }),
-    WASHES,
+    'washes',
   );
 export const useReopenWash = () =>
-  useChange((id: string) => ask<WashRecord>(`washes/${id}/reopen`, { method: 'POST' }), WASHES);
+  useChange((id: string) => ask<WashRecord>(`washes/${id}/reopen`, { method: 'POST' }), 'washes');
 
 type Kept = 'vehicles' | 'places' | 'washes';
-const staleAfter = (kind: Kept): string[] => [kind, ...PLAN];
 
 export const useRemove = (kind: Kept) =>
-  useChange((id: string) => ask<void>(`${kind}/${id}`, { method: 'DELETE' }), staleAfter(kind));
+  useChange((id: string) => ask<void>(`${kind}/${id}`, { method: 'DELETE' }), kind);
 export const useRestore = (kind: Kept) =>
-  useChange((id: string) => ask<unknown>(`${kind}/${id}/restore`, { method: 'POST' }), staleAfter(kind));
+  useChange((id: string) => ask<unknown>(`${kind}/${id}/restore`, { method: 'POST' }), kind);
+
+/** Fields of a record that are to change (all of them of a new one), with what was read of them before. */
+export type Changed<R extends { readonly id: string }> = Partial<Omit<R, 'id'>> & {
+  readonly id?: string | undefined;
+  readonly was?: Readonly<Record<string, unknown>> | undefined;
+};
 
 export const useSaveVehicle = () =>
   useChange(
-    ({ id, ...fields }: Partial<VehicleRecord> & { id?: string }) =>
+    ({ id, ...fields }: Changed<VehicleRecord>) =>
       ask<VehicleRecord>(id ? `vehicles/${id}` : 'vehicles', { method: id ? 'PATCH' : 'POST', body: fields }),
-    staleAfter('vehicles'),
+    'vehicles',
   );
 export const useSavePlace = () =>
   useChange(
-    ({ id, ...fields }: Partial<PlaceRecord> & { id?: string }) =>
+    ({ id, ...fields }: Changed<PlaceRecord>) =>
       ask<PlaceRecord>(id ? `places/${id}` : 'places', { method: id ? 'PATCH' : 'POST', body: fields }),
-    staleAfter('places'),
+    'places',
   );
 
 export const useAddBulletin = () =>
@@ -243,49 +248,50 @@ export const useAddBulletin = () =>
         method: 'POST',
         body: treatment,
       }),
-    ['bulletins', ...PLAN],
+    'bulletins',
   );
 export const useImportBulletins = () =>
   useChange(
     (body: { text: string; mode: ImportMode }) =>
       ask<ImportReport<Treatment>>('roads/bulletins/import', { method: 'POST', body }),
-    ['bulletins', ...PLAN],
+    'bulletins',
   );
 export const useAddDrive = (vehicleId: string) =>
   useChange(
     (drive: Drive) => ask<DriveRecord>(`vehicles/${vehicleId}/drives`, { method: 'POST', body: drive }),
-    ['drives', ...PLAN],
+    'drives',
   );
 export const useImportTrack = (vehicleId: string) =>
   useChange(
     (body: { text: string; mode: ImportMode }) =>
       ask<ImportReport<Drive>>(`vehicles/${vehicleId}/drives/import`, { method: 'POST', body }),
-    ['drives', ...PLAN],
+    'drives',
   );
 export const useAddSwab = (vehicleId: string) =>
   useChange(
     (swab: Omit<SwabRecord, 'id' | 'vehicleId' | 'gramsPerM2'>) =>
       ask<SwabRecord>(`vehicles/${vehicleId}/swabs`, { method: 'POST', body: swab }),
-    ['swabs', ...PLAN],
+    'swabs',
   );
 export const useLookAtSoil = (vehicleId: string) =>
   useChange(
     (look: Pick<SoilLookRecord, 'zone' | 'kind' | 'grade'>) =>
       ask<SoilLookRecord>(`vehicles/${vehicleId}/soil`, { method: 'POST', body: look }),
-    PLAN,
+    'looks',
   );
 
 /** Takes away, or brings back, what a path names. */
-export const useTakeAway = (stale: readonly string[]) =>
-  useChange((path: string) => ask<void>(path, { method: 'DELETE' }), stale);
-export const useBringBack = (stale: readonly string[]) =>
-  useChange((path: string) => ask<void>(`${path}/restore`, { method: 'POST' }), stale);
+export const useTakeAway = (kind: RecordKind) =>
+  useChange((path: string) => ask<void>(path, { method: 'DELETE' }), kind);
+export const useBringBack = (kind: RecordKind) =>
+  useChange((path: string) => ask<void>(`${path}/restore`, { method: 'POST' }), kind);
 
 export interface SettingsChange {
   readonly house?: {
     readonly choices?: Partial<HouseRules['choices']>;
     readonly numbers?: Record<string, number>;
-    readonly variants?: HouseRules['variants'];
+    /** null: as shipped. */
+    readonly variants?: Readonly<Record<string, Variant | null>>;
   };
   readonly drivesOn?: Settings['drivesOn'];
   readonly limits?: Record<string, number>;
@@ -294,18 +300,23 @@ export interface SettingsChange {
   readonly timeZone?: string;
   readonly hands?: Settings['hands'];
   readonly season?: Record<string, number>;
-  readonly priceList?: Settings['priceList'];
-  readonly stock?: Settings['stock'];
-  readonly templates?: Settings['templates'];
+  /** Prices that change, by method and body, and by job; null takes one off. */
+  readonly priceList?: {
+    readonly methods?: Readonly<Record<string, Readonly<Record<string, number | null>>>>;
+    readonly extras?: Readonly<Record<string, number | null>>;
+  };
+  /** Washes left that change, by method; null: not counted. */
+  readonly stock?: Readonly<Record<string, number | null>>;
+  /** Words that change, by kind of message; empty: as shipped. */
+  readonly templates?: Readonly<Record<string, string>>;
+  /** What was read of the fields that change as a whole. */
+  readonly was?: Readonly<Record<string, unknown>>;
 }
 
 export const useSaveSettings = () =>
   useChange(
     (change: SettingsChange) => ask<Settings>('settings', { method: 'PATCH', body: change }),
-    ['settings', ...PLAN],
+    'settings',
   );
 export const useSetClock = () =>
-  useChange(
-    (nowMs: number) => ask<Clock>('clock', { method: 'PUT', body: { nowMs } }),
-    ['clock', 'weather', ...PLAN],
-  );
+  useChange((nowMs: number) => ask<Clock>('clock', { method: 'PUT', body: { nowMs } }), 'clock');

@@ -1,7 +1,7 @@
 import type { PrecipKind, ReadHour, RoadClass, RoadState, Sight } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { PLAN, useChange } from './queries.js';
+import { useChange } from './queries.js';
 import type { ImportMode, ImportReport } from './types.js';
 
 export interface WeatherSourceView {
@@ -40,9 +40,6 @@ export interface WeatherText {
 
 export type WeatherImport = ImportReport<ReadHour>;
 
-/** All that rests on the weather. */
-export const WEATHER_STALE = ['weather', ...PLAN];
-
 export const useWeatherSources = () =>
   useQuery({
     queryKey: ['weather', 'sources'],
@@ -53,20 +50,17 @@ export const useSetWeatherOrder = () =>
   useChange(
     (order: readonly string[]) =>
       ask<WeatherSourceView[]>('weather/sources', { method: 'PUT', body: { order } }),
-    WEATHER_STALE,
+    'weather',
   );
 
 export const useForgetWeather = () =>
   useChange(
     (source: string) => ask<void>(`weather/sources/${encodeURIComponent(source)}`, { method: 'DELETE' }),
-    WEATHER_STALE,
+    'weather',
   );
 
 export const useImportWeather = () =>
-  useChange(
-    (body: WeatherText) => ask<WeatherImport>('weather/import', { method: 'POST', body }),
-    WEATHER_STALE,
-  );
+  useChange((body: WeatherText) => ask<WeatherImport>('weather/import', { method: 'POST', body }), 'weather');
 
 export const useSights = () =>
   useQuery({ queryKey: ['weather', 'sights'], queryFn: () => ask<SightRecord[]>('weather/sights') });
@@ -74,5 +68,5 @@ export const useSights = () =>
 export const useSee = () =>
   useChange(
     (seen: SightSeen) => ask<SightRecord>('weather/sights', { method: 'POST', body: seen }),
-    WEATHER_STALE,
+    'weather',
   );

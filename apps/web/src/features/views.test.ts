@@ -12,7 +12,7 @@ import {
 import type { BalanceRow, PlaceRecord } from '../api/types.js';
 import { makeFormat } from '../format/format.js';
 import { filmOf, labPath } from '../parts/lab-path.js';
-import { unfoldedShape } from '../parts/unfolded-car-shape.js';
+import { NOSE_UP, unfoldedShape } from '../parts/unfolded-car-shape.js';
 import { balanceCsv, leftOn, priceOfHourMinor, sortRows, usualPlans } from './balance/balance-view.js';
 import {
   compatibilityByZone,
@@ -34,8 +34,9 @@ describe('the unfolded car', () => {
   it.each(['saloon', 'estate', 'hatch', 'suv', 'pickup', 'van'] as const)(
     'of a %s has every zone once',
     (body) => {
-      for (const underbody of ['beside', 'below'] as const) {
-        const { areas, left, top, width, height } = unfoldedShape(body, underbody);
+      for (const underbody of ['beside', 'behind'] as const) {
+        const { areas, left, top, width, height, bearings } = unfoldedShape(body, underbody);
+        expect(bearings.map(({ text }) => text)).toEqual(['FRONT', 'LEFT', 'RIGHT']);
         expect(areas.map(({ zone }) => zone).sort()).toEqual([...CAR_ZONE_IDS].sort());
         for (const { path, labelX, labelY } of areas) {
           expect(path).not.toMatch(/NaN|undefined/);
@@ -48,9 +49,26 @@ describe('the unfolded car', () => {
     },
   );
 
-  it('is longer for a van than for a hatch, narrower with the underbody below', () => {
-    expect(unfoldedShape('van').width).toBeGreaterThan(unfoldedShape('hatch').width);
-    expect(unfoldedShape('van', 'below').width).toBeLessThan(unfoldedShape('van').width);
+  it('is longer for a van than for a hatch, narrower with the underbody behind', () => {
+    expect(unfoldedShape('van').height).toBeGreaterThan(unfoldedShape('hatch').height);
+    expect(unfoldedShape('van', 'behind').width).toBeLessThan(unfoldedShape('van').width);
+  });
+
+  it('stands nose up with its left on the left, as it is seen from above', () => {
+    const { areas, bearings } = unfoldedShape('saloon');
+    const at = (zone: string) => areas.find((area) => area.zone === zone);
+    const word = (text: string) => bearings.find((bearing) => bearing.text === text);
+    const order = ['front', 'bonnet', 'glass', 'roof', 'boot', 'rear'].map((zone) => at(zone)?.labelY ?? NaN);
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    for (const part of ['upper', 'lower', 'wheels', 'arches']) {
+      expect(at(`${part}-left`)?.labelX ?? NaN).toBeLessThan(at('roof')?.labelX ?? NaN);
+      expect(at(`${part}-right`)?.labelX ?? NaN).toBeGreaterThan(at('roof')?.labelX ?? NaN);
+    }
+    expect(word('LEFT')?.x ?? NaN).toBeLessThan(at('wheels-left')?.labelX ?? NaN);
+    expect(word('RIGHT')?.x ?? NaN).toBeGreaterThan(at('wheels-right')?.labelX ?? NaN);
+    expect(word('FRONT')?.y ?? NaN).toBeLessThan(at('front')?.labelY ?? NaN);
+    // The paths are drawn through a transposition, so that what is written along the car stands upright.
+    expect(NOSE_UP).toBe('matrix(0 1 1 0 0 0)');
   });
 });
 

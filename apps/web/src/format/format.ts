@@ -1,4 +1,4 @@
-import { type DisplaySettings, HARDNESS_UNITS } from '@keen/core';
+import { type DisplaySettings, HARDNESS_UNITS, MINOR_PER_UNIT } from '@keen/core';
 
 const KMH_PER_MS = 3.6;
 const MPH_PER_MS = 2.23694;
@@ -16,6 +16,8 @@ export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], strin
 };
 
 const ML_PER_FL_OZ = 29.5735;
+/** Below this a tenth of a distance is worth telling. */
+const SHORT_DISTANCE = 10;
 
 /** Everything that is shown passes here: units, money, time and language of one user. */
 export interface Format {
@@ -87,7 +89,10 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     kelvin: (differenceK) =>
       fahrenheit ? `${fixed(differenceK * 1.8, 1)} °F` : `${fixed(differenceK, 1)} K`,
     wind: (metresPerSecond) => windText(metresPerSecond, display.wind),
-    km: (km) => (display.distance === 'km' ? `${fixed(km, 0)} km` : `${fixed(km * MILES_PER_KM, 0)} mi`),
+    km: (km) => {
+      const [distance, unit] = display.distance === 'km' ? [km, 'km'] : [km * MILES_PER_KM, 'mi'];
+      return `${fixed(distance, distance < SHORT_DISTANCE ? 1 : 0)} ${unit}`;
+    },
     hardness: (mgPerLitre) =>
       `${fixed(mgPerLitre / HARDNESS_UNITS[display.hardness], display.hardness === 'mgPerLitreCaCO3' ? 0 : 1)} ${HARDNESS_LABELS[display.hardness]}`,
     litres: (litres) =>
@@ -100,7 +105,7 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
           ? `${fixed(ml / 1000, 2)} L`
           : `${fixed(ml, ml < 10 ? 1 : 0)} mL`
         : `${fixed(ml / ML_PER_FL_OZ, ml < 300 ? 2 : 1)} fl oz`,
-    money: (minor) => money.format(minor / 100).replace('-', '−'),
+    money: (minor) => money.format(minor / MINOR_PER_UNIT).replace('-', '−'),
     minutes: minutesText,
     share: (fraction) => `${fixed(fraction * 100, 0)} %`,
     time: (atMs) => time.format(atMs),

@@ -1,4 +1,14 @@
-import { NumberInput } from '@mantine/core';
+import { useState } from 'react';
+import { numberOf } from './number-text.js';
+import { TypedNumber } from './typed-number.js';
+
+/** How a number that is kept in one unit is shown and typed in another. */
+export interface Scale {
+  readonly toShown: (value: number) => number;
+  readonly fromShown: (shown: number) => number;
+}
+
+const AS_KEPT: Scale = { toShown: (value) => value, fromShown: (shown) => shown };
 
 interface NumberFieldProps {
   readonly label: string;
@@ -10,9 +20,10 @@ interface NumberFieldProps {
   readonly decimals?: number;
   readonly error?: string;
   readonly hint?: string;
+  readonly scale?: Scale;
 }
 
-/** A number with its unit; empty is null, never 0. */
+/** A number with its unit; empty is null, never 0. What is typed stands until it means another number than the value. */
 export function NumberField({
   label,
   value,
@@ -23,13 +34,24 @@ export function NumberField({
   decimals = 1,
   error,
   hint,
+  scale = AS_KEPT,
 }: NumberFieldProps) {
+  const [typed, setTyped] = useState<string | number | null>(null);
+  const meant = (text: string | number): number | null => {
+    const shown = numberOf(text);
+    return shown === null ? null : scale.fromShown(shown);
+  };
+  const isTyped = typed !== null && meant(typed) === value;
+  const shown = value === null ? '' : Number(scale.toShown(value).toFixed(decimals));
   return (
-    <NumberInput
+    <TypedNumber
       label={unit ? `${label}, ${unit}` : label}
       description={hint}
-      value={value ?? ''}
-      onChange={(next) => onChange(next === '' ? null : Number(next))}
+      value={isTyped ? typed : shown}
+      onChange={(next) => {
+        setTyped(next);
+        onChange(meant(next));
+      }}
       min={min}
       max={max}
       clampBehavior="none"

@@ -35,12 +35,21 @@ export interface Area {
   readonly labelY: number;
 }
 
+/** A word on the drawing that says which way round it is. */
+export interface Bearing {
+  readonly text: 'FRONT' | 'LEFT' | 'RIGHT';
+  readonly x: number;
+  readonly y: number;
+  readonly turnDeg: number;
+}
+
 export interface UnfoldedShape {
   readonly left: number;
   readonly top: number;
   readonly width: number;
   readonly height: number;
   readonly areas: readonly Area[];
+  readonly bearings: readonly Bearing[];
   /** Lines that only help to read the drawing: shut lines, axles, side windows. */
   readonly marks: readonly string[];
 }
@@ -113,8 +122,25 @@ function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string 
   return { areas, trim: strip(flank, waist, belt), glass: windows };
 }
 
-/** The car laid flat: left flank above, top in the middle, right flank below; the underbody beside them, or under them. */
-export function unfoldedShape(bodyClass: BodyClass, underbody: 'beside' | 'below' = 'beside'): UnfoldedShape {
+/**
+ * Paths are written along the car, nose first, and across it from its left to its right; drawn through this they stand nose up, with
+ * the left of the car on the left, as it is seen from above.
+ */
+export const NOSE_UP = 'matrix(0 1 1 0 0 0)';
+
+/** Room for the words round the drawing. */
+const WORD_ROOM = 14;
+
+/**
+ * The car laid flat, nose up and seen from above: left flank on the left, top in the middle, right flank on the right; the underbody
+ * beside them, or behind the tail.
+ *
+ * @returns paths along and across the car, to be drawn through `NOSE_UP`; places of words as they are drawn
+ */
+export function unfoldedShape(
+  bodyClass: BodyClass,
+  underbody: 'beside' | 'behind' = 'beside',
+): UnfoldedShape {
   const { bonnet, screen, roof, rearGlass, tail, height } = PROPORTIONS[bodyClass];
   const length = bonnet + screen + roof + rearGlass + tail;
   const leftEdge = height + GAP;
@@ -127,10 +153,10 @@ export function unfoldedShape(bodyClass: BodyClass, underbody: 'beside' | 'below
   const wheel = height * WHEEL_SHARE;
   const frontX = -GAP;
   const rearX = length + GAP;
-  const isBeside = underbody === 'beside';
-  const underX = isBeside ? length + BUMPER + 4 * GAP : length * 0.1;
+  const isBehind = underbody === 'behind';
+  const underX = isBehind ? length + BUMPER + 4 * GAP : length * 0.1;
   const flanksEnd = rightEdge + height + wheel;
-  const underY = isBeside ? topY - 8 : flanksEnd + GAP;
+  const underY = isBehind ? topY - 8 : flanksEnd + WORD_ROOM + GAP;
   const underMiddleY = underY + WIDTH / 2 + 8;
   const glass =
     box(bonnet, topY + inset, screen, WIDTH - 2 * inset) +
@@ -165,12 +191,18 @@ export function unfoldedShape(bodyClass: BodyClass, underbody: 'beside' | 'below
     },
   ];
   const axleY = [underY + 12, underY + WIDTH + 4] as const;
+  const noseY = frontX - BUMPER;
   return {
-    left: frontX - BUMPER,
-    top: -wheel,
-    width: isBeside ? underX + length * 0.8 + BUMPER + GAP : length + 2 * (BUMPER + GAP),
-    height: wheel + (isBeside ? flanksEnd : underY + WIDTH + 16),
-    areas,
+    left: -wheel - WORD_ROOM,
+    top: noseY - WORD_ROOM,
+    width: WORD_ROOM + wheel + (isBehind ? flanksEnd + WORD_ROOM : underY + WIDTH + 16),
+    height: WORD_ROOM + (isBehind ? underX + length * 0.8 + BUMPER + GAP : length + 2 * (BUMPER + GAP)),
+    areas: areas.map(({ labelX, labelY, ...area }) => ({ ...area, labelX: labelY, labelY: labelX })),
+    bearings: [
+      { text: 'FRONT', x: middleY, y: noseY - WORD_ROOM / 2, turnDeg: 0 },
+      { text: 'LEFT', x: -wheel - WORD_ROOM / 2, y: length / 2, turnDeg: -90 },
+      { text: 'RIGHT', x: flanksEnd + WORD_ROOM / 2, y: length / 2, turnDeg: 90 },
+    ],
     marks: [
       `M${underX + length * 0.16} ${axleY[0]}V${axleY[1]}M${underX + length * 0.64} ${axleY[0]}V${axleY[1]}M${underX + length * 0.16} ${underMiddleY + 14}h${length * 0.48}`,
     ],

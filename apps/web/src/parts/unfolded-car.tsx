@@ -2,7 +2,7 @@ import { useMediaQuery } from '@mantine/hooks';
 import type { BodyClass, CarZone } from '@keen/core';
 import type { KeyboardEvent } from 'react';
 import { ZONE_NAMES } from '../words/names.js';
-import { unfoldedShape } from './unfolded-car-shape.js';
+import { NOSE_UP, unfoldedShape } from './unfolded-car-shape.js';
 import classes from './unfolded-car.module.css';
 
 export interface ZoneLayer {
@@ -35,10 +35,10 @@ const HATCHED_FROM = 0.5;
 const spokenOf = (zone: CarZone, layer: Layer): string =>
   `${ZONE_NAMES[zone]} ${layer[zone]?.spoken ?? layer[zone]?.text ?? 'not known'}`;
 
-/** The vehicle's zones laid flat, each filled as far as its value goes and carrying its figure; zones can be chosen. */
+/** The vehicle's zones laid flat, nose up and seen from above, each filled as far as its value goes and carrying its figure; zones can be chosen. */
 export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, onChoose }: UnfoldedCarProps) {
   const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
-  const shape = unfoldedShape(bodyClass, isNarrow ? 'below' : 'beside');
+  const shape = unfoldedShape(bodyClass, isNarrow ? 'behind' : 'beside');
   const fill = tone === 'lamp' ? 'var(--kr-lamp-fill)' : 'var(--kr-brine-fill)';
   const zoneProps = (zone: CarZone) =>
     onChoose
@@ -78,11 +78,24 @@ export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, on
         const small = zone.startsWith('wheels') || zone.startsWith('arches') || zone === 'trim';
         return (
           <g key={zone} {...zoneProps(zone)}>
-            <path d={path} fill="var(--kr-raised)" stroke="var(--kr-ink)" strokeWidth={1.1} />
-            <path d={path} fill={fill} opacity={0.8 * strength} />
-            {strength > HATCHED_FROM && <path d={path} fill="url(#zone-grains)" />}
+            <path
+              d={path}
+              transform={NOSE_UP}
+              fill="var(--kr-raised)"
+              stroke="var(--kr-ink)"
+              strokeWidth={1.1}
+            />
+            <path d={path} transform={NOSE_UP} fill={fill} opacity={0.8 * strength} />
+            {strength > HATCHED_FROM && <path d={path} transform={NOSE_UP} fill="url(#zone-grains)" />}
             {chosen === zone && (
-              <path d={path} fill="none" stroke="var(--kr-brine)" strokeWidth={3.2} strokeLinejoin="round" />
+              <path
+                d={path}
+                transform={NOSE_UP}
+                fill="none"
+                stroke="var(--kr-brine)"
+                strokeWidth={3.2}
+                strokeLinejoin="round"
+              />
             )}
             {value && value.text !== '' && (
               <text
@@ -108,12 +121,24 @@ export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, on
         <path
           key={path}
           d={path}
+          transform={NOSE_UP}
           fill="none"
           stroke="var(--kr-ink)"
           strokeWidth={0.9}
           opacity={0.5}
           pointerEvents="none"
         />
+      ))}
+      {shape.bearings.map(({ text, x, y, turnDeg }) => (
+        <text
+          key={text}
+          transform={`translate(${x} ${y}) rotate(${turnDeg})`}
+          className={classes.bearing}
+          textAnchor="middle"
+          dominantBaseline="central"
+        >
+          {text}
+        </text>
       ))}
     </svg>
   );

@@ -46,6 +46,8 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
       return `every start fails in at least ${format.share(reason.failingShare)} of the forecast's members`;
     case 'hands':
       return 'nobody has time while it goes';
+    case 'room':
+      return 'other washes fill the place while it goes';
     case 'car-away':
       return 'it goes only while the car cannot be had';
     case 'no-product':

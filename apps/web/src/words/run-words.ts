@@ -94,7 +94,8 @@ export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
     'Another car stands close: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
   'blow-away-from-neighbour': 'Blow away from the other car, or towel that side instead.',
   'one-door-at-a-time': 'Another car stands close: one door at a time, a hand on its edge.',
-  'gloves-and-goggles': 'Gloves and goggles; never acid over alkali or alkali over acid, never acid with chlorine.',
+  'gloves-and-goggles':
+    'Gloves and goggles; never acid over alkali or alkali over acid, never acid with chlorine.',
 };
 
 export const PACK_NAMES: Readonly<Record<PackItem, string>> = {

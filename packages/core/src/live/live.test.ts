@@ -23,6 +23,7 @@ import {
   runMoment,
   type RunPack,
   runState,
+  standingActions,
   sunSide,
 } from './index.js';
 
@@ -528,5 +529,40 @@ describe('actions from a phone', () => {
     { why: 'no instant', given: [{ ...good, atMs: 'soon' }], field: 'actions.0.atMs' },
   ])('are refused by name: $why', ({ given, field }) => {
     expect(() => checkedActions(given)).toThrow(expect.objectContaining({ field }));
+  });
+});
+
+describe('the order of what was done', () => {
+  const action = (id: string, atMs: number, change: Partial<RunAction> = {}): RunAction => ({
+    id,
+    tap: id,
+    deviceId: 'a',
+    count: 0,
+    atMs,
+    deed: { kind: 'note', text: id },
+    ...change,
+  });
+  const idsOf = (actions: readonly RunAction[]): string[] => actions.map(({ id }) => id);
+
+  it('follows the phone, also where its clock was set back', () => {
+    const one = action('one', 1000, { count: 0 });
+    const two = action('two', 200, { count: 1 });
+    const other = action('other', 600, { deviceId: 'b' });
+    expect(idsOf(mergeActions([two, other, one]))).toEqual(['other', 'one', 'two']);
+  });
+
+  it('has an undo behind what it takes back, whatever two clocks say', () => {
+    const closing = action('closing', 5000);
+    const undo = action('undo', 100, { deviceId: 'b', deed: { kind: 'undo', tap: 'closing' } });
+    const again = action('again', 50, { deviceId: 'c', deed: { kind: 'undo', tap: 'undo' } });
+    expect(idsOf(mergeActions([undo], [closing]))).toEqual(['closing', 'undo']);
+    expect(standingActions(mergeActions([undo, closing]))).toEqual([]);
+    expect(idsOf(standingActions(mergeActions([again, undo, closing])))).toEqual(['closing']);
+  });
+
+  it('goes by the clock between phones, then by their names', () => {
+    const a = action('x', 10, { deviceId: 'b' });
+    const b = action('y', 10, { deviceId: 'a' });
+    expect(idsOf(mergeActions([a, b]))).toEqual(['y', 'x']);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { SPOTS_FOUND } from '../log/index.js';
-import { FieldError } from '../quantity/index.js';
+import { FieldError, MOST_MINOR } from '../quantity/index.js';
 import { SEASON_JOB_IDS, WATER_BEHAVIOURS } from '../vehicle/index.js';
 import { READING_ORIGINS, type RunAction, SKIP_REASONS } from './run-action.js';
 
@@ -9,7 +9,7 @@ const LATEST_MS = 4_102_444_800_000;
 
 const id = z.string().min(1).max(64);
 const panel = z.enum(['roof', 'bonnet', 'boot', 'windscreen', 'left', 'right', 'front', 'rear']);
-const minor = z.int().min(0).max(1_000_000).nullable();
+const minor = z.int().min(0).max(MOST_MINOR).nullable();
 const towels = z.int().min(0).max(200).nullable();
 
 const found = z.object({

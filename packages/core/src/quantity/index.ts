@@ -2,3 +2,4 @@ export * from './field-error.js';
 export * from './bisect.js';
 export * from './angles.js';
 export * from './interpolate.js';
+export * from './money.js';

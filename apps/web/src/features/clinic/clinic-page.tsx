@@ -103,7 +103,13 @@ export function ClinicPage() {
               {CLINIC_CAUTION_TEXTS[caution]}
             </p>
           ))}
-          {rung.dwellSeconds && <RungTimer key={`${rung.id} ${done.length}`} {...rung.dwellSeconds} />}
+          {rung.dwellSeconds && (
+            <RungTimer
+              key={`${rung.id} ${done.length}`}
+              name={`${rung.id} ${done.length}`}
+              {...rung.dwellSeconds}
+            />
+          )}
           {!isLast && (
             <>
               <h3>What do you see?</h3>

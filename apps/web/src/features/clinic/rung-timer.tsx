@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { useDraft } from '../../parts/drafts.js';
 import { clockText } from '../../parts/clock-text.js';
 import classes from './clinic.module.css';
 
@@ -6,12 +7,18 @@ interface RungTimerProps {
   /** Shortest and longest dwell, s. */
   readonly from: number;
   readonly to: number;
+  /** Of the rung in this case: its dwell goes on over a reload. */
+  readonly name: string;
 }
 
 /** The dwell of a rung: from when it may come off, and by when it must. */
-export function RungTimer({ from, to }: RungTimerProps) {
-  const [startedMs, setStartedMs] = useState<number | null>(null);
-  const [nowMs, setNowMs] = useState(0);
+export function RungTimer({ from, to, name }: RungTimerProps) {
+  const { value, set } = useDraft<{ name: string | null; startedMs: number | null }>('spot-dwell', {
+    name: null,
+    startedMs: null,
+  });
+  const startedMs = value.name === name ? value.startedMs : null;
+  const [nowMs, setNowMs] = useState(() => Date.now());
   useEffect(() => {
     if (startedMs === null) return;
     const timer = setInterval(() => setNowMs(Date.now()), 250);
@@ -23,8 +30,9 @@ export function RungTimer({ from, to }: RungTimerProps) {
         type="button"
         className={classes.start}
         onClick={() => {
-          setStartedMs(Date.now());
-          setNowMs(Date.now());
+          const beganMs = Date.now();
+          set({ name, startedMs: beganMs });
+          setNowMs(beganMs);
         }}
       >
         Start the dwell: {clockText(from)} to {clockText(to)}

@@ -1,6 +1,7 @@
 import { Group, Select } from '@mantine/core';
-import { PRODUCT_ROLES, type ProductRole } from '@keen/core';
+import { PRODUCT_ROLES, type ProductRole, shopStands } from '@keen/core';
 import { useState } from 'react';
+import { useSettings } from '../../api/queries.js';
 import type { VehicleRecord } from '../../api/types.js';
 import { NumberField } from '../../parts/number-field.js';
 import { COMPATIBILITY_REASONS, optionsOf, ROLE_NAMES, ZONE_NAMES } from '../../words/names.js';
@@ -17,12 +18,15 @@ const ORDER = ['block', 're-protect', 'warn', 'fine'] as const;
 
 /** May this product touch what lies on this car, zone by zone? */
 export function CompatibilityCheck({ vehicle }: { readonly vehicle: VehicleRecord }) {
+  const { data: settings } = useSettings();
   const [role, setRole] = useState<ProductRole>('alkaline-pre-wash');
   const [ph, setPh] = useState<number | null>(null);
   const typical = PRODUCT_ROLES[role].typicalPh;
   const inUsePh = ph ?? typical;
   const isPh = inUsePh >= 0 && inUsePh <= 14;
-  const zones = isPh ? compatibilityByZone(vehicle, { role, inUsePh }) : [];
+  const zones = isPh
+    ? compatibilityByZone(vehicle, { role, inUsePh }, settings && shopStands(settings.limits))
+    : [];
   return (
     <section className={classes.box}>
       <h2>What may touch it</h2>

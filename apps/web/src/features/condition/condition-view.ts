@@ -6,6 +6,7 @@ import {
   type ProductRole,
   protectionOn,
   type SoilKind,
+  type Stands,
   zoneOf,
   type ZoneProtection,
   type ZoneSoil,
@@ -138,11 +139,13 @@ export interface ZoneCompatibility {
 export function compatibilityByZone(
   vehicle: Pick<VehicleRecord, 'protection' | 'protections' | 'delicateWheels'>,
   product: { readonly role: ProductRole; readonly inUsePh: number },
+  stands?: Stands,
 ): ZoneCompatibility[] {
   return CAR_ZONES.filter(({ surface }) => surface !== 'metal').map(({ zone, surface }) => ({
     zone,
     answer: compatibility({
       ...product,
+      stands,
       protection: protectionOn(vehicle, zone),
       isDelicateMetal: surface === 'wheel' && vehicle.delicateWheels,
     }),

@@ -38,7 +38,7 @@ export function ProtectionPanel({ vehicle, condition, zone, nowMs }: ProtectionP
   const keep = (changed: readonly ZoneProtection[], said: string, onFault?: (error: Error) => void): void => {
     const before = vehicle.protections;
     save.mutate(
-      { id: vehicle.id, protections: withRows(before, changed) },
+      { id: vehicle.id, protections: withRows(before, changed), was: { protections: before } },
       {
         onSuccess: () => noticeWithUndo(said, () => save.mutate({ id: vehicle.id, protections: before })),
         onError: onFault ?? noticeOfFailure,
@@ -139,7 +139,12 @@ function RowForm({ row, nowMs, onKeep }: RowFormProps) {
   const [faults, setFaults] = useState<{ day?: string; life?: string }>({});
   const zones = likeZones(row.zone);
   const submit = (): void => {
-    const appliedMs = day === '' ? null : fromLocalInput(`${day}T12:00`, format.timeZone);
+    const isSameDay = row.appliedMs !== null && day === dayOf(row.appliedMs);
+    const appliedMs = isSameDay
+      ? row.appliedMs
+      : day === ''
+        ? null
+        : fromLocalInput(`${day}T12:00`, format.timeZone);
     const found = {
       day:
         appliedMs !== null && appliedMs > nowMs && day > dayOf(nowMs)

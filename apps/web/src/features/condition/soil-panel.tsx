@@ -24,8 +24,8 @@ interface SoilPanelProps {
 export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelProps) {
   const format = useFormat();
   const look = useLookAtSoil(vehicle.id);
-  const { mutate: takeAway } = useTakeAway(['verdicts', 'plan']);
-  const { mutate: bringBack } = useBringBack(['verdicts', 'plan']);
+  const { mutate: takeAway } = useTakeAway('looks');
+  const { mutate: bringBack } = useBringBack('looks');
   const pathOf = (id: string): string => `vehicles/${vehicle.id}/soil/${id}`;
   const grade = (at: SoilKind, value: number): void =>
     look.mutate(

@@ -1,5 +1,5 @@
 import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
-import { METHODS, type SeasonJobId } from '@keen/core';
+import { METHODS, MINOR_PER_UNIT, type SeasonJobId } from '@keen/core';
 import { useState } from 'react';
 import { useAddBooking, useQuote } from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
@@ -47,7 +47,7 @@ export function BookingForm({
         readyBy,
         methodId,
         extras,
-        agreedMinor: agreed === null ? null : Math.round(agreed * 100),
+        agreedMinor: agreed === null ? null : Math.round(agreed * MINOR_PER_UNIT),
         note,
       },
       { onSuccess: onClose, onError: (error) => setErrors(faultsOf(error, 'note')) },

@@ -19,11 +19,13 @@ interface CustomerDrawerProps {
 /** Adding or editing a customer. */
 export function CustomerDrawer({ customer, vehicles, onClose, onSaved }: CustomerDrawerProps) {
   const save = useSaveCustomer();
-  const { draft, set, errors, failure, submit, cancel } = useRecordForm<CustomerDraft, Customer>({
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm({
     draftKey: `customer-${customer?.id ?? 'new'}`,
+    record: customer,
     initial: customer ? draftOf(customer, vehicles) : NEW_CUSTOMER,
     errorsOf: customerErrors,
-    save: (typed) => save.mutateAsync({ id: customer?.id, ...customerFrom(typed) }),
+    fieldsOf: customerFrom,
+    save: (fields) => save.mutateAsync({ id: customer?.id, ...fields }),
     onSaved,
     onClose,
   });

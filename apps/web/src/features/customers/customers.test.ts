@@ -11,7 +11,6 @@ import {
 } from '../../words/message-words.js';
 import { availabilityText, customerErrors, customerFrom, draftOf, NEW_CUSTOMER } from './customer-form.js';
 import { messagesFile } from './messages-view.js';
-import { withExtraPrice, withMethodPrice } from './price-list-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
 const at = (text: string): number => Date.parse(`${text}:00-05:00`);
@@ -38,13 +37,13 @@ describe('the form of a customer', () => {
     expect(customerFrom(draftOf({ ...CUSTOMER, availability: null }, cars)).availability).toBeNull();
   });
 
-  it('wants a name, and no day that ends before it begins', () => {
+  it('wants a name, and no day that ends as it begins', () => {
     expect(customerErrors(NEW_CUSTOMER)).toEqual({ name: expect.any(String) });
     const wrong = {
       ...NEW_CUSTOMER,
       name: 'x',
       isLimited: true,
-      hours: [{ openMinute: 600, closeMinute: 500 }],
+      hours: [{ openMinute: 600, closeMinute: 600 }],
     };
     expect(customerErrors(wrong)).toEqual({ 'openHours.0': expect.any(String) });
     expect(customerErrors({ ...wrong, isLimited: false })).toEqual({});
@@ -60,20 +59,6 @@ describe('the form of a customer', () => {
     },
   ])('says $text', ({ availability, text }) => {
     expect(availabilityText(availability)).toBe(text);
-  });
-});
-
-describe('the price list', () => {
-  it('sets a price and takes it off again', () => {
-    const cell = { methodId: 'bay-contact', body: 'van' } as const;
-    const priced = withMethodPrice(EMPTY_PRICE_LIST, cell, 6000);
-    expect(priced.methods).toEqual({ 'bay-contact': { van: 6000 } });
-    expect(withMethodPrice(priced, { ...cell, body: 'suv' }, 5000).methods['bay-contact']).toEqual({
-      van: 6000,
-      suv: 5000,
-    });
-    expect(withMethodPrice(priced, cell, null).methods['bay-contact']).toEqual({});
-    expect(withExtraPrice(withExtraPrice(priced, 'polish', 9000), 'polish', null)).toEqual(priced);
   });
 });
 

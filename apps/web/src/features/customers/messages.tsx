@@ -165,9 +165,8 @@ function Outbox({ customers, vehicles }: MessagesProps) {
 function Templates({ templates }: Pick<MessagesProps, 'templates'>) {
   const save = useSaveSettings();
   const set = (kind: MessageKind, text: string): void => {
-    const { [kind]: _, ...others } = templates;
-    const own = text.trim() === '' || text === SHIPPED_TEMPLATES[kind] ? others : { ...others, [kind]: text };
-    save.mutate({ templates: own }, { onError: noticeOfFailure });
+    const own = text === SHIPPED_TEMPLATES[kind] ? '' : text;
+    save.mutate({ templates: { [kind]: own } }, { onError: noticeOfFailure });
   };
   return (
     <details className={classes.box}>

@@ -1,12 +1,19 @@
-import { NumberInput } from '@mantine/core';
-import { BODY_CLASSES, type BodyClass, METHODS, type MethodId, type SeasonJobId } from '@keen/core';
+import {
+  BODY_CLASSES,
+  type BodyClass,
+  METHODS,
+  type MethodId,
+  MINOR_PER_UNIT,
+  type SeasonJobId,
+} from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSaveSettings } from '../../api/queries.js';
 import type { Settings } from '../../api/types.js';
 import { BODY_NAMES, METHOD_NAMES, optionsOf, SEASON_JOB_NAMES } from '../../words/names.js';
 import classes from './customers.module.css';
-import { withExtraPrice, withMethodPrice } from './price-list-view.js';
+import { numberOf } from '../../parts/number-text.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 
 interface CellProps {
   readonly label: string;
@@ -18,7 +25,8 @@ interface CellProps {
 function PriceCell({ label, minor, onSave }: CellProps) {
   const [error, setError] = useState<string | null>(null);
   const save = (text: string): void => {
-    const next = text === '' ? null : Math.round(Number(text) * 100);
+    const amount = numberOf(text);
+    const next = amount === null ? null : Math.round(amount * MINOR_PER_UNIT);
     if (next === (minor ?? null)) return;
     setError(null);
     onSave(next).catch((failure: unknown) =>
@@ -26,10 +34,10 @@ function PriceCell({ label, minor, onSave }: CellProps) {
     );
   };
   return (
-    <NumberInput
+    <TypedNumber
       key={minor ?? 'none'}
       aria-label={label}
-      defaultValue={minor === undefined ? '' : minor / 100}
+      defaultValue={minor === undefined ? '' : minor / MINOR_PER_UNIT}
       hideControls
       min={0}
       decimalScale={2}
@@ -48,9 +56,9 @@ export function PriceListTable({ settings }: { readonly settings: Settings }) {
   const { priceList } = settings;
   const { currency } = settings.display;
   const setMethod = (methodId: MethodId, body: BodyClass) => (minor: number | null) =>
-    save.mutateAsync({ priceList: withMethodPrice(priceList, { methodId, body }, minor) });
+    save.mutateAsync({ priceList: { methods: { [methodId]: { [body]: minor } } } });
   const setExtra = (jobId: SeasonJobId) => (minor: number | null) =>
-    save.mutateAsync({ priceList: withExtraPrice(priceList, jobId, minor) });
+    save.mutateAsync({ priceList: { extras: { [jobId]: minor } } });
   return (
     <section className={classes.box}>
       <p className="muted" style={{ marginTop: 0 }}>

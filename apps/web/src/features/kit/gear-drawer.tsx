@@ -1,9 +1,10 @@
-import { Group, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import { Group, Select, Textarea, TextInput } from '@mantine/core';
 import type { Gear } from '@keen/core';
 import { useSaveGear } from '../../api/kit-queries.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { GEAR_NAMES, optionsOf } from '../../words/names.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import { gearDraft, type GearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
 
 interface GearDrawerProps {
@@ -15,17 +16,19 @@ interface GearDrawerProps {
 /** Adding or editing cloths, sprayers, lances, machines, filters. */
 export function GearDrawer({ gear, onClose }: GearDrawerProps) {
   const save = useSaveGear();
-  const { draft, set, errors, failure, submit, cancel } = useRecordForm<GearDraft, Gear>({
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm({
     draftKey: `gear-${gear?.id ?? 'new'}`,
+    record: gear,
     initial: gear ? gearDraft(gear) : NEW_GEAR,
     errorsOf: gearErrors,
-    save: (typed) => save.mutateAsync({ id: gear?.id, ...gearFrom(typed) }),
+    fieldsOf: gearFrom,
+    save: (fields) => save.mutateAsync({ id: gear?.id, ...fields }),
     onSaved: onClose,
     onClose,
   });
   const has = gearHas(draft.kind);
   const number = (field: Extract<keyof GearDraft, string>, label: string, description?: string) => (
-    <NumberInput
+    <TypedNumber
       label={label}
       description={description}
       value={draft[field]}

@@ -1,4 +1,5 @@
 import type { Gear, GearKind } from '@keen/core';
+import { numberOf } from '../../parts/number-text.js';
 import type { FormErrors } from './product-form.js';
 
 type Typed = number | string;
@@ -47,9 +48,12 @@ export const gearDraft = (gear: Gear): GearDraft => ({
   lifeLitres: gear.lifeLitres ?? '',
 });
 
-const isWhole = (typed: Typed): boolean =>
-  typed !== '' && Number.isInteger(Number(typed)) && Number(typed) >= 0 && Number(typed) <= 10_000;
-const isAbove = (typed: Typed, least: number): boolean => typed === '' || Number(typed) >= least;
+const isWhole = (typed: Typed): boolean => {
+  const value = numberOf(typed);
+  return value !== null && Number.isInteger(value) && value >= 0 && value <= 10_000;
+};
+const isAbove = (typed: Typed, least: number): boolean =>
+  typed === '' || (numberOf(typed) ?? -Infinity) >= least;
 
 /** The form's faults by field. */
 export function gearErrors(draft: GearDraft): FormErrors {
@@ -58,11 +62,12 @@ export function gearErrors(draft: GearDraft): FormErrors {
     name: draft.name.trim() === '' ? 'Give a name.' : undefined,
     count: isWhole(draft.count) ? undefined : 'A whole number.',
     cleanCount:
-      !laundry || (isWhole(draft.cleanCount) && Number(draft.cleanCount) <= Number(draft.count))
+      !laundry ||
+      (isWhole(draft.cleanCount) && Number(numberOf(draft.cleanCount)) <= Number(numberOf(draft.count)))
         ? undefined
         : 'No more than there are.',
     volumeMl: isAbove(draft.volumeMl, 1) ? undefined : 'Above 0.',
-    outputLitresPerBottle: isAbove(draft.outputLitresPerBottle, Number(draft.volumeMl) / 1000)
+    outputLitresPerBottle: isAbove(draft.outputLitresPerBottle, (numberOf(draft.volumeMl) ?? 0) / 1000)
       ? undefined
       : 'At least what the bottle holds.',
     lifeLitres: !life || isAbove(draft.lifeLitres, 1) ? undefined : 'Above 0.',
@@ -70,8 +75,7 @@ export function gearErrors(draft: GearDraft): FormErrors {
   };
 }
 
-const orNull = (typed: Typed, isWanted: boolean): number | null =>
-  typed === '' || !isWanted ? null : Number(typed);
+const orNull = (typed: Typed, isWanted: boolean): number | null => (isWanted ? numberOf(typed) : null);
 
 /** The form as the server takes it. Only for a form without faults. */
 export function gearFrom(draft: GearDraft): Omit<Gear, 'id'> {
@@ -81,11 +85,11 @@ export function gearFrom(draft: GearDraft): Omit<Gear, 'id'> {
     name: name.trim(),
     kind,
     notes,
-    count: Number(draft.count),
-    cleanCount: has.laundry ? Number(draft.cleanCount) : 0,
+    count: numberOf(draft.count) ?? 0,
+    cleanCount: has.laundry ? (numberOf(draft.cleanCount) ?? 0) : 0,
     volumeMl: orNull(draft.volumeMl, has.bottle),
     outputLitresPerBottle: orNull(draft.outputLitresPerBottle, has.output),
     lifeLitres: orNull(draft.lifeLitres, has.life),
-    litresUsed: has.life ? Number(draft.litresUsed) : 0,
+    litresUsed: has.life ? (numberOf(draft.litresUsed) ?? 0) : 0,
   };
 }

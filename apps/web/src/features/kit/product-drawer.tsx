@@ -1,8 +1,9 @@
-import { Checkbox, Group, NumberInput, SegmentedControl, Select, Textarea, TextInput } from '@mantine/core';
+import { Checkbox, Group, SegmentedControl, Select, Textarea, TextInput } from '@mantine/core';
 import { PRODUCT_ROLES, type Product } from '@keen/core';
 import { useSaveProduct } from '../../api/kit-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
+import { shownNumber, TypedNumber } from '../../parts/typed-number.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { KEPT_IN_NAMES, optionsOf, ROLE_NAMES } from '../../words/names.js';
 import {
@@ -25,11 +26,13 @@ interface ProductDrawerProps {
 export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
   const { display } = useFormat();
   const save = useSaveProduct();
-  const { draft, set, errors, failure, submit, cancel } = useRecordForm<ProductDraft, Product>({
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm({
     draftKey: `product-${product?.id ?? 'new'}`,
+    record: product,
     initial: product ? productDraft(product, display.temperature) : NEW_PRODUCT,
     errorsOf: productErrors,
-    save: (typed) => save.mutateAsync({ id: product?.id, ...productFrom(typed, display.temperature) }),
+    fieldsOf: (typed) => productFrom(typed, display.temperature),
+    save: (fields) => save.mutateAsync({ id: product?.id, ...fields }),
     onSaved: onClose,
     onClose,
   });
@@ -38,10 +41,10 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
     label: string,
     rest: { readonly description?: string; readonly decimals?: number } = {},
   ) => (
-    <NumberInput
+    <TypedNumber
       label={label}
       description={rest.description}
-      value={draft[field] as number | string}
+      value={shownNumber(draft[field] as number | string, rest.decimals ?? 2)}
       onChange={(value) => set({ [field]: value })}
       decimalScale={rest.decimals ?? 2}
       error={errors[field]}

@@ -1,4 +1,5 @@
-import type { KeptIn, Product, ProductRole } from '@keen/core';
+import { type KeptIn, MINOR_PER_UNIT, MOST_MINOR, type Product, type ProductRole } from '@keen/core';
+import { numberOf } from '../../parts/number-text.js';
 
 /** The ways in which a strength is said. */
 export const STRENGTH_WAYS = {
@@ -61,33 +62,36 @@ const FL_OZ_PER_GAL = 128;
 
 /** Parts of water to one of product; null where nothing whole is typed. */
 export function partsOf(typed: Typed, way: StrengthWay): number | null {
-  const value = Number(typed);
-  if (typed === '' || !Number.isFinite(value) || value <= 0) return null;
+  const value = numberOf(typed);
+  if (value === null || value <= 0) return null;
   switch (way) {
     case 'parts':
-      return value;
+      return exact(value);
     case 'percent':
-      return value >= 100 ? 0 : (100 - value) / value;
+      return value >= 100 ? 0 : exact((100 - value) / value);
     case 'mlPerLitre':
-      return ML_PER_LITRE / value;
+      return exact(ML_PER_LITRE / value);
     case 'flOzPerGal':
-      return FL_OZ_PER_GAL / value;
+      return exact(FL_OZ_PER_GAL / value);
   }
 }
 
+/** Without the noise of binary digits, so that a strength said in another way and back is what it was. */
+const exact = (value: number): number => Math.round(value * 1e6) / 1e6;
+
 const rounded = (value: number): number => Math.round(value * 1000) / 1000;
 
-/** The same strength said in another way. */
+/** The same strength said in another way, unrounded: it is shown to three places. */
 export function inWay(parts: number, way: StrengthWay): number {
   switch (way) {
     case 'parts':
-      return rounded(parts);
+      return exact(parts);
     case 'percent':
-      return rounded(100 / (1 + parts));
+      return 100 / (1 + parts);
     case 'mlPerLitre':
-      return rounded(ML_PER_LITRE / parts);
+      return ML_PER_LITRE / parts;
     case 'flOzPerGal':
-      return rounded(FL_OZ_PER_GAL / parts);
+      return FL_OZ_PER_GAL / parts;
   }
 }
 
@@ -122,11 +126,11 @@ export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft =>
   bottleMl: product.bottleMl,
   leftMl: product.leftMl,
   lowMl: product.lowMl,
-  price: product.priceMinor / 100,
+  price: product.priceMinor / MINOR_PER_UNIT,
   notes: product.notes,
 });
 
-const numberOrNull = (typed: Typed): number | null => (typed === '' ? null : Number(typed));
+const numberOrNull = numberOf;
 const tempC = (typed: Typed, unit: 'C' | 'F'): number | null => {
   const value = numberOrNull(typed);
   return value === null || unit === 'C' ? value : rounded((value - 32) / 1.8);
@@ -148,8 +152,13 @@ function strengths(
 
 export type FormErrors = Readonly<Record<string, string | undefined>>;
 
-const isIn = (typed: Typed, min: number, max: number): boolean =>
-  typed !== '' && Number(typed) >= min && Number(typed) <= max;
+const isIn = (typed: Typed, min: number, max: number): boolean => {
+  const value = numberOf(typed);
+  return value !== null && value >= min && value <= max;
+};
+
+/** Empty, or a temperature that a label may tell. */
+const isTemp = (typed: Typed): boolean => typed === '' || isIn(typed, -60, 160);
 
 /** The form's faults by field. */
 export function productErrors(draft: ProductDraft): FormErrors {
@@ -173,14 +182,22 @@ export function productErrors(draft: ProductDraft): FormErrors {
     strongest: isSlip && parts.usualParts >= 1 ? slip : undefined,
     capMl: draft.capMl === '' || isIn(draft.capMl, 0.1, 10_000) ? undefined : 'Above 0.',
     dwellTo:
-      !hasDwell || (isIn(draft.dwellFrom, 0, 120) && isIn(draft.dwellTo, Number(draft.dwellFrom), 120))
+      !hasDwell || (isIn(draft.dwellFrom, 0, 120) && isIn(draft.dwellTo, numberOf(draft.dwellFrom) ?? 0, 120))
         ? undefined
         : 'Both, the longest not shorter than the shortest.',
     bottleMl: isIn(draft.bottleMl, 1, 10_000_000) ? undefined : 'Above 0.',
     leftMl: isIn(draft.leftMl, 0, 10_000_000) ? undefined : 'From 0.',
     lowMl: isIn(draft.lowMl, 0, 10_000_000) ? undefined : 'From 0.',
-    price: draft.price === '' || isIn(draft.price, 0, 100_000) ? undefined : 'From 0.',
+    price: draft.price === '' || isIn(draft.price, 0, MOST_MINOR / MINOR_PER_UNIT) ? undefined : 'From 0.',
+    lowestWork: isTemp(draft.lowestWork) ? undefined : 'A temperature, or nothing.',
+    lowestStore: isTemp(draft.lowestStore) ? undefined : 'A temperature, or nothing.',
   };
+}
+
+function dwellOf({ dwellFrom, dwellTo }: ProductDraft): Product['dwell'] {
+  const from = numberOf(dwellFrom);
+  const to = numberOf(dwellTo);
+  return from === null || to === null ? null : { from, to };
 }
 
 /** The form as the server takes it. Only for a form without faults. */
@@ -191,15 +208,15 @@ export function productFrom(draft: ProductDraft, unit: 'C' | 'F'): Omit<Product,
     role,
     keptIn,
     notes,
-    inUsePh: Number(draft.inUsePh),
+    inUsePh: numberOf(draft.inUsePh) ?? 7,
     ...(strengths(draft) ?? { usualParts: 0, fewestParts: 0, mostParts: 0 }),
     capMl: numberOrNull(draft.capMl),
-    dwell: draft.dwellTo === '' ? null : { from: Number(draft.dwellFrom), to: Number(draft.dwellTo) },
+    dwell: dwellOf(draft),
     lowestWorkC: tempC(draft.lowestWork, unit),
     lowestStoreC: tempC(draft.lowestStore, unit),
-    bottleMl: Number(draft.bottleMl),
-    leftMl: Number(draft.leftMl),
-    lowMl: Number(draft.lowMl),
-    priceMinor: Math.round(Number(draft.price) * 100),
+    bottleMl: numberOf(draft.bottleMl) ?? 0,
+    leftMl: numberOf(draft.leftMl) ?? 0,
+    lowMl: numberOf(draft.lowMl) ?? 0,
+    priceMinor: Math.round((numberOf(draft.price) ?? 0) * MINOR_PER_UNIT),
   };
 }

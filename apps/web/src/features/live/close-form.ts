@@ -1,4 +1,16 @@
-import type { PanelId, RunDeed, RunMoment, RunPack, SpotsFound, WaterBehaviour } from '@keen/core';
+import {
+  MINOR_PER_UNIT,
+  MOST_MINOR,
+  type PanelId,
+  type RunDeed,
+  type RunMoment,
+  type RunPack,
+  type RunState,
+  type SeasonJobId,
+  type SpotsFound,
+  type WaterBehaviour,
+} from '@keen/core';
+import { numberOf } from '../../parts/number-text.js';
 
 /** What is typed when a run is closed. */
 export interface CloseDraft {
@@ -10,44 +22,56 @@ export interface CloseDraft {
   readonly paid: number | string;
   readonly foldedTowels: number | string;
   readonly dryingTowels: number | string;
+  /** Work of the season that was done, of what was planned. */
+  readonly extras: readonly SeasonJobId[];
 }
 
 /** All that is likely is filled in, so that the common case is one tap. */
-export function closeDraft(pack: RunPack, moment: RunMoment): CloseDraft {
+export function closeDraft(
+  pack: RunPack,
+  state: RunState,
+  { moment, extras }: { readonly moment: RunMoment; readonly extras: readonly SeasonJobId[] },
+): CloseDraft {
   const { money, media } = pack.sheet.preparation;
-  const minor = money.visitMinor + (moment.meter?.paidMinor ?? 0);
+  const hasBegun = state.steps.some(({ state: is }) => is === 'done' || is === 'running');
+  const minor = (hasBegun ? money.visitMinor : 0) + (moment.meter?.paidMinor ?? 0);
   return {
     spots: 'none',
     icePanels: [],
     behaviour: {},
     leftovers: '',
     note: '',
-    paid: minor / 100,
-    foldedTowels: media.foldedTowels,
-    dryingTowels: media.dryingTowels,
+    paid: minor / MINOR_PER_UNIT,
+    foldedTowels: hasBegun ? media.foldedTowels : 0,
+    dryingTowels: hasBegun ? media.dryingTowels : 0,
+    extras: hasBegun ? extras : [],
   };
 }
 
 export type CloseErrors = Partial<Record<'paid' | 'foldedTowels' | 'dryingTowels', string>>;
 
-const isCount = (value: number | string): boolean =>
-  value === '' || (Number.isInteger(Number(value)) && Number(value) >= 0 && Number(value) <= 200);
+const isCount = (value: number | string): boolean => {
+  const count = numberOf(value);
+  return value === '' || (count !== null && Number.isInteger(count) && count >= 0 && count <= 200);
+};
 
 /** The form's faults by field; none where it can be kept. */
 export function closeErrors({ paid, foldedTowels, dryingTowels }: CloseDraft): CloseErrors {
   const errors: CloseErrors = {};
-  const amount = Number(paid);
-  if (paid !== '' && !(amount >= 0 && amount <= 10_000)) errors.paid = 'Between 0 and 10 000.';
+  const amount = numberOf(paid);
+  if (paid !== '' && (amount === null || amount < 0 || amount * MINOR_PER_UNIT > MOST_MINOR))
+    errors.paid = 'Between 0 and 1 000 000.';
   if (!isCount(foldedTowels)) errors.foldedTowels = 'A whole number up to 200.';
   if (!isCount(dryingTowels)) errors.dryingTowels = 'A whole number up to 200.';
   return errors;
 }
 
-const numberOrNull = (value: number | string): number | null => (value === '' ? null : Number(value));
+const numberOrNull = numberOf;
 
 /** The form as the log takes it. Only for a form without faults. */
 export function closeDeed(draft: CloseDraft): RunDeed {
-  const { spots, icePanels, behaviour, leftovers, note, paid } = draft;
+  const amount = numberOf(draft.paid);
+  const { spots, icePanels, behaviour, leftovers, note } = draft;
   return {
     kind: 'close',
     found: {
@@ -58,10 +82,11 @@ export function closeDeed(draft: CloseDraft): RunDeed {
       ...(Object.keys(behaviour).length > 0 ? { behaviour } : {}),
     },
     used: {
-      paidMinor: paid === '' ? null : Math.round(Number(paid) * 100),
+      paidMinor: amount === null ? null : Math.round(amount * MINOR_PER_UNIT),
       foldedTowels: numberOrNull(draft.foldedTowels),
       dryingTowels: numberOrNull(draft.dryingTowels),
     },
+    extras: draft.extras,
   };
 }
 

@@ -1,10 +1,20 @@
-import { NumberInput, Textarea, TextInput } from '@mantine/core';
-import { type PanelId, panelsOf, type RunDeed, type RunMoment, type RunPack, SPOTS_FOUND } from '@keen/core';
+import { Textarea, TextInput } from '@mantine/core';
+import {
+  type PanelId,
+  panelsOf,
+  type RunDeed,
+  type RunMoment,
+  type RunPack,
+  type RunState,
+  SPOTS_FOUND,
+  type WashRecord,
+  workedSeconds,
+} from '@keen/core';
 import { useState } from 'react';
 import { useFormat } from '../../format/use-format.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
-import { BEHAVIOUR_NAMES, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import { BEHAVIOUR_NAMES, PANEL_NAMES, SEASON_JOB_NAMES, SPOTS_NAMES } from '../../words/names.js';
 import {
   closeDeed,
   closeDraft,
@@ -13,20 +23,55 @@ import {
   type CloseErrors,
   nextBehaviour,
 } from './close-form.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './live.module.css';
 
 interface CloseSheetProps {
   readonly pack: RunPack;
+  readonly state: RunState;
   readonly moment: RunMoment;
+  readonly wash: WashRecord;
   readonly act: (...deeds: readonly RunDeed[]) => void;
+  readonly nowMs: number;
   readonly onClose: () => void;
 }
 
-/** What was found and used; nothing has to be typed where all went well. */
-export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
+/** A run that was much shorter than its sheet was perhaps closed by mistake, or begun late. */
+const SHORT_FRACTION = 0.25;
+
+function ShortRun({
+  pack,
+  state,
+  nowMs,
+}: {
+  readonly pack: RunPack;
+  readonly state: RunState;
+  readonly nowMs: number;
+}) {
   const format = useFormat();
-  const [initial] = useState(() => closeDraft(pack, moment));
-  const { value: draft, set, forget } = useDraft<CloseDraft>(`run-close-${pack.washId}`, initial);
+  if (state.startedMs === null) return null;
+  const minutes = workedSeconds(state, { fromMs: state.startedMs, toMs: null }, nowMs) / 60;
+  if (minutes >= SHORT_FRACTION * pack.sheet.minutes) return null;
+  return (
+    <p className={classes.caution} role="alert">
+      Begun {format.minutes(minutes)} ago; the sheet has {format.minutes(pack.sheet.minutes)}. Steps that were
+      not tapped count as not done.
+    </p>
+  );
+}
+
+/** What was found and used; nothing has to be typed where all went well. */
+export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: CloseSheetProps) {
+  const format = useFormat();
+  // What nobody touched follows the run: the meter may still be on.
+  const {
+    value: draft,
+    set,
+    forget,
+  } = useDraft<CloseDraft>(
+    `run-close-${pack.washId}`,
+    closeDraft(pack, state, { moment, extras: wash.extras }),
+  );
   const [errors, setErrors] = useState<CloseErrors>({});
   const panels = panelsOf(pack.vehicle.bodyClass);
   const left = moment.drift ? moment.drift.leftMinutes : 0;
@@ -52,6 +97,7 @@ export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
   return (
     <Dialog title="Close the run" onClose={onClose} closeLabel="Back to the run">
       <div className={classes.more}>
+        <ShortRun pack={pack} state={state} nowMs={nowMs} />
         {moment.next && (
           <p className={classes.caution}>
             Not all steps are done; what waits is logged as skipped ({format.minutes(left)} by the sheet).
@@ -110,10 +156,33 @@ export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
             ))}
           </div>
         </section>
+        {wash.extras.length > 0 && (
+          <section>
+            <h3 id="close-extras">Season work that was done</h3>
+            <div className={classes.choices} role="group" aria-labelledby="close-extras">
+              {wash.extras.map((id) => (
+                <button
+                  key={id}
+                  type="button"
+                  aria-pressed={draft.extras.includes(id)}
+                  onClick={() =>
+                    set({
+                      extras: draft.extras.includes(id)
+                        ? draft.extras.filter((one) => one !== id)
+                        : [...draft.extras, id],
+                    })
+                  }
+                >
+                  {SEASON_JOB_NAMES[id]}
+                </button>
+              ))}
+            </div>
+          </section>
+        )}
         <section>
           <h3>Used</h3>
           <div className={classes.usedRow}>
-            <NumberInput
+            <TypedNumber
               label={`Paid, ${format.display.currency}`}
               size="lg"
               value={draft.paid}
@@ -122,7 +191,7 @@ export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
               decimalScale={2}
               error={errors.paid}
             />
-            <NumberInput
+            <TypedNumber
               label="Folded towels"
               size="lg"
               value={draft.foldedTowels}
@@ -130,7 +199,7 @@ export function CloseSheet({ pack, moment, act, onClose }: CloseSheetProps) {
               min={0}
               error={errors.foldedTowels}
             />
-            <NumberInput
+            <TypedNumber
               label="Drying towels"
               size="lg"
               value={draft.dryingTowels}

@@ -5,6 +5,7 @@ import { Failed, Loading } from '../../parts/states.js';
 import { LiveRunView } from './live-run-view.js';
 import { LiveHead } from './live-head.js';
 import { phaseOf } from './live-view.js';
+import { useRefreshAfterRun } from './use-refresh-after-run.js';
 import { useRunLog } from './use-run-log.js';
 import classes from './live.module.css';
 
@@ -16,6 +17,7 @@ export function LivePage() {
   const setCurrent = useCurrentRun((store) => store.set);
   const phase = phaseOf(opened?.view.actions ?? []);
   const vehicleName = run?.vehicleName ?? null;
+  useRefreshAfterRun(phase, opened?.view.keptCount ?? 0);
   useEffect(() => {
     if (vehicleName === null) return;
     if (phase === 'running') setCurrent({ washId, vehicleName });

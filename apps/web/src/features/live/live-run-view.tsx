@@ -102,7 +102,15 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
         />
       )}
       {sheet === 'close' && (
-        <CloseSheet pack={pack} moment={moment} act={act} onClose={() => setSheet(null)} />
+        <CloseSheet
+          pack={pack}
+          state={state}
+          moment={moment}
+          wash={run.wash}
+          nowMs={nowMs}
+          act={act}
+          onClose={() => setSheet(null)}
+        />
       )}
     </>
   );

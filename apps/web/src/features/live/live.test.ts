@@ -11,7 +11,7 @@ import {
 import { SKIP_NAMES } from '../../words/run-words.js';
 import { closeDeed, closeDraft, closeErrors, nextBehaviour } from './close-form.js';
 import { clockText } from '../../parts/clock-text.js';
-import { alarmsBetween, mainTap } from './live-view.js';
+import { alarmsBetween, mainTap, skipDeeds } from './live-view.js';
 import { keptSize, PhotoRefused, requirePhotoFile } from './photo.js';
 import { readingC } from './reading.js';
 import { simulatedThermometer } from './thermometer.js';
@@ -38,6 +38,7 @@ const step = (id: RunStep['id'], change: Partial<RunStep> = {}): LiveStep => ({
   state: 'waiting',
   span: null,
   skipped: null,
+  meterRun: null,
 });
 
 const DWELL = { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false } as const;
@@ -73,7 +74,7 @@ const dwell = (change: Partial<DwellMoment> = {}): DwellMoment => ({
   isComingOff: false,
   ...change,
 });
-const running = { phase: 'running' } as RunState;
+const running = { phase: 'running', steps: [], meter: [] } as unknown as RunState;
 const kinds = (tap: ReturnType<typeof mainTap>): string[] =>
   'deeds' in tap ? tap.deeds.map(({ kind }) => kind) : [];
 
@@ -108,9 +109,15 @@ describe('the large button', () => {
   });
 
   it('stops the meter where the sheet says so, and says what is taken off too soon', () => {
-    const stops = step('rinse', { onMeter: true, stopsMeter: true });
-    const tap = mainTap(running, moment({ current: stops, next: step('towel'), meter: METER }));
+    const stops: LiveStep = {
+      ...step('rinse', { onMeter: true, stopsMeter: true }),
+      state: 'running',
+      meterRun: 0,
+    };
+    const under = { ...running, steps: [stops], meter: [{ fromMs: 0, toMs: null }] } as unknown as RunState;
+    const tap = mainTap(under, moment({ current: stops, next: step('towel'), meter: METER }));
     expect(kinds(tap)).toEqual(['end', 'meter-off', 'begin']);
+    expect(skipDeeds(under, stops, 'no-time').map(({ kind }) => kind)).toEqual(['skip', 'meter-off']);
     const soon = mainTap(running, moment({ next: RINSE, meter: METER, dwells: [dwell()] }));
     expect('tooSoon' in soon && soon.tooSoon).toHaveLength(1);
   });
@@ -177,7 +184,9 @@ describe('the close', () => {
       },
     },
   } as unknown as RunPack;
-  const draft = closeDraft(pack, moment({ meter: METER }));
+  const state = (is: LiveStep['state']) => ({ steps: [{ ...FOAM, state: is }] }) as unknown as RunState;
+  const extras = ['top-up'] as const;
+  const draft = closeDraft(pack, state('done'), { moment: moment({ meter: METER }), extras });
 
   it('is filled in with what is likely', () => {
     expect(draft).toMatchObject({ spots: 'none', paid: 5, foldedTowels: 2, dryingTowels: 1 });
@@ -185,7 +194,25 @@ describe('the close', () => {
     expect(closeDeed(draft)).toMatchObject({
       found: { icePanels: [], spots: 'none' },
       used: { paidMinor: 500, foldedTowels: 2, dryingTowels: 1 },
+      extras: ['top-up'],
     });
+  });
+
+  it('is filled in with nothing where nothing was done', () => {
+    const idle = closeDraft(pack, state('waiting'), { moment: moment({}), extras });
+    expect(closeDeed(idle)).toMatchObject({
+      used: { paidMinor: 0, foldedTowels: 0, dryingTowels: 0 },
+      extras: [],
+    });
+  });
+
+  it.each([
+    { paid: '', minor: null, why: 'not said' },
+    { paid: '7,25', minor: 725, why: 'a comma' },
+    { paid: 12_000, minor: 1_200_000, why: 'a currency without cents' },
+  ])('takes $paid as $minor: $why', ({ paid, minor }) => {
+    const deed = closeDeed({ ...draft, paid });
+    expect(deed).toMatchObject({ used: { paidMinor: minor } });
   });
 
   it.each([
@@ -206,7 +233,9 @@ describe('the close', () => {
 
 describe('readings and pictures', () => {
   it.each([
-    { typed: '-6,5', unit: 'C', tempC: null },
+    { typed: '-6,5', unit: 'C', tempC: -6.5 },
+    { typed: '−6.5', unit: 'C', tempC: -6.5 },
+    { typed: '-', unit: 'C', tempC: null },
     { typed: '-6.5', unit: 'C', tempC: -6.5 },
     { typed: 20.3, unit: 'F', tempC: -6.5 },
     { typed: '', unit: 'C', tempC: null },

@@ -1,4 +1,4 @@
-import { Button, FileButton, NumberInput, Select, Textarea } from '@mantine/core';
+import { Button, FileButton, Select, Textarea } from '@mantine/core';
 import {
   type PanelId,
   panelsOf,
@@ -22,6 +22,7 @@ import type { RunLog } from './run-log.js';
 import { useSignals } from './signals.js';
 import { simulatedThermometer } from './thermometer.js';
 import { readingC } from './reading.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './live.module.css';
 
 interface MoreSheetProps {
@@ -124,7 +125,7 @@ function ReadingForm({ pack, log, act, onDone }: PartProps & Pick<MoreSheetProps
           onChange={(value) => setOf(value ?? 'air')}
           allowDeselect={false}
         />
-        <NumberInput
+        <TypedNumber
           label={`Reading, °${unit}`}
           size="lg"
           value={typed}
@@ -168,7 +169,7 @@ function NoteForm({ log, act, onDone }: PartProps & Pick<MoreSheetProps, 'log'>)
     if (!file) return;
     setBusy(true);
     try {
-      await log.addPhoto(await smallPhoto(file), text.slice(0, 200));
+      await log.addPhoto(await smallPhoto(file), text);
       done();
     } catch (failure) {
       setFault(

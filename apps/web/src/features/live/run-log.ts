@@ -61,6 +61,8 @@ export class RunLog {
   private syncing: Promise<void> | null = null;
   private again = false;
   private writing: Promise<void> = Promise.resolve();
+  /** Nothing is written before what is there was read: a deed is numbered behind those that its phone has written. */
+  private loading: Promise<void> = Promise.resolve();
 
   constructor(
     private readonly db: RunDb,
@@ -93,6 +95,12 @@ export class RunLog {
 
   /** Reads what is on this phone, then asks the server. */
   async open(): Promise<void> {
+    this.loading = this.load();
+    await this.loading;
+    await this.sync();
+  }
+
+  private async load(): Promise<void> {
     this.deviceId = await deviceIdOf(this.db);
     const [run, actions, photos] = await Promise.all([
       this.db.get('runs', this.washId),
@@ -102,7 +110,6 @@ export class RunLog {
     this.kept = new Map(actions.map((entry) => [entry.id, entry]));
     this.photos = new Map(photos.map(({ id, state, fault }) => [id, { id, state, fault }]));
     this.show({ run: run ?? null, deviceId: this.deviceId });
-    await this.sync();
   }
 
   /** Keeps the deeds of one tap, all or none; they are on the phone when this is done. */
@@ -121,7 +128,7 @@ export class RunLog {
   }
 
   private inTurn(work: () => Promise<void>): Promise<void> {
-    const mine = this.writing.then(work);
+    const mine = Promise.all([this.writing, this.loading]).then(work);
     this.writing = mine.catch(() => undefined);
     return mine;
   }

@@ -1,5 +1,5 @@
 import { Checkbox, Fieldset, Group, Stack } from '@mantine/core';
-import type { PlaceKind } from '@keen/core';
+import { MINOR_PER_UNIT, type PlaceKind } from '@keen/core';
 import { NumberField } from '../../parts/number-field.js';
 import { methodName } from '../../words/names.js';
 import {
@@ -10,8 +10,9 @@ import {
   type TariffDraft,
 } from './place-form.js';
 
-const toMinor = (price: number | null): number | null => (price === null ? null : Math.round(price * 100));
-const fromMinor = (minor: number | null): number | null => (minor === null ? null : minor / 100);
+const toMinor = (price: number | null): number | null =>
+  price === null ? null : Math.round(price * MINOR_PER_UNIT);
+const fromMinor = (minor: number | null): number | null => (minor === null ? null : minor / MINOR_PER_UNIT);
 
 interface OfferFieldsProps {
   readonly kind: PlaceKind;

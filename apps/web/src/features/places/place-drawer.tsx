@@ -1,6 +1,8 @@
 import { Checkbox, Group, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
 import { useSavePlace } from '../../api/queries.js';
 import type { PlaceRecord } from '../../api/types.js';
+import { tempScale } from '../../format/scales.js';
+import { useFormat } from '../../format/use-format.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
@@ -32,13 +34,16 @@ const ZONES = Intl.supportedValuesOf('timeZone');
 
 /** Adding or editing a place and its waters. */
 export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceDrawerProps) {
+  const { display } = useFormat();
   const initial = place ? draftOf(place) : newPlace(timeZone, near);
   const save = useSavePlace();
-  const { draft, set, errors, failure, submit, cancel } = useRecordForm<PlaceDraft, PlaceRecord>({
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm({
     draftKey: `place-${place?.id ?? 'new'}`,
+    record: place,
     initial,
     errorsOf: placeErrors,
-    save: (typed) => save.mutateAsync({ id: place?.id, ...placeFrom(typed) }),
+    fieldsOf: placeFrom,
+    save: (fields) => save.mutateAsync({ id: place?.id, ...fields }),
     onSaved: onClose,
     onClose,
   });
@@ -151,7 +156,8 @@ export function PlaceDrawer({ place, near, timeZone, currency, onClose }: PlaceD
         {facts.climate === 'heated' && (
           <NumberField
             label="Kept at"
-            unit="°C"
+            unit={`°${display.temperature}`}
+            scale={tempScale(display)}
             value={draft.setpointC}
             onChange={(setpointC) => set({ setpointC })}
             error={errors.setpointC}

@@ -2,6 +2,7 @@ import {
   hasLength,
   type HorizonPoint,
   METHODS,
+  MOST_MINOR,
   type Opening,
   type OpenSpan,
   type PlaceKind,
@@ -218,9 +219,9 @@ function tariffErrors(tariff: TariffDraft): Record<string, string> {
     const value = tariff[field];
     if (value === null || value < low || value > high) errors[`tariff.${field}`] = text;
   };
-  check('startPriceMinor', 0, 1_000_000, 'From 0 to 10,000.');
+  check('startPriceMinor', 0, MOST_MINOR, 'From 0 to 1,000,000.');
   check('startSeconds', 0, 36_000, 'From 0 to 36,000 s.');
-  check('blockPriceMinor', 0, 1_000_000, 'From 0 to 10,000.');
+  check('blockPriceMinor', 0, MOST_MINOR, 'From 0 to 1,000,000.');
   check('blockSeconds', 1, 36_000, 'From 1 to 36,000 s.');
   return errors;
 }
@@ -242,8 +243,8 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
   }
   if (draft.offers.length === 0) errors.offers = 'Choose at least one way to wash.';
   draft.offers.forEach(({ methodId, priceMinor }) => {
-    if (priceMinor === null || priceMinor < 0 || priceMinor > 1_000_000)
-      errors[`offers.${methodId}`] = 'From 0 to 10,000.';
+    if (priceMinor === null || priceMinor < 0 || priceMinor > MOST_MINOR)
+      errors[`offers.${methodId}`] = 'From 0 to 1,000,000.';
   });
   if (draft.tariff) Object.assign(errors, tariffErrors(draft.tariff));
   if (draft.relHumidityPercent !== null && (draft.relHumidityPercent < 5 || draft.relHumidityPercent > 100))

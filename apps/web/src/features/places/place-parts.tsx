@@ -1,5 +1,8 @@
 import { Button, Fieldset, Group, Select, Stack, TextInput } from '@mantine/core';
 import type { HorizonPoint, Opening } from '@keen/core';
+import { HARDNESS_LABELS } from '../../format/format.js';
+import { hardnessScale, tempScale } from '../../format/scales.js';
+import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
 import { type PlaceErrors, type QueueRow, type WaterDraft } from './place-form.js';
 
@@ -19,6 +22,7 @@ interface WaterFieldsProps {
 
 /** One water of a place: what it leaves and how warm it comes. */
 export function WaterFields({ legend, prefix, water, errors, onChange }: WaterFieldsProps) {
+  const { display } = useFormat();
   const set = (change: Partial<WaterDraft>): void => onChange({ ...water, ...change });
   return (
     <Fieldset legend={legend}>
@@ -42,7 +46,9 @@ export function WaterFields({ legend, prefix, water, errors, onChange }: WaterFi
         <Group grow align="start">
           <NumberField
             label="Hardness"
-            unit="mg/L CaCO₃"
+            unit={HARDNESS_LABELS[display.hardness]}
+            scale={hardnessScale(display)}
+            decimals={display.hardness === 'mgPerLitreCaCO3' ? 1 : 2}
             value={water.hardnessMgPerLitre}
             onChange={(hardnessMgPerLitre) => set({ hardnessMgPerLitre })}
             error={errors[`${prefix}.hardnessMgPerLitre`]}
@@ -56,7 +62,8 @@ export function WaterFields({ legend, prefix, water, errors, onChange }: WaterFi
           />
           <NumberField
             label="Comes at"
-            unit="°C"
+            unit={`°${display.temperature}`}
+            scale={tempScale(display)}
             value={water.tempC}
             onChange={(tempC) => set({ tempC })}
             error={errors[`${prefix}.tempC`]}

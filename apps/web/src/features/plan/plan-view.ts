@@ -5,6 +5,7 @@ import {
   isOverMidnight,
   type PlanOption,
   type PricedOption,
+  type SeasonJobId,
   startOfHourMs,
   type VerdictKind,
   type Window,
@@ -32,6 +33,8 @@ export interface Block {
   /** As the weather has it now; null: it does not go there any more, or nobody knows. */
   readonly window: Window | null;
   readonly worthMinor: number | null;
+  /** Work of the season that was agreed on and does not go there. */
+  readonly missingExtras: readonly SeasonJobId[];
   readonly fallback: Fallback | null;
   readonly alternatives: readonly PricedOption[];
 }
@@ -59,6 +62,7 @@ function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
     washId: id,
     window: choice?.window ?? state?.window ?? null,
     worthMinor: choice?.worthMinor ?? state?.worthMinor ?? null,
+    missingExtras: choice?.missingExtras ?? [],
     fallback: choice?.fallback ?? null,
     alternatives: choice?.alternatives ?? [],
   };
@@ -76,6 +80,7 @@ function proposedBlock(change: ExplainedChange, { choices }: PlanView): Block[] 
       washId: change.washId,
       window: choice?.window ?? null,
       worthMinor: choice?.worthMinor ?? null,
+      missingExtras: choice?.missingExtras ?? [],
       fallback: choice?.fallback ?? null,
       alternatives: choice?.alternatives ?? [],
     },

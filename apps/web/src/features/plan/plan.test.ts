@@ -77,6 +77,7 @@ const choice = (vehicleId: string, at: string, worthMinor: number): PlanChoice =
   window: window(at),
   handsId: 'owner',
   worthMinor,
+  missingExtras: [],
   fallback: null,
   alternatives: [],
 });

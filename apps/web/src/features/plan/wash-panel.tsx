@@ -229,6 +229,11 @@ export function WashPanel(props: WashPanelProps) {
       <Away {...props} />
       <Promise {...props} />
       <SeasonWork {...props} />
+      {block.missingExtras.length > 0 && (
+        <p className={classes.against}>
+          Agreed with the customer, but it does not go at that start: {seasonJobsText(block.missingExtras)}.
+        </p>
+      )}
       {fallback && <p>{fallbackText(fallback, places, format)}</p>}
       <Aim {...props} />
       <Acts {...props} />

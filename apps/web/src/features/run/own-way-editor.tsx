@@ -1,5 +1,5 @@
-import { ActionIcon, Button, Group, NumberInput, Select, TextInput } from '@mantine/core';
-import type { HouseRules, WashedCar } from '@keen/core';
+import { ActionIcon, Button, Group, Select, TextInput } from '@mantine/core';
+import type { HouseRules, Variant, WashedCar } from '@keen/core';
 import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
@@ -16,6 +16,7 @@ import {
   variantFrom,
   withExtra,
 } from './own-way.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './run.module.css';
 
 interface OwnWayEditorProps {
@@ -31,15 +32,15 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
   const [failure, setFailure] = useState<string | null>(null);
   const save = useSaveSettings();
   const errors = minuteErrors(steps);
-  const before = house.variants ?? {};
+  const before = house.variants?.[methodId] ?? null;
   const change = (key: string, part: Partial<OwnStep>): void =>
     setSteps(steps.map((step) => (step.key === key ? { ...step, ...part } : step)));
-  const keep = (variants: NonNullable<HouseRules['variants']>, message: string): void =>
+  const keep = (variant: Variant | null, message: string): void =>
     save.mutate(
-      { house: { variants } },
+      { house: { variants: { [methodId]: variant } } },
       {
         onSuccess: () => {
-          noticeWithUndo(message, () => save.mutate({ house: { variants: before } }));
+          noticeWithUndo(message, () => save.mutate({ house: { variants: { [methodId]: before } } }));
           onClose();
         },
         onError: (error) =>
@@ -50,7 +51,6 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
           ),
       },
     );
-  const { [methodId]: _own, ...others } = before;
   return (
     <section className={`${classes.box} no-print`}>
       <h2>The shop’s own way: {methodName(methodId)}</h2>
@@ -83,7 +83,7 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
                 <IconArrowDown size={18} />
               </ActionIcon>
               <strong>{name}</strong>
-              <NumberInput
+              <TypedNumber
                 aria-label={`Minutes of ${name}`}
                 suffix=" min"
                 value={step.minutes}
@@ -134,12 +134,12 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
           color="lamp.3"
           loading={save.isPending}
           disabled={Object.keys(errors).length > 0}
-          onClick={() => keep({ ...before, [methodId]: variantFrom(steps) }, 'The shop’s own way is kept.')}
+          onClick={() => keep(variantFrom(steps), 'The shop’s own way is kept.')}
         >
           Keep it
         </Button>
-        {before[methodId] && (
-          <Button variant="default" onClick={() => keep(others, 'Back to the method as it ships.')}>
+        {before && (
+          <Button variant="default" onClick={() => keep(null, 'Back to the method as it ships.')}>
             As it ships
           </Button>
         )}

@@ -26,15 +26,14 @@ interface DriveDraft {
   readonly meanKmh: number | null;
 }
 
-const STALE = ['drives', 'verdicts', 'plan'];
 const SHOWN = 8;
 
 /** What is known of a car's drives; days without follow its weekly habit. */
 export function Drives({ vehicle, nowMs }: DrivesProps) {
   const format = useFormat();
   const { data: drives = [] } = useDrives(vehicle.id);
-  const { mutate: takeAway } = useTakeAway(STALE);
-  const { mutate: bringBack } = useBringBack(STALE);
+  const { mutate: takeAway } = useTakeAway('drives');
+  const { mutate: bringBack } = useBringBack('drives');
   const [all, setAll] = useState(false);
   const load = useImportTrack(vehicle.id);
   const newestFirst = [...drives].reverse();

@@ -21,15 +21,14 @@ import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import { newest } from './salt-view.js';
 import classes from './salt.module.css';
 
-const STALE = ['bulletins', 'verdicts', 'plan'];
 const SHOWN = 8;
 
 /** What was spread on the roads, by bulletin; entered or read from a table too. */
 export function Roads({ nowMs }: { readonly nowMs: number }) {
   const format = useFormat();
   const { data, error } = useBulletins();
-  const { mutate: takeAway } = useTakeAway(STALE);
-  const { mutate: bringBack } = useBringBack(STALE);
+  const { mutate: takeAway } = useTakeAway('bulletins');
+  const { mutate: bringBack } = useBringBack('bulletins');
   const load = useImportBulletins();
   const [count, setCount] = useState(SHOWN);
   if (error) return <Failed error={error} />;

@@ -27,14 +27,12 @@ interface SwabDraft {
   readonly areaMm2: number | null;
 }
 
-const STALE = ['swabs', 'verdicts', 'plan'];
-
 /** Readings of the patch: each corrects its zone, and together they say how much this car picks up. */
 export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
   const format = useFormat();
   const { data: swabs = [] } = useSwabs(vehicle.id);
-  const { mutate: takeAway } = useTakeAway(STALE);
-  const { mutate: bringBack } = useBringBack(STALE);
+  const { mutate: takeAway } = useTakeAway('swabs');
+  const { mutate: bringBack } = useBringBack('swabs');
   const { pickUp } = salt;
   const forget = (id: string): void => {
     const path = `vehicles/${vehicle.id}/swabs/${id}`;

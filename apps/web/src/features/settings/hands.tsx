@@ -10,12 +10,18 @@ import classes from './settings.module.css';
 
 interface HandsSectionProps {
   readonly hands: Settings['hands'];
-  readonly onSave: (hands: readonly Hands[]) => Promise<unknown>;
+  /** @param read as they were when the first of them was touched */
+  readonly onSave: (hands: readonly Hands[], read: readonly Hands[]) => Promise<unknown>;
 }
 
 /** Who washes, and when: the plan uses these hands in these hours. */
 export function HandsSection({ hands, onSave }: HandsSectionProps) {
-  const [draft, setDraft] = useState<readonly Hands[] | null>(null);
+  const [draft, setTyped] = useState<readonly Hands[] | null>(null);
+  const [read, setRead] = useState(hands);
+  const setDraft = (typed: readonly Hands[] | null): void => {
+    if (draft === null) setRead(hands);
+    setTyped(typed);
+  };
   const [isSaving, setSaving] = useState(false);
   const shown = draft ?? hands;
   const errors = handsErrors(shown);
@@ -23,9 +29,13 @@ export function HandsSection({ hands, onSave }: HandsSectionProps) {
     setDraft(shown.map((row) => (row.id === id ? { ...row, ...part } : row)));
   const save = (): void => {
     setSaving(true);
-    onSave(shown)
+    onSave(shown, read)
       .then(() => setDraft(null))
-      .catch((error: unknown) => noticeOfFailure(error instanceof Error ? error : new ApiError(0, [])))
+      .catch((error: unknown) => {
+        // What stands now has been seen with the refusal; saving again is meant.
+        if (error instanceof ApiError && error.status === 409) setRead(hands);
+        noticeOfFailure(error instanceof Error ? error : new ApiError(0, []));
+      })
       .finally(() => setSaving(false));
   };
   return (

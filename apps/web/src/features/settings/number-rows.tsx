@@ -1,6 +1,8 @@
-import { Button, NumberInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
+import { numberOf } from '../../parts/number-text.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './settings.module.css';
 
 export interface NumberRow {
@@ -24,8 +26,8 @@ interface NumberRowsProps {
 export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
   const [errors, setErrors] = useState<Record<string, string>>({});
   const save = (id: string, text: string | number): void => {
-    const value = Number(text);
-    if (text === '' || value === values[id]) return;
+    const value = numberOf(text);
+    if (value === null || value === values[id]) return;
     onSave(id, value).then(
       () => setErrors(({ [id]: _, ...others }) => others),
       (error: unknown) =>
@@ -42,10 +44,10 @@ export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
           <div>
             {row.means.charAt(0).toUpperCase() + row.means.slice(1)}
             <div className="muted">
-              {row.origin}; shipped as {row.value} {row.unit}
+              {row.origin}; shipped as {String(row.value).replace('-', '−')} {row.unit}
             </div>
           </div>
-          <NumberInput
+          <TypedNumber
             key={values[row.id]}
             aria-label={`${row.means}, ${row.unit}`}
             rightSection={<span className="muted">{row.unit.length <= 5 ? row.unit : ''}</span>}

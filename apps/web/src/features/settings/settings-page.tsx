@@ -12,7 +12,7 @@ import type { Settings } from '../../api/types.js';
 import { HARDNESS_LABELS } from '../../format/format.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure } from '../../parts/notices.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { optionsOf, SEASON_JOB_NAMES, SEASON_NAMES } from '../../words/names.js';
@@ -51,7 +51,10 @@ export function SettingsPage() {
     <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
-      <HandsSection hands={settings.hands} onSave={(hands) => save.mutateAsync({ hands })} />
+      <HandsSection
+        hands={settings.hands}
+        onSave={(hands, read) => save.mutateAsync({ hands, was: { hands: read } })}
+      />
       <Calendars hands={settings.hands} />
       <section className={classes.box}>
         <h2>House rules</h2>
@@ -127,6 +130,14 @@ interface UnitsProps {
 
 function Units({ settings, onSave }: UnitsProps) {
   const { display } = settings;
+  const onCurrency = (currency: string): void => {
+    if (currency === display.currency) return;
+    onSave({ display: { currency } });
+    noticeWithUndo(
+      `Amounts keep their numbers: what was ${display.currency} is now read as ${currency}, nothing is converted.`,
+      () => onSave({ display: { currency: display.currency } }),
+    );
+  };
   return (
     <section className={classes.box}>
       <h2>Units and place on the clock</h2>
@@ -184,7 +195,7 @@ function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={CURRENCIES}
           value={display.currency}
-          onChange={(currency) => currency && onSave({ display: { currency } })}
+          onChange={(currency) => currency && onCurrency(currency)}
           allowDeselect={false}
         />
         <Select

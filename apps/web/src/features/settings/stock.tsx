@@ -1,25 +1,26 @@
 import { METHODS, type MethodId } from '@keen/core';
-import { NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import type { Settings } from '../../api/types.js';
 import { METHOD_NAMES } from '../../words/names.js';
+import { numberOf } from '../../parts/number-text.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './settings.module.css';
 
 interface StockProps {
   readonly stock: Settings['stock'];
-  readonly onSave: (stock: Settings['stock']) => Promise<unknown>;
+  /** What changes; null: not counted. */
+  readonly onSave: (stock: Readonly<Record<string, number | null>>) => Promise<unknown>;
 }
 
 /** For how many washes product is left; the plan does not go beyond it, and a wash that is done uses one. */
 export function Stock({ stock, onSave }: StockProps) {
   const [error, setError] = useState<{ readonly id: MethodId; readonly text: string } | null>(null);
   const save = (id: MethodId, text: string): void => {
-    const value = text === '' ? undefined : Number(text);
-    if (value === stock[id]) return;
-    const { [id]: _, ...others } = stock;
+    const value = numberOf(text);
+    if (value === (stock[id] ?? null)) return;
     setError(null);
-    onSave(value === undefined ? others : { ...others, [id]: value }).catch((failure: unknown) =>
+    onSave({ [id]: value }).catch((failure: unknown) =>
       setError({
         id,
         text: failure instanceof ApiError ? failure.message : 'Not saved; the program does not answer.',
@@ -35,7 +36,7 @@ export function Stock({ stock, onSave }: StockProps) {
       </p>
       <div className={classes.stock}>
         {METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => (
-          <NumberInput
+          <TypedNumber
             key={`${id} ${stock[id] ?? ''}`}
             label={METHOD_NAMES[id]}
             placeholder="plenty"

@@ -23,7 +23,7 @@ import {
   TARGET_NAMES,
   TONE_NAMES,
 } from '../../words/names.js';
-import { draftOf, NEW_VEHICLE, type VehicleDraft, vehicleErrors, vehicleFrom } from './vehicle-form.js';
+import { draftOf, NEW_VEHICLE, vehicleErrors, vehicleFrom } from './vehicle-form.js';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
@@ -39,11 +39,13 @@ interface VehicleDrawerProps {
 export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDrawerProps) {
   const { data: customers } = useCustomers();
   const save = useSaveVehicle();
-  const { draft, set, errors, failure, submit, cancel } = useRecordForm<VehicleDraft, VehicleRecord>({
+  const { draft, set, errors, failure, submit, cancel } = useRecordForm({
     draftKey: `vehicle-${vehicle?.id ?? 'new'}`,
+    record: vehicle,
     initial: vehicle ? draftOf(vehicle) : NEW_VEHICLE,
     errorsOf: vehicleErrors,
-    save: (typed) => save.mutateAsync({ id: vehicle?.id, ...vehicleFrom(typed) }),
+    fieldsOf: vehicleFrom,
+    save: (fields) => save.mutateAsync({ id: vehicle?.id, ...fields }),
     onSaved,
     onClose,
   });

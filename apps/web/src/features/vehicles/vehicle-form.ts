@@ -74,7 +74,9 @@ export function vehicleErrors(draft: VehicleDraft): VehicleErrors {
   }
   if (draft.weekShares.some((share) => outside(share, 0, 10)))
     errors.weekShares = 'Each from 0 (stays at home) to 10 times a usual day.';
-  if (outside(draft.cadenceDays, 1, 365)) errors.cadenceDays = 'From 1 to 365 days.';
+  // Only what is shown is judged: days count where the target is days.
+  if (draft.targetKind === 'days' && outside(draft.cadenceDays, 1, 365))
+    errors.cadenceDays = 'From 1 to 365 days.';
   if (draft.targetKind !== 'days' && outside(draft.targetMost, 1, 1000))
     errors.targetMost = 'From 1 to 1000.';
   return errors;
@@ -88,7 +90,7 @@ export function vehicleFrom(draft: VehicleDraft): Omit<VehicleRecord, 'id' | 'kn
     name: fields.name.trim(),
     driving: { mainRoadKm: mainRoadKm ?? 0, townKm: townKm ?? 0, bridgeKm: bridgeKm ?? 0 },
     weekShares: weekShares.map((share) => share ?? 1),
-    cadenceDays: cadenceDays ?? 14,
+    cadenceDays: outside(cadenceDays, 1, 365) ? 14 : (cadenceDays ?? 14),
     target: targetKind === 'days' ? { kind: 'days' } : { kind: targetKind, most: targetMost ?? 1 },
   };
 }

@@ -2,7 +2,6 @@ import {
   Button,
   Chip,
   Group,
-  NumberInput,
   SegmentedControl,
   Select,
   Stack,
@@ -19,6 +18,7 @@ import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, optionsOf, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import { TypedNumber } from '../../parts/typed-number.js';
 import { doneFrom, draftErrors, type DraftErrors, type WashDraft } from './wash-form.js';
 
 interface DoneFormProps {
@@ -103,7 +103,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
               onChange={(event) => set({ start: event.currentTarget.value })}
               error={errors.start}
             />
-            <NumberInput
+            <TypedNumber
               label="Minutes"
               value={draft.minutes}
               onChange={(minutes) => set({ minutes })}
@@ -122,7 +122,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
               error={errors.methodId}
               allowDeselect={false}
             />
-            <NumberInput
+            <TypedNumber
               label={`Paid, ${around.currency}`}
               value={draft.cost}
               onChange={(cost) => set({ cost })}

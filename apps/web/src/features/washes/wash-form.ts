@@ -1,6 +1,7 @@
-import type { PanelId, SeasonJobId, SpotsFound } from '@keen/core';
+import { MINOR_PER_UNIT, MOST_MINOR, type PanelId, type SeasonJobId, type SpotsFound } from '@keen/core';
 import type { DoneWash, WashRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
+import { numberOf } from '../../parts/number-text.js';
 
 /** What is typed into the form of a done wash. */
 export interface WashDraft {
@@ -8,6 +9,8 @@ export interface WashDraft {
   readonly placeId: string;
   readonly methodId: string;
   readonly start: string;
+  /** What the field was filled with. */
+  readonly startMs: number | null;
   readonly minutes: number | string;
   readonly cost: number | string;
   readonly icePanels: PanelId[];
@@ -23,14 +26,16 @@ export function draftFor(
   wash: WashRecord,
   around: { nowMs: number; timeZone: string; priceMinor: number | null },
 ): WashDraft {
-  const startMs = Math.min(wash.startMs, around.nowMs - 60_000 * wash.minutes);
+  const begunMs =
+    wash.startMs > around.nowMs ? Math.min(wash.startMs, around.nowMs - 60_000 * wash.minutes) : wash.startMs;
   return {
     vehicleId: wash.vehicleId,
     placeId: wash.placeId,
     methodId: wash.methodId,
-    start: toLocalInput(wash.startMs > around.nowMs ? startMs : wash.startMs, around.timeZone),
+    start: toLocalInput(begunMs, around.timeZone),
+    startMs: begunMs,
     minutes: Math.round(wash.minutes),
-    cost: around.priceMinor === null ? '' : around.priceMinor / 100,
+    cost: around.priceMinor === null ? '' : around.priceMinor / MINOR_PER_UNIT,
     icePanels: [],
     extras: [...wash.extras],
     spots: 'none',
@@ -44,29 +49,35 @@ export type DraftErrors = Partial<Record<keyof WashDraft, string>>;
 /** The form's faults by field; none where it can be sent. */
 export function draftErrors(draft: WashDraft, around: { nowMs: number; timeZone: string }): DraftErrors {
   const errors: DraftErrors = {};
-  const startMs = fromLocalInput(draft.start, around.timeZone);
+  const startMs = fromLocalInput(draft.start, around.timeZone, draft.startMs);
   if (startMs === null) errors.start = 'Give a date and a time.';
   else if (startMs > around.nowMs) errors.start = 'This is still to come; a wash that is done has begun.';
   if (!draft.vehicleId) errors.vehicleId = 'Choose the vehicle.';
   if (!draft.placeId) errors.placeId = 'Choose the place.';
   if (!draft.methodId) errors.methodId = 'Choose the method.';
-  const minutes = Number(draft.minutes);
-  if (draft.minutes === '' || !(minutes >= 1 && minutes <= 1440))
-    errors.minutes = 'Between 1 and 1440 minutes.';
-  const cost = Number(draft.cost);
-  if (draft.cost !== '' && !(cost >= 0 && cost <= 10_000)) errors.cost = 'Between 0 and 10 000.';
+  const minutes = numberOf(draft.minutes);
+  if (minutes === null || minutes < 1 || minutes > 1440) errors.minutes = 'Between 1 and 1440 minutes.';
+  const cost = numberOf(draft.cost);
+  if (draft.cost !== '' && (cost === null || cost < 0 || cost * MINOR_PER_UNIT > MOST_MINOR))
+    errors.cost = 'Between 0 and 1 000 000.';
   return errors;
 }
+
+/** An amount as it is kept; null: not said. */
+const minorOf = (typed: number | string): number | null => {
+  const amount = numberOf(typed);
+  return amount === null ? null : Math.round(amount * MINOR_PER_UNIT);
+};
 
 /** The form as the server takes it. Only for a form without faults. */
 export function doneFrom(draft: WashDraft, timeZone: string): DoneWash {
   const { icePanels, spots, leftovers, note } = draft;
   return {
-    startMs: fromLocalInput(draft.start, timeZone) ?? 0,
-    minutes: Number(draft.minutes),
+    startMs: fromLocalInput(draft.start, timeZone, draft.startMs) ?? 0,
+    minutes: numberOf(draft.minutes) ?? 1,
     methodId: draft.methodId,
     extras: draft.extras,
-    costMinor: draft.cost === '' ? null : Math.round(Number(draft.cost) * 100),
+    costMinor: minorOf(draft.cost),
     found: { icePanels, spots, leftovers, note },
   };
 }

@@ -27,6 +27,7 @@ const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
   placeId: '',
   methodId: '',
   start: toLocalInput(nowMs - 3_600_000, timeZone),
+  startMs: null,
   minutes: 30,
   cost: '',
   icePanels: [],

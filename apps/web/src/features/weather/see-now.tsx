@@ -2,7 +2,7 @@ import { Group, Select } from '@mantine/core';
 import { type PrecipKind, type RoadClass, type RoadState, SEEN_WINDS, SIGHT_FADE_HOURS } from '@keen/core';
 import { useState } from 'react';
 import { useBringBack, useTakeAway } from '../../api/queries.js';
-import { type SightRecord, useSee, useSights, WEATHER_STALE } from '../../api/weather-queries.js';
+import { type SightRecord, useSee, useSights } from '../../api/weather-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
@@ -140,8 +140,8 @@ export function SeeNow() {
 function Sights() {
   const format = useFormat();
   const { data: sights } = useSights();
-  const { mutate: takeAway } = useTakeAway(WEATHER_STALE);
-  const { mutate: bringBack } = useBringBack(WEATHER_STALE);
+  const { mutate: takeAway } = useTakeAway('weather');
+  const { mutate: bringBack } = useBringBack('weather');
   if (!sights || sights.length === 0)
     return <span className="muted">Nothing was noted in the last day.</span>;
   const forget = (id: string): void => {

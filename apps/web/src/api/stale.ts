@@ -1,0 +1,51 @@
+/** What the cache is divided into: the first word of each query. */
+export const VIEWS = [
+  'clock',
+  'settings',
+  'vehicles',
+  'places',
+  'washes',
+  'weather',
+  'plan',
+  'verdicts',
+  'bulletins',
+  'drives',
+  'swabs',
+  'customers',
+  'bookings',
+  'messages',
+  'kit',
+  'calendar',
+] as const;
+export type View = (typeof VIEWS)[number];
+
+/** The plan (with the morning, run sheets and moves in it) and the verdicts are worked out from nearly everything. */
+const WORKED_OUT = ['plan', 'verdicts'] as const satisfies readonly View[];
+
+/**
+ * Which views depend on which kind of record: the one table that every change on the server goes by. A view is there if any figure or
+ * word of it can change with the record.
+ */
+export const DEPENDENT_VIEWS = {
+  /** Done washes take product and what is counted; planned ones are what customers are told of. */
+  washes: ['washes', ...WORKED_OUT, 'settings', 'kit', 'messages', 'calendar', 'bookings'],
+  /** The start, the close and its undo move the wash and all that follows from it. */
+  runs: ['washes', ...WORKED_OUT, 'settings', 'kit', 'messages', 'calendar', 'bookings', 'vehicles'],
+  vehicles: ['vehicles', ...WORKED_OUT, 'bookings', 'messages', 'customers', 'calendar', 'kit'],
+  places: ['places', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit'],
+  settings: ['settings', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit'],
+  customers: ['customers', 'vehicles', ...WORKED_OUT, 'bookings', 'messages', 'calendar'],
+  bookings: ['bookings', ...WORKED_OUT, 'messages'],
+  kit: ['kit', ...WORKED_OUT],
+  messages: ['messages'],
+  calendar: ['calendar', ...WORKED_OUT],
+  weather: ['weather', ...WORKED_OUT, 'kit', 'messages'],
+  bulletins: ['bulletins', ...WORKED_OUT],
+  drives: ['drives', ...WORKED_OUT],
+  swabs: ['swabs', ...WORKED_OUT],
+  looks: ['verdicts', 'plan'],
+  clock: ['clock', 'weather', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit', 'bulletins'],
+} as const satisfies Readonly<Record<string, readonly View[]>>;
+
+/** A kind of record that can be changed. */
+export type RecordKind = keyof typeof DEPENDENT_VIEWS;

@@ -1,0 +1,14 @@
+import { type DisplaySettings, HARDNESS_UNITS } from '@keen/core';
+import type { Scale } from '../parts/number-field.js';
+
+/** Temperatures as this user reads and types them. */
+export const tempScale = ({ temperature }: Pick<DisplaySettings, 'temperature'>): Scale =>
+  temperature === 'F'
+    ? { toShown: (tempC) => tempC * 1.8 + 32, fromShown: (shown) => (shown - 32) / 1.8 }
+    : { toShown: (tempC) => tempC, fromShown: (shown) => shown };
+
+/** Hardness in this user's scale; kept in mg/L of CaCO₃. */
+export const hardnessScale = ({ hardness }: Pick<DisplaySettings, 'hardness'>): Scale => ({
+  toShown: (mgPerLitre) => mgPerLitre / HARDNESS_UNITS[hardness],
+  fromShown: (shown) => shown * HARDNESS_UNITS[hardness],
+});
