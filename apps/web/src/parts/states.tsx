@@ -73,10 +73,16 @@ export function Stopped({ onGoOn }: { readonly onGoOn: () => void }) {
   );
 }
 
-const explain = (error: Error): string =>
-  error instanceof ApiError
-    ? error.message
-    : 'The program does not answer. What you typed is kept here; see that it is running.';
+/** A request that reached nobody, in the words of the browsers; anything else is a fault of this view. */
+const isUnreached = (error: Error): boolean =>
+  error instanceof TypeError && /fetch|network|load failed/i.test(error.message);
+
+const explain = (error: Error): string => {
+  if (error instanceof ApiError) return error.message;
+  return isUnreached(error)
+    ? 'The server is not responding. What you typed is kept here; see that it is running.'
+    : `This part of the page stopped working (${error.message}). What you typed is kept; the rest works.`;
+};
 
 /** Something went wrong: what, what was kept, and another try. */
 export function Failed({ error, onRetry }: { readonly error: Error; readonly onRetry?: () => void }) {

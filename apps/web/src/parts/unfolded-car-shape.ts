@@ -109,8 +109,9 @@ function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string 
     {
       zone: `arches-${side}`,
       path: axles.map((x) => arch(flank, x)).join(''),
-      labelX: axles[1],
-      labelY: at(1 - (ARCH_SHARE + WHEEL_SHARE) / 2),
+      // Ahead of the rear wheel, which would cover it.
+      labelX: axles[1] - (height * (ARCH_SHARE + WHEEL_SHARE)) / 2,
+      labelY: at(0.84),
     },
     {
       zone: `wheels-${side}`,

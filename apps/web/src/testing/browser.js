@@ -16,3 +16,11 @@ globalThis.ResizeObserver ??= class {
 };
 globalThis.IS_REACT_ACT_ENVIRONMENT = true;
 Object.assign(globalThis, { TextDecoder, TextEncoder });
+document.fonts ??= { addEventListener: () => undefined, removeEventListener: () => undefined };
+Element.prototype.scrollIntoView ??= () => undefined;
+HTMLDialogElement.prototype.showModal ??= function showModal() {
+  this.open = true;
+};
+HTMLDialogElement.prototype.close ??= function close() {
+  this.open = false;
+};

@@ -107,7 +107,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
             onChoose={setZone}
           />
           <p className="muted">
-            Left flank above, right flank below. Underlined figures were seen; the rest is estimated
+            Underlined figures were seen; the rest is estimated
             {layer === 'soil'
               ? ' from the salt ledger and the days, and holds until the next wash.'
               : layer === 'protection'

@@ -1,5 +1,5 @@
 import { Group, Select, TextInput } from '@mantine/core';
-import { CAR_ZONE_IDS, type CarZone, swab } from '@keen/core';
+import { CAR_ZONE_IDS } from '@keen/core';
 import { useState } from 'react';
 import { useAddSwab, useBringBack, useSwabs, useTakeAway } from '../../api/queries.js';
 import type { SaltView, VehicleRecord } from '../../api/types.js';
@@ -10,6 +10,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { TakeAway } from '../../parts/take-away.js';
 import { ZONE_NAMES } from '../../words/names.js';
+import { readSwab, type SwabDraft } from './swab-form.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import classes from './salt.module.css';
 
@@ -17,14 +18,6 @@ interface SwabsProps {
   readonly vehicle: VehicleRecord;
   readonly salt: SaltView;
   readonly nowMs: number;
-}
-
-interface SwabDraft {
-  readonly at: string;
-  readonly zone: CarZone;
-  readonly delta: number | null;
-  readonly volumeMl: number | null;
-  readonly areaMm2: number | null;
 }
 
 /** Readings of the patch: each corrects its zone, and together they say how much this car picks up. */
@@ -103,28 +96,19 @@ function SwabForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly n
   });
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const { delta, volumeMl, areaMm2 } = draft;
-  const load =
-    delta !== null && delta >= 0 && volumeMl !== null && volumeMl > 0 && areaMm2 !== null && areaMm2 > 0
-      ? swab({ deltaMicroSiemensPerCm: delta, volumeMl, areaMm2 }).mgPerM2 / 1000
-      : null;
+  const reading = readSwab(draft);
+  // A figure that cannot be is said as it is typed; what is missing only once it is to be kept.
+  const impossible = delta !== null && volumeMl !== null && areaMm2 !== null && reading.kind === 'faulty';
+  const shown: Readonly<Record<string, string>> = impossible ? reading.errors : errors;
   const submit = (): void => {
     const atMs = fromLocalInput(draft.at, format.timeZone);
-    const found: Record<string, string> = {};
-    if (atMs === null) found.atMs = 'Give a date and a time.';
-    if (delta === null || delta < 0) found.deltaMicroSiemensPerCm = 'From 0 µS/cm.';
-    if (volumeMl === null || volumeMl <= 0) found.volumeMl = 'Above 0 mL.';
-    if (areaMm2 === null || areaMm2 <= 0) found.areaMm2 = 'Above 0 mm².';
-    setErrors(found);
-    if (
-      atMs === null ||
-      delta === null ||
-      volumeMl === null ||
-      areaMm2 === null ||
-      Object.keys(found).length > 0
-    )
-      return;
+    setErrors({
+      ...(reading.kind === 'faulty' ? reading.errors : {}),
+      ...(atMs === null ? { atMs: 'Give a date and a time.' } : {}),
+    });
+    if (atMs === null || reading.kind === 'faulty') return;
     add.mutate(
-      { atMs, zone: draft.zone, deltaMicroSiemensPerCm: delta, volumeMl, areaMm2 },
+      { atMs, zone: draft.zone, ...reading.input },
       {
         onSuccess: forget,
         onError: (error) => setErrors(faultsOf(error, 'atMs')),
@@ -138,7 +122,7 @@ function SwabForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly n
       onSubmit={submit}
       said={
         <span className="figure" aria-live="polite">
-          {load === null ? '' : `${load.toFixed(2)} g/m²`}
+          {reading.kind === 'found' ? `${reading.gramsPerM2.toFixed(2)} g/m²` : ''}
         </span>
       }
     >
@@ -164,21 +148,21 @@ function SwabForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly n
           unit="µS/cm"
           value={delta}
           onChange={(value) => set({ delta: value })}
-          error={errors.deltaMicroSiemensPerCm}
+          error={shown.deltaMicroSiemensPerCm}
         />
         <NumberField
           label="Water"
           unit="mL"
           value={volumeMl}
           onChange={(value) => set({ volumeMl: value })}
-          error={errors.volumeMl}
+          error={shown.volumeMl}
         />
         <NumberField
           label="Patch"
           unit="mm²"
           value={areaMm2}
           onChange={(value) => set({ areaMm2: value })}
-          error={errors.areaMm2}
+          error={shown.areaMm2}
         />
       </Group>
     </NoteForm>
