@@ -43,7 +43,7 @@ const components = {
     '\\.css$': '<rootDir>/src/testing/no-styles.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
-  setupFiles: ['<rootDir>/src/testing/browser.js'],
+  setupFiles: ['<rootDir>/src/testing/browser.ts'],
 };
 
 export default {

@@ -266,7 +266,7 @@ test.describe('with no signal', () => {
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await press(page).click();
     const written: string[] = [];
-    for (let event = 0; event < 45; event += 1) {
+    for (let event = 0; event < 24; event += 1) {
       const dice = random();
       if (dice < 0.3) await (random() < 0.5 ? signal.cut(context) : signal.give(context));
       else if (dice < 0.5) {
@@ -288,6 +288,6 @@ test.describe('with no signal', () => {
     await sent(page);
     const notes = (await log(request, id)).flatMap(({ deed }) => (deed.kind === 'note' ? [deed.text] : []));
     expect(notes).toEqual(written);
-    expect(written.length).toBeGreaterThan(12);
+    expect(written.length).toBeGreaterThan(6);
   });
 });

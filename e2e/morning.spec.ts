@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { DESK, PHONE } from './browser.js';
+import { settled } from './settled.js';
 
 async function openMorning(page: Page): Promise<void> {
   await page.goto('/');
@@ -82,8 +83,7 @@ test('nothing of the page is wider than a phone', async ({ page }) => {
     '/desk',
     '/settings',
   ]) {
-    await page.goto(path);
-    await page.waitForLoadState('networkidle');
+    await settled(page, path);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, path).toBeLessThanOrEqual(PHONE.width);
   }

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { faultsOf } from './axe.js';
+import { settled, unmoving } from './settled.js';
 
 const VIEWS = [
   '/',
@@ -23,13 +24,6 @@ const VIEWS = [
   '/round',
 ];
 
-async function settled(page: Page, path: string): Promise<void> {
-  await page.goto(path);
-  await page.waitForLoadState('networkidle');
-  await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 40_000 });
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-}
-
 for (const path of VIEWS) {
   test(`axe finds nothing on ${path}, and enough contrast by night`, async ({ page }) => {
     await settled(page, path);
@@ -50,7 +44,7 @@ test('axe finds nothing in the forms', async ({ page }) => {
     await settled(page, path);
     await page.getByRole('button', { name: button }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    await page.waitForTimeout(400);
+    await unmoving(page);
     expect(await faultsOf(page, { part: '[role="dialog"]' }), path).toEqual([]);
   }
 });

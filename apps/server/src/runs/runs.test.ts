@@ -180,7 +180,10 @@ describe('the close of a run', () => {
     expect((await stockLeft()).stock).toEqual({ [METHOD]: 5 });
     // What was seen when it was closed is taken back with the close.
     expect(await roof()).toMatchObject({ kind: 'coating', observed: null });
-    await api().patch('/api/settings').send({ stock: {} }).expect(200);
+    await api()
+      .patch('/api/settings')
+      .send({ stock: { [METHOD]: null } })
+      .expect(200);
   });
 
   it('counts nothing where nothing was done: no towels, no season work, no price of the visit', async () => {

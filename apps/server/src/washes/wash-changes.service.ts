@@ -10,6 +10,7 @@ import {
   shopMethod,
   shopSeasonJobs,
   spansMeet,
+  stayOf,
   type VehicleRecord,
   type WashRecord,
 } from '@keen/core';
@@ -18,7 +19,7 @@ import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesService } from '../places/places.service.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { endOf, freeFrom, isAhead, slotOf } from '../verdicts/plan-facts.js';
+import { endOf, isAhead, slotOf } from '../verdicts/plan-facts.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { WashesRepository } from './washes.repository.js';
@@ -206,8 +207,9 @@ function place(
       'startMs is in the past; log a wash that was done instead of planning it.',
     );
   const others = standing.filter(({ id }) => id !== wash.id);
-  const asSpan = (other: WashRecord) => ({ fromMs: other.startMs, toMs: freeFrom(other, shop.nowMs) });
-  const beside = others.filter((other) => spansMeet(asSpan(wash), asSpan(other)));
+  // From coming to leaving, the queue waited through between.
+  const stay = (other: WashRecord) => stayOf(slotOf(other, shop.nowMs), shop.places);
+  const beside = others.filter((other) => spansMeet(stay(wash), stay(other)));
   if (beside.some(({ vehicleId }) => vehicleId === wash.vehicleId))
     throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
   const full = beside.filter(({ placeId }) => placeId === wash.placeId);

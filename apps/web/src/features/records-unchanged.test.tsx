@@ -145,11 +145,16 @@ let answer: () => Response = () => new Response('{}', { status: 200 });
 beforeEach(() => {
   sent = [];
   localStorage.clear();
-  const reply = (path: RequestInfo | URL, options: RequestInit = {}): Promise<Response> => {
+  const reply = (path: string, options: RequestInit = {}): Promise<Response> => {
     const { method = 'GET', body } = options;
     if (method === 'GET')
-      return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve([]) } as Response);
-    sent.push({ method, path: String(path), body: JSON.parse(String(body)) as Record<string, unknown> });
+      return Promise.resolve({
+        ok: true,
+        status: 200,
+        json: () => Promise.resolve([]),
+      } as unknown as Response);
+    const text = typeof body === 'string' ? body : '{}';
+    sent.push({ method, path, body: JSON.parse(text) as Record<string, unknown> });
     return Promise.resolve(answer());
   };
   globalThis.fetch = jest.fn(reply) as unknown as typeof fetch;

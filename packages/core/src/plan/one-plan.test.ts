@@ -27,7 +27,7 @@ import {
   moveOptions,
   morningAnswers,
   type PlanAnswer,
-  planCase,
+  type planCase,
   planDifference,
   type PlannedSlot,
   type PlanRequest,

@@ -131,7 +131,7 @@ describe('washes of the cadence beside those that stand', () => {
 });
 
 describe('salt that may not sit beyond a date', () => {
-  it('limits each period of the cadence, and not only the first', async () => {
+  it('limits each period of the cadence, and not only the first', () => {
     const windows = [window(10), window(50), window(58), window(82), window(106)];
     const dueMs = at(24);
     const silver = { ...car('silver', windows, { dueMs, deadlineMs: dueMs, everyDays: 2 }), cadenceDays: 2 };

@@ -6,7 +6,7 @@ import { FormDrawer } from '../../parts/form-drawer.js';
 import { HoursFields } from '../../parts/hours-fields.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { CONSENT_NAMES, optionsOf } from '../../words/names.js';
-import { type CustomerDraft, customerErrors, customerFrom, draftOf, NEW_CUSTOMER } from './customer-form.js';
+import { customerErrors, customerFrom, draftOf, NEW_CUSTOMER } from './customer-form.js';
 
 interface CustomerDrawerProps {
   /** null: a new one. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Customer, DEFAULT_DISPLAY, EMPTY_PRICE_LIST, type Finding } from '@keen/core';
+import { type Customer, DEFAULT_DISPLAY, type Finding } from '@keen/core';
 import type { MessageRecord, Untold } from '../../api/customer-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';

@@ -7,15 +7,7 @@ import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { optionsOf, PLACE_KIND_NAMES, SITE_RULE_NAMES, TAP_NAMES } from '../../words/names.js';
-import {
-  DEFAULT_WATER,
-  draftOf,
-  KIND_FACTS,
-  newPlace,
-  type PlaceDraft,
-  placeErrors,
-  placeFrom,
-} from './place-form.js';
+import { DEFAULT_WATER, draftOf, KIND_FACTS, newPlace, placeErrors, placeFrom } from './place-form.js';
 import { OfferFields, TariffFields } from './offer-fields.js';
 import { HoursFields } from '../../parts/hours-fields.js';
 import { HorizonFields, OpeningFields, QueueFields, WaterFields } from './place-parts.js';

@@ -1,0 +1,12 @@
+import { expect, type Page } from '@playwright/test';
+
+/** Goes to a view and waits until it shows what it is about: nothing of it is being fetched or worked out any more. */
+export async function settled(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 40_000 });
+}
+
+/** Waits until nothing moves: a dialog that slides in is there. */
+export const unmoving = (page: Page): Promise<unknown> =>
+  page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
