@@ -14,6 +14,24 @@ const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
 
 const say = (text) => console.log(`\n[keen] ${text}`);
 
+const stages = [];
+/** Does one stage and keeps how long it took. */
+async function stage(name, work) {
+  const from = performance.now();
+  say(name);
+  await work();
+  stages.push({ name, minutes: (performance.now() - from) / 60_000 });
+}
+
+/** Minutes of each stage and in all. */
+function sayMinutes() {
+  const row = (name, minutes) => `  ${minutes.toFixed(1).padStart(5)} min  ${name}`;
+  const all = stages.reduce((sum, { minutes }) => sum + minutes, 0);
+  say(
+    ['Time taken:', ...stages.map(({ name, minutes }) => row(name, minutes)), row('in all', all)].join('\n'),
+  );
+}
+
 /** Runs a command with the terminal handed over; ends this program when it fails. */
 function run(command, args, env = {}) {
   return new Promise((done) => {
@@ -77,16 +95,15 @@ const modes = {
     await run('node', SERVER_COMMAND);
   },
   async test() {
-    await install();
-    await build();
-    // Neither changes anything, and neither fills a core for long.
-    say('npm run lint, npm run types');
-    await Promise.all(['lint', 'types'].map((step) => run(npm, ['run', '--silent', step])));
-    say('npm run unit');
-    await run(npm, ['run', '--silent', 'unit']);
-    await browser();
-    say('npm run e2e');
-    await run(npm, ['run', '--silent', 'e2e']);
+    const script = (name) => run(npm, ['run', '--silent', name]);
+    await stage('install', install);
+    await stage('build', build);
+    // Neither changes anything, and each keeps one core busy.
+    await stage('lint and types', () => Promise.all([script('lint'), script('types')]));
+    await stage('unit', () => script('unit'));
+    await stage('browser', browser);
+    await stage('e2e', () => script('e2e'));
+    sayMinutes();
   },
   async bench() {
     await install();

@@ -2,7 +2,9 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import request from 'supertest';
 import { createApp } from '../app.js';
+import type { ErrorBody } from '../errors/api-error.js';
 
 export const TEST_CLOCK = '2026-01-14T06:40:00-05:00';
 
@@ -67,3 +69,20 @@ export const doneWash = (vehicleId: string, placeId: string, startMs: number): o
   costMinor: 1400,
   found: { icePanels: [], spots: 'none', leftovers: '', note: '' },
 });
+
+/** The first fault that a refusal names. */
+export const faultOf = (body: unknown): ErrorBody['error'] => (body as ErrorBody).error;
+
+/** What tests ask of the running application. */
+export function testCalls(running: () => TestApp) {
+  const api = () => request(running().app.getHttpServer());
+  return {
+    api,
+    get: async <T>(path: string): Promise<T> => (await api().get(`/api/${path}`).expect(200)).body as T,
+    make: async <T>(path: string, body: object): Promise<T> => {
+      const response = await api().post(`/api/${path}`).send(body);
+      if (response.status >= 300) throw new Error(`${path}: ${response.status} ${response.text}`);
+      return response.body as T;
+    },
+  };
+}

@@ -1,0 +1,83 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { createClient } from '@libsql/client';
+
+const COMMAND = fileURLToPath(new URL('../../dist/backup/backup-command.js', import.meta.url));
+
+let folder: string;
+let database: string;
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'keen-backup-'));
+  database = join(folder, 'keen-rinse.db');
+});
+
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const run = (...args: string[]) =>
+  spawnSync(process.execPath, [COMMAND, ...args], {
+    encoding: 'utf8',
+    env: { ...process.env, KEEN_DATA: folder, NODE_OPTIONS: '' },
+  });
+
+async function sql(file: string, ...statements: string[]): Promise<unknown[]> {
+  const client = createClient({ url: `file:${file}` });
+  let rows: unknown[] = [];
+  for (const statement of statements) rows = [...(await client.execute(statement)).rows];
+  client.close();
+  return rows;
+}
+
+const named = async (file: string): Promise<unknown[]> =>
+  (await sql(file, 'select name from vehicle')).map((row) => (row as { name: string }).name);
+
+describe('backup and restore', () => {
+  it('go round: what was backed up comes back, and what was there is kept beside it', async () => {
+    await sql(database, 'create table vehicle (name text)', "insert into vehicle values ('black saloon')");
+    const copy = join(folder, 'deep', 'copy.db');
+    expect(run('backup', copy)).toMatchObject({ status: 0, stdout: `Backed up to ${copy}.\n` });
+    await sql(database, "update vehicle set name = 'lost'");
+    expect(run('restore', copy).status).toBe(0);
+    expect(await named(database)).toEqual(['black saloon']);
+    expect(await named(`${database}.before-restore`)).toEqual(['lost']);
+  });
+
+  it('never write over a file', async () => {
+    await sql(database, 'create table vehicle (name text)');
+    const copy = join(folder, 'copy.db');
+    writeFileSync(copy, 'precious');
+    expect(run('backup', copy)).toMatchObject({
+      status: 1,
+      stderr: `${copy} exists already; choose another name.\n`,
+    });
+  });
+
+  it.each([
+    { why: 'no database yet', args: ['backup', 'copy.db'], says: /There is no database at .* yet\./ },
+    { why: 'no such file', args: ['restore', 'none.db'], says: /There is no file / },
+    { why: 'no file named', args: ['backup'], says: /^Use: npm run backup/ },
+    { why: 'another verb', args: ['mend', 'x.db'], says: /^Use: npm run backup/ },
+  ])('say what is wrong: $why', ({ args: [verb = '', name], says }) => {
+    const found = run(verb, ...(name === undefined ? [] : [join(folder, name)]));
+    expect(found.status).toBe(1);
+    expect(found.stderr).toMatch(says);
+  });
+
+  it('change nothing where the file is no database, or not one of these', async () => {
+    await sql(database, 'create table vehicle (name text)', "insert into vehicle values ('kept')");
+    const text = join(folder, 'text.db');
+    writeFileSync(text, 'x'.repeat(5000));
+    expect(run('restore', text).stderr).toBe(`${text} cannot be read as a database; nothing was changed.\n`);
+    const other = join(folder, 'other.db');
+    await sql(other, 'create table song (name text)');
+    expect(run('restore', other).stderr).toBe(
+      `${other} is not a Keen Rinse database; nothing was changed.\n`,
+    );
+    expect(await named(database)).toEqual(['kept']);
+    expect(existsSync(`${database}.before-restore`)).toBe(false);
+  });
+});
