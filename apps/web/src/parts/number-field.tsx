@@ -54,7 +54,6 @@ export function NumberField({
       }}
       min={min}
       max={max}
-      clampBehavior="none"
       decimalScale={decimals}
       error={error}
     />

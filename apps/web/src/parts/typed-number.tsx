@@ -2,7 +2,10 @@ import { NumberInput, type NumberInputProps } from '@mantine/core';
 import type { ClipboardEvent } from 'react';
 import { numberOf } from './number-text.js';
 
-/** A number as it is typed: its sign, its comma and its end stay, also where it is pasted. */
+/**
+ * A number as it is typed: its sign, its comma and its end stay, also where it is pasted. What lies outside the limits is left
+ * standing, so that the form can say so.
+ */
 export function TypedNumber({ onChange, ...props }: NumberInputProps) {
   const paste = (event: ClipboardEvent<HTMLInputElement>): void => {
     const text = event.clipboardData.getData('text');
@@ -12,7 +15,15 @@ export function TypedNumber({ onChange, ...props }: NumberInputProps) {
     event.preventDefault();
     onChange?.(value);
   };
-  return <NumberInput allowedDecimalSeparators={['.', ',']} onPaste={paste} onChange={onChange} {...props} />;
+  return (
+    <NumberInput
+      allowedDecimalSeparators={['.', ',']}
+      clampBehavior="none"
+      onPaste={paste}
+      onChange={onChange}
+      {...props}
+    />
+  );
 }
 
 /** A number to so many places; a text that is being typed as it is. */

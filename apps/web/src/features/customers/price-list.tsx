@@ -42,7 +42,6 @@ function PriceCell({ label, minor, onSave }: CellProps) {
       min={0}
       decimalScale={2}
       fixedDecimalScale
-      allowNegative={false}
       onBlur={(event) => save(event.currentTarget.value)}
       onKeyDown={(event) => event.key === 'Enter' && save(event.currentTarget.value)}
       error={error}

@@ -43,7 +43,6 @@ export function Stock({ stock, onSave }: StockProps) {
             defaultValue={stock[id] ?? ''}
             min={0}
             allowDecimal={false}
-            allowNegative={false}
             onBlur={(event) => save(id, event.currentTarget.value)}
             onKeyDown={(event) => event.key === 'Enter' && save(id, event.currentTarget.value)}
             error={error?.id === id ? error.text : undefined}
