@@ -247,3 +247,23 @@ describe('a larger body', () => {
     expect(onBody('bay-contact', 'van', own).steps.find(({ id }) => id === 'contact')?.minutes).toBe(13);
   });
 });
+
+describe('the buckets of a wash by hand', () => {
+  const contact = (choices: Partial<HouseRules['choices']>) =>
+    shopMethod('bay-contact', under(choices), { delicateWheels: false }).steps.find(({ id }) => id === 'contact');
+  const litres = methodOf('bay-contact').steps.find(({ id }) => id === 'contact')?.litres ?? NaN;
+
+  it.each([
+    { buckets: 'two', rinseBucketSoap: 'no', water: 1, mixed: 0.5, why: 'soap in one of two' },
+    { buckets: 'two', rinseBucketSoap: 'yes', water: 1, mixed: 1, why: 'soap in both' },
+    { buckets: 'one', rinseBucketSoap: 'no', water: 0.5, mixed: 0.5, why: 'one bucket, all of it soap' },
+    { buckets: 'one', rinseBucketSoap: 'yes', water: 0.5, mixed: 0.5, why: 'one bucket has no other' },
+  ] as const)(
+    '$why: $water of the water, soap in $mixed of it',
+    ({ buckets, rinseBucketSoap, water, mixed }) => {
+      const step = contact({ buckets, rinseBucketSoap });
+      expect(step?.litres).toBeCloseTo(litres * water, 6);
+      expect(step?.mixLitres).toBeCloseTo(litres * mixed, 6);
+    },
+  );
+});
