@@ -250,7 +250,9 @@ describe('a larger body', () => {
 
 describe('the buckets of a wash by hand', () => {
   const contact = (choices: Partial<HouseRules['choices']>) =>
-    shopMethod('bay-contact', under(choices), { delicateWheels: false }).steps.find(({ id }) => id === 'contact');
+    shopMethod('bay-contact', under(choices), { delicateWheels: false }).steps.find(
+      ({ id }) => id === 'contact',
+    );
   const litres = methodOf('bay-contact').steps.find(({ id }) => id === 'contact')?.litres ?? NaN;
 
   it.each([
