@@ -229,6 +229,7 @@ async function replan() {
     return engineVehicle(
       { ...vehicle, id, knownSinceMs: seasonMs },
       { washes, drives: [], swabs: [], looks: [], customers: [] },
+      nowMs,
     );
   });
   const setting = {
@@ -264,7 +265,7 @@ async function replan() {
   const times = [];
   for (let run = 0; run < 5; run += 1) {
     const { vehicleId, window, handsId } = made.answer.choices[run];
-    const fixed = [{ vehicleId, handsId, ...window }];
+    const fixed = [{ vehicleId, handsId, ...window, extras: window.extras?.jobIds ?? [] }];
     times.push(
       await timed(() =>
         engine.plan({ ...setting, kind: 'plan', cars, facts: { ...facts, fixed } }, () => {}),
