@@ -6,6 +6,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { format } from 'prettier';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const SCORES = join(root, 'docs', 'mutants.md');
@@ -67,7 +68,7 @@ function measure(name) {
 
 function knownRows() {
   if (!existsSync(SCORES)) return new Map();
-  const rows = readFileSync(SCORES, 'utf8').matchAll(/^\| ((?:core|server|web)\/\S+) \|.*$/gm);
+  const rows = readFileSync(SCORES, 'utf8').matchAll(/^\| ((?:core|server|web)\/\S+) +\|.*$/gm);
   return new Map([...rows].map(([row, name]) => [name, row]));
 }
 
@@ -78,6 +79,6 @@ for (const name of asked.length > 0 ? asked : allFolders()) {
   const score = changes === 0 ? '–' : `${Math.round((100 * noticed) / changes)} %`;
   rows.set(name, `| ${name} | ${changes} | ${noticed} | ${score} |`);
   const sorted = [...rows.keys()].sort().map((key) => rows.get(key));
-  writeFileSync(SCORES, `${HEAD}${sorted.join('\n')}\n`);
+  writeFileSync(SCORES, await format(`${HEAD}${sorted.join('\n')}\n`, { parser: 'markdown' }));
   console.log(`${name}: ${noticed} of ${changes} noticed, ${score}`);
 }

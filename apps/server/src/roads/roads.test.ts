@@ -1,35 +1,8 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, VehicleRecord } from '@keen/core';
-import {
-  doneWash,
-  faultOf,
-  PLACE,
-  startTestApp,
-  TEST_CLOCK,
-  type TestApp,
-  testCalls,
-  VEHICLE,
-} from '../testing/test-app.js';
-import type { SaltAnswer } from '../verdicts/salt-answer.js';
+import { describe, expect, it } from '@jest/globals';
+import { DAY_MS, loadOn, NOW, saltedCar } from '../testing/salted-car.js';
+import { faultOf } from '../testing/test-app.js';
 
-const DAY_MS = 86_400_000;
-const NOW = Date.parse(TEST_CLOCK);
-
-let test: TestApp;
-let vehicle: VehicleRecord;
-const { api, get, make } = testCalls(() => test);
-const salt = (): Promise<SaltAnswer> => get(`verdicts/salt/${vehicle.id}`);
-const loadOn = ({ now }: SaltAnswer, zone: string): number =>
-  now.zones.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? NaN;
-
-beforeAll(async () => {
-  test = await startTestApp();
-  const place = await make<PlaceRecord>('places', PLACE);
-  vehicle = await make<VehicleRecord>('vehicles', { ...VEHICLE, standsAtPlaceId: place.id });
-  await make('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * DAY_MS));
-}, 60_000);
-
-afterAll(() => test.close());
+const { api, make, salt } = saltedCar();
 
 describe('bulletins', () => {
   const good = { atMs: NOW - 5 * DAY_MS, roadClass: 'main', agent: 'CaCl2', gramsPerM2: 22 };
