@@ -18,7 +18,7 @@ const HEAD = `# What the tests notice
 Small changes are put into the code of a folder one at a time: a sign turned, a limit moved, a call left out. The score is
 the share that the folder's **own unit tests** notice; a change that only the tests of another folder would notice counts
 as missed. Wording is left alone, and so are constants that are read once when a file loads. \`npm run mutants -- core/road\`
-measures a folder anew, prints what was missed with its line, and writes its row here.
+measures a folder again, prints what was missed with its line, and writes its row here.
 
 | folder | changes | noticed | score |
 |---|---|---|---|

@@ -50,11 +50,9 @@ export function conditionAnswer(
         vehicle.protections.find((entry) => entry.zone === zone) ??
         undated(zone, protectionOn(vehicle, zone));
       const { group } = zoneOf(zone);
-      const worn = washes.map(({ atMs, soapPh, stripped }) => ({
-        atMs,
-        soapPh,
-        strips: stripped.includes(group),
-      }));
+      const worn = washes.flatMap(({ atMs, soapPh, stripped }) =>
+        soapPh === null ? [] : [{ atMs, soapPh, strips: stripped.includes(group) }],
+      );
       const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone), stands };
       return { zone, ...protectionState(row, history) };
     }),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { shopMethod } from '../method/index.js';
+import { METHODS, shopMethod } from '../method/index.js';
 import { byGroup } from '../vehicle/index.js';
 import { coatOf, type DoneWash, washEffect } from './index.js';
 
@@ -40,7 +40,14 @@ describe('what a done wash changed', () => {
 
   it('is nothing where its run did nothing', () => {
     const found = effect(wash('strip-reseal', { ...run('strip-reseal'), extras: ['re-coat'] }));
-    expect(found).toMatchObject({ isWash: false, contact: false, stripped: [], laid: [], extras: [] });
+    expect(found).toMatchObject({
+      isWash: false,
+      contact: false,
+      stripped: [],
+      laid: [],
+      extras: [],
+      soapPh: null,
+    });
     expect(found.removes).toEqual(byGroup(() => 0));
   });
 
@@ -61,6 +68,17 @@ describe('what a done wash changed', () => {
   ])('counts for the cadence $isWash: $why', ({ done, isWash }) => {
     expect(effect(wash('bay-contact', run('bay-contact', ...done))).isWash).toBe(isWash);
   });
+
+  it('brought the soap that was put on, and water alone where none was', () => {
+    expect(effect(wash('touchless-automatic')).soapPh).toBe(12.5);
+    expect(effect(wash('touchless-automatic', run('touchless-automatic', 'machine-soak'))).soapPh).toBe(12.5);
+    expect(effect(wash('touchless-automatic', run('touchless-automatic', 'machine-jets'))).soapPh).toBe(7);
+  });
+
+  it.each(METHODS.filter(({ soapPh }) => soapPh !== 7).map(({ id, soapPh }) => [id, soapPh] as const))(
+    'knows by which step the soap of %s comes on: pH %s',
+    (id, soapPh) => expect(effect(wash(id)).soapPh).toBeGreaterThanOrEqual(soapPh),
+  );
 
   it('never counts an in-between flush as a wash', () => {
     expect(effect(wash('salt-flush')).isWash).toBe(false);

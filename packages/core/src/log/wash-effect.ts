@@ -1,5 +1,5 @@
 import type { ProductRole } from '../protection/index.js';
-import { type Method, removedBy, type WashStep } from '../method/index.js';
+import { type Method, removedBy, type WashStep, type WashStepId } from '../method/index.js';
 import {
   type ByGroup,
   type CarZone,
@@ -29,7 +29,8 @@ export interface WashEffect {
   readonly contact: boolean;
   /** Share of salt taken off by zone group. */
   readonly removes: ByGroup;
-  readonly soapPh: number;
+  /** Of the soap that met the paint, 7 where it was water alone; null: nothing was done. */
+  readonly soapPh: number | null;
   /** Protection was taken off on purpose from these; empty: none was. */
   readonly stripped: readonly ZoneGroup[];
   readonly laid: readonly LaidCoat[];
@@ -42,6 +43,18 @@ export interface WashEffect {
 const MS_PER_MINUTE = 60_000;
 /** A run that took off less than this share of what its method takes off the body is no wash of the cadence (judgement). */
 const WASHED_FRACTION = 0.5;
+
+const WATER_PH = 7;
+/** Steps that put a method's soap on the paint. */
+const SOAPS: ReadonlySet<WashStepId> = new Set([
+  'machine-soak',
+  'foam',
+  'pre-soak',
+  'contact',
+  'rinseless',
+  'spray-wipe',
+  'strip',
+]);
 
 /** The coat that a role of product makes; null: it is none. */
 export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
@@ -104,7 +117,7 @@ export function washEffect(wash: DoneWash, method: Method): WashEffect {
     isWash: method.scope === 'wash' && isDone && ofBody(removes) >= WASHED_FRACTION * ofBody(method.removes),
     contact: steps.some(({ contact }) => contact),
     removes,
-    soapPh: method.soapPh,
+    soapPh: isDone ? (steps.some(({ id }) => SOAPS.has(id)) ? method.soapPh : WATER_PH) : null,
     stripped: method.strips ? [...new Set(stripping.flatMap(({ groups }) => groups))] : [],
     laid: [...(found?.laid ?? sealed(steps)), ...jobCoats(extras)],
     extras,

@@ -60,7 +60,7 @@ const NIGHT: readonly Partial<WeatherHour>[] = [
 ];
 
 /**
- * Reckoned apart from this code, in another language: sky after Berdahl & Martin 1984, drying by the Chilton–Colburn
+ * Worked out by another program, in another language: sky after Berdahl & Martin 1984, drying by the Chilton–Colburn
  * analogy, common salt holding 0.6 K of frost off for each percent, 20 g/m² spread in the second hour and 10 in the eighth.
  */
 const FIGURES = [
@@ -167,7 +167,7 @@ describe('what salt does and what takes it', () => {
     expect(road?.state).toBe(state);
   });
 
-  it('counts two rounds of one hour, and a second sight of an hour goes before the first', () => {
+  it('counts two rounds of one hour, and the later of two looks within an hour counts', () => {
     const roads = roadHours([hour(0)], {
       roadClass: 'main',
       at: AT,

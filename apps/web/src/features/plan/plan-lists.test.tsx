@@ -65,7 +65,7 @@ describe('what the plan proposes', () => {
   };
   const lines = (): string[] => screen.getAllByRole('listitem').map(({ textContent }) => textContent);
 
-  it('is told change by change, with its work of the season and why', () => {
+  it('lists change by change, with its work of the season and why', () => {
     open([ADD, MOVE, DROP]);
     const [add, move, drop] = lines();
     expect(add).toMatch(

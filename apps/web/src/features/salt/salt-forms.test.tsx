@@ -32,7 +32,7 @@ describe('a swab', () => {
   const rise = () => screen.getByLabelText('Rise, µS/cm');
   const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep the reading' }));
 
-  it('is told in load as it is typed, and sent with its instant on the shop’s clock', async () => {
+  it('shows its load as it is typed, and is sent with its instant on the shop’s clock', async () => {
     const sent = madeUpServer();
     open();
     await userEvent.type(rise(), '12.5');

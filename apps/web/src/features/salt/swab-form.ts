@@ -20,7 +20,7 @@ const OUTSIDE: Readonly<Record<keyof SwabInput, string>> = {
   areaMm2: 'From 1 to 10 000 000 mm².',
 };
 
-/** What the patch found, or what stands against reading it, by field. */
+/** What the patch found, or what is wrong with the reading, by field. */
 export type SwabReading =
   | { readonly kind: 'found'; readonly input: SwabInput; readonly gramsPerM2: number }
   | { readonly kind: 'faulty'; readonly errors: Readonly<Partial<Record<keyof SwabInput, string>>> };
