@@ -12,6 +12,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import type { ConditionView, PlaceRecord, VehicleRecord } from '../api/types.js';
+import { type Answer, madeUpServer, type Sent } from '../testing/server.js';
 import { show } from '../testing/show.js';
 import { ProtectionPanel } from './condition/protection-panel.js';
 import { CustomerDrawer } from './customers/customer-drawer.js';
@@ -133,32 +134,13 @@ const COAT: ZoneProtection = {
   notedMs: null,
 };
 
-interface Sent {
-  readonly method: string;
-  readonly path: string;
-  readonly body: Record<string, unknown>;
-}
-
 let sent: Sent[] = [];
-let answer: () => Response = () => new Response('{}', { status: 200 });
+let answer: Answer = {};
 
 beforeEach(() => {
-  sent = [];
+  answer = {};
   localStorage.clear();
-  const reply = (path: string, options: RequestInit = {}): Promise<Response> => {
-    const { method = 'GET', body } = options;
-    if (method === 'GET')
-      return Promise.resolve({
-        ok: true,
-        status: 200,
-        json: () => Promise.resolve([]),
-      } as unknown as Response);
-    const text = typeof body === 'string' ? body : '{}';
-    sent.push({ method, path, body: JSON.parse(text) as Record<string, unknown> });
-    return Promise.resolve(answer());
-  };
-  globalThis.fetch = jest.fn(reply) as unknown as typeof fetch;
-  answer = () => ({ ok: true, status: 200, json: () => Promise.resolve({}) }) as Response;
+  sent = madeUpServer(({ method }) => (method === 'GET' ? undefined : answer));
 });
 
 afterEach(() => {
@@ -218,7 +200,7 @@ describe('a record that is opened and saved unchanged', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     const { notedMs: _noted, ...coat } = COAT;
-    expect(sent[0]?.body.protections).toEqual([coat]);
+    expect((sent[0]?.body as { protections?: unknown }).protections).toEqual([coat]);
   });
 });
 
@@ -236,12 +218,7 @@ describe('a record of which one field is changed', () => {
 
   it('shows both values where it was changed meanwhile, and then keeps its own if that is meant', async () => {
     const message = 'leftMl was changed meanwhile: it was 612.5 when you opened this, and is 300 now.';
-    answer = () =>
-      ({
-        ok: false,
-        status: 409,
-        json: () => Promise.resolve({ error: { code: 'changed-meanwhile', field: 'leftMl', message } }),
-      }) as Response;
+    answer = { status: 409, body: { error: { code: 'changed-meanwhile', field: 'leftMl', message } } };
     open(drawers().product);
     const left = screen.getByLabelText('Left in all, mL');
     await userEvent.clear(left);

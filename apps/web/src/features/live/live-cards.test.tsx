@@ -7,13 +7,13 @@ import {
   type RunMoment,
   type RunPack,
   type RunState,
-  type RunStep,
   type WashRecord,
 } from '@keen/core';
 import { QueryClient } from '@tanstack/react-query';
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
+import { liveStep, METER, moment } from '../../testing/live.js';
 import { show } from '../../testing/show.js';
 import { CloseSheet } from './close-sheet.js';
 import { DwellCards } from './dwell-cards.js';
@@ -23,57 +23,6 @@ import { StepCard } from './step-card.js';
 
 const MINUTE_MS = 60_000;
 const NOW = Date.parse('2026-01-14T09:00:00-05:00');
-
-const liveStep = (
-  id: RunStep['id'],
-  change: Partial<RunStep> = {},
-  live: Partial<LiveStep> = {},
-): LiveStep => ({
-  key: `${id}-0`,
-  step: {
-    id,
-    groups: ['upper', 'lower'],
-    direction: null,
-    fromMinute: 0,
-    minutes: 4,
-    litres: 0,
-    onMeter: false,
-    stopsMeter: false,
-    dwell: null,
-    mix: null,
-    note: '',
-    faults: [],
-    reason: 'gaps-hold-water',
-    cautions: [],
-    ...change,
-  },
-  state: 'waiting',
-  span: null,
-  skipped: null,
-  meterRun: null,
-  ...live,
-});
-
-const METER = {
-  isOn: true,
-  paidMinor: 300,
-  runSeconds: 60,
-  leftSeconds: 100,
-  nextMinor: 50,
-  estimateMinor: 625,
-};
-
-const moment = (change: Partial<RunMoment> = {}): RunMoment => ({
-  current: null,
-  next: null,
-  isPaused: false,
-  stepSeconds: 0,
-  dwells: [],
-  meter: null,
-  edges: [],
-  drift: null,
-  ...change,
-});
 
 const state = (change: object = {}): RunState =>
   ({
@@ -237,7 +186,7 @@ describe('the meter', () => {
     const card = screen.getByRole('region', { name: 'Meter' });
     expect(card.textContent).toContain('1:40');
     expect(card.textContent).toMatch(/paid, then .*0\.50 more/);
-    expect(card.textContent).toMatch(/3\.00 paid of .*6\.25 estimated/);
+    expect(card.textContent).toMatch(/3\.00 paid of .*6\.00 estimated/);
     await userEvent.click(screen.getByRole('button', { name: 'Stop' }));
     expect(act).toHaveBeenCalledWith({ kind: 'meter-off' });
   });

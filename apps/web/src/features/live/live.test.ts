@@ -1,69 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
-import {
-  type DwellMoment,
-  type LiveStep,
-  type RunMoment,
-  type RunPack,
-  type RunState,
-  type RunStep,
-  SKIP_REASONS,
-} from '@keen/core';
+import { type DwellMoment, type LiveStep, type RunPack, type RunState, SKIP_REASONS } from '@keen/core';
 import { SKIP_NAMES } from '../../words/run-words.js';
 import { closeDeed, closeDraft, closeErrors, nextBehaviour } from './close-form.js';
 import { clockText } from '../../parts/clock-text.js';
 import { alarmsBetween, mainTap, skipDeeds } from './live-view.js';
+import { liveStep, METER, moment } from '../../testing/live.js';
 import { keptSize, PhotoRefused, requirePhotoFile } from './photo.js';
 import { readingC } from './reading.js';
 import { simulatedThermometer } from './thermometer.js';
 
-const step = (id: RunStep['id'], change: Partial<RunStep> = {}): LiveStep => ({
-  key: `${id}-0`,
-  step: {
-    id,
-    groups: ['upper'],
-    direction: null,
-    fromMinute: 0,
-    minutes: 4,
-    litres: 0,
-    onMeter: false,
-    stopsMeter: false,
-    dwell: null,
-    mix: null,
-    note: '',
-    faults: [],
-    reason: 'gaps-hold-water',
-    cautions: [],
-    ...change,
-  },
-  state: 'waiting',
-  span: null,
-  skipped: null,
-  meterRun: null,
-});
-
 const DWELL = { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false } as const;
-const FOAM = step('foam', { dwell: DWELL });
-const RINSE = step('rinse', { onMeter: true });
-const METER = {
-  isOn: true,
-  paidMinor: 300,
-  runSeconds: 60,
-  leftSeconds: 100,
-  nextMinor: 50,
-  estimateMinor: 600,
-};
-
-const moment = (change: Partial<RunMoment> = {}): RunMoment => ({
-  current: null,
-  next: null,
-  isPaused: false,
-  stepSeconds: 0,
-  dwells: [],
-  meter: null,
-  edges: [],
-  drift: null,
-  ...change,
-});
+const FOAM = liveStep('foam', { dwell: DWELL });
+const RINSE = liveStep('rinse', { onMeter: true });
 const dwell = (change: Partial<DwellMoment> = {}): DwellMoment => ({
   timer: { id: 't', step: FOAM.key, part: '', fromMs: 0, offMs: null },
   step: FOAM,
@@ -95,14 +43,14 @@ describe('the large button', () => {
   });
 
   it('ends a step and begins the next with one tap', () => {
-    const tap = mainTap(running, moment({ current: step('wheels'), next: FOAM }));
+    const tap = mainTap(running, moment({ current: liveStep('wheels'), next: FOAM }));
     expect(kinds(tap)).toEqual(['end', 'begin', 'product-on']);
   });
 
   it('does not begin what costs money, or takes off what has not worked', () => {
     const costs = moment({ current: FOAM, next: RINSE, meter: { ...METER, isOn: false } });
     expect(kinds(mainTap(running, costs))).toEqual(['end']);
-    const early = moment({ current: step('arches'), next: RINSE, meter: METER, dwells: [dwell()] });
+    const early = moment({ current: liveStep('arches'), next: RINSE, meter: METER, dwells: [dwell()] });
     expect(kinds(mainTap(running, early))).toEqual(['end']);
     const worked = { ...early, dwells: [dwell({ earliestInSeconds: -1 })] };
     expect(kinds(mainTap(running, worked))).toEqual(['end', 'begin']);
@@ -110,12 +58,12 @@ describe('the large button', () => {
 
   it('stops the meter where the sheet says so, and says what is taken off too soon', () => {
     const stops: LiveStep = {
-      ...step('rinse', { onMeter: true, stopsMeter: true }),
+      ...liveStep('rinse', { onMeter: true, stopsMeter: true }),
       state: 'running',
       meterRun: 0,
     };
     const under = { ...running, steps: [stops], meter: [{ fromMs: 0, toMs: null }] } as unknown as RunState;
-    const tap = mainTap(under, moment({ current: stops, next: step('towel'), meter: METER }));
+    const tap = mainTap(under, moment({ current: stops, next: liveStep('towel'), meter: METER }));
     expect(kinds(tap)).toEqual(['end', 'meter-off', 'begin']);
     expect(skipDeeds(under, stops, 'no-time').map(({ kind }) => kind)).toEqual(['skip', 'meter-off']);
     const soon = mainTap(running, moment({ next: RINSE, meter: METER, dwells: [dwell()] }));
