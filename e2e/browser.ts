@@ -47,7 +47,7 @@ export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig>
     projects: groups.map(({ name, port, match }) => ({
       name,
       workers: 1,
-      testMatch: [...[match].flat()],
+      testMatch: typeof match === 'string' ? match : match.slice(),
       use: { baseURL: addressOf(port) },
     })),
     webServer: groups.map(({ port }) => ({

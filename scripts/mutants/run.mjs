@@ -1,12 +1,13 @@
 // Puts small changes into the code of a folder, one at a time, and tells how many of them that folder's own tests notice:
 //   npm run mutants                          all folders; takes hours
 //   npm run mutants -- core/road web/drive   those named, as <area>/<folder under src>
+//   npm run mutants -- --percent 20          only that share of the changes, always the same ones
 // The scores are kept in docs/mutants.md. What survived, with its line, is printed.
 import { spawnSync } from 'node:child_process';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { format } from 'prettier';
+import { parseArgs } from 'node:util';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const SCORES = join(root, 'docs', 'mutants.md');
@@ -18,11 +19,22 @@ const HEAD = `# What the tests notice
 Small changes are put into the code of a folder one at a time: a sign turned, a limit moved, a call left out. The score is
 the share that the folder's **own unit tests** notice; a change that only the tests of another folder would notice counts
 as missed. Wording is left alone, and so are constants that are read once when a file loads. \`npm run mutants -- core/road\`
-measures a folder again, prints what was missed with its line, and writes its row here.
+measures a folder again, prints what was missed with its line, and writes its row here; with \`--percent 20\` it tries only
+that share of the changes, the same ones each time, and the row says so.
 
-| folder | changes | noticed | score |
-|---|---|---|---|
+| folder | tried | changes | noticed | score |
+|---|---|---|---|---|
 `;
+
+const { values, positionals: asked } = parseArgs({
+  options: { percent: { type: 'string', default: '100' } },
+  allowPositionals: true,
+});
+const percent = Number(values.percent);
+if (!(percent >= 1 && percent <= 100)) {
+  console.error(`mutants: --percent ${values.percent} is no share; use 1 to 100`);
+  process.exit(2);
+}
 
 const hasTests = (path) =>
   readdirSync(path, { withFileTypes: true }).some((entry) =>
@@ -57,7 +69,12 @@ function measure(name) {
   const ran = spawnSync(stryker, ['run', 'scripts/mutants/stryker.config.mjs', '--mutate', mutate], {
     cwd: root,
     stdio: 'inherit',
-    env: { ...process.env, KEEN_MUTANTS_AREA: area, KEEN_MUTANTS_FOLDER: folder },
+    env: {
+      ...process.env,
+      KEEN_MUTANTS_AREA: area,
+      KEEN_MUTANTS_FOLDER: folder,
+      KEEN_MUTANTS_PERCENT: String(percent),
+    },
   });
   if (ran.status !== 0) process.exit(ran.status ?? 1);
   const report = JSON.parse(readFileSync(join(root, '.data', 'mutants', 'report.json'), 'utf8'));
@@ -72,13 +89,13 @@ function knownRows() {
   return new Map([...rows].map(([row, name]) => [name, row]));
 }
 
-const asked = process.argv.slice(2);
 const rows = knownRows();
 for (const name of asked.length > 0 ? asked : allFolders()) {
   const { changes, noticed } = measure(name);
   const score = changes === 0 ? '–' : `${Math.round((100 * noticed) / changes)} %`;
-  rows.set(name, `| ${name} | ${changes} | ${noticed} | ${score} |`);
+  rows.set(name, `| ${name} | ${percent} % | ${changes} | ${noticed} | ${score} |`);
   const sorted = [...rows.keys()].sort().map((key) => rows.get(key));
-  writeFileSync(SCORES, await format(`${HEAD}${sorted.join('\n')}\n`, { parser: 'markdown' }));
+  writeFileSync(SCORES, `${HEAD}${sorted.join('\n')}\n`);
+  spawnSync(join(root, 'node_modules', '.bin', 'oxfmt'), [SCORES]);
   console.log(`${name}: ${noticed} of ${changes} noticed, ${score}`);
 }

@@ -20,6 +20,7 @@ export default {
   concurrency: 2,
   timeoutMS: 5_000,
   allowEmpty: true,
-  checkers: [],
+  plugins: ['@stryker-mutator/*', './scripts/mutants/sample.js'],
+  checkers: ['sample'],
   ignorePatterns: ['.data', 'docs/screenshots', 'test-results', 'playwright-report'],
 };

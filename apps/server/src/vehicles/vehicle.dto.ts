@@ -70,7 +70,8 @@ export class ZoneProtectionDto {
   observed: ObservedDto | null;
   /** Read, not written: the server notes when a zone was told. */
   @ApiProperty({ type: Number, nullable: true, required: false }) @IsOptional() @IsNumber() notedMs?:
-    number | null;
+    | number
+    | null;
 }
 
 /** By what its washes are wanted; `most` counts salt days or active hours, and days stand in cadenceDays. */

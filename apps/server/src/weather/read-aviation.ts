@@ -127,7 +127,8 @@ function fallOf(conditions: readonly IWeatherCondition[]): Partial<WeatherReadin
 /** What fell in the hour before, as the station measured it (P group of the remarks); null: it does not say. */
 function measuredFall(report: IMetar): number | null {
   const told = report.remarks.find(({ type }) => type === RemarkType.HourlyPrecipitationAmount) as
-    { amount: number } | undefined;
+    | { amount: number }
+    | undefined;
   if (!told) return null;
   return told.amount > 0 ? told.amount * INCH_MM : TRACE_MM;
 }
@@ -136,7 +137,8 @@ const DRY: Partial<WeatherReading> = { precipMm: 0, precipKind: 'none' };
 
 function measuredOf(report: IMetar): Partial<WeatherReading> {
   const exact = report.remarks.find(({ type }) => type === RemarkType.HourlyTemperatureDewPoint) as
-    { temperature: number; dewPoint?: number } | undefined;
+    | { temperature: number; dewPoint?: number }
+    | undefined;
   const airTempC = exact?.temperature ?? report.temperature;
   const dewPointC = exact?.dewPoint ?? report.dewPoint;
   const [body = ''] = report.message.split(/\bRMK\b/);

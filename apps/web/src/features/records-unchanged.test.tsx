@@ -200,7 +200,7 @@ describe('a record that is opened and saved unchanged', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Keep' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     const { notedMs: _noted, ...coat } = COAT;
-    expect((sent[0]?.body as { protections?: unknown }).protections).toEqual([coat]);
+    expect(sent[0]).toHaveProperty('body.protections', [coat]);
   });
 });
 

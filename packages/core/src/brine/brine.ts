@@ -104,7 +104,8 @@ export function brineFreezing({ agent, massPercent }: { agent: string; massPerce
 }
 
 export type Deliquescence =
-  { readonly relHumidityFraction: number } | { readonly relHumidityFraction: null; readonly reason: string };
+  | { readonly relHumidityFraction: number }
+  | { readonly relHumidityFraction: null; readonly reason: string };
 
 /**
  * From which humidity is this salt wet, so that it can eat metal?

@@ -32,7 +32,8 @@ export interface CalculatorError {
 }
 
 export type CalculatorAnswer =
-  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly error: CalculatorError };
+  | { readonly ok: true; readonly value: unknown }
+  | { readonly ok: false; readonly error: CalculatorError };
 
 type Issue = z.core.$ZodIssue;
 

@@ -15,7 +15,8 @@ import type { LaidCoat, RunRecord, WashFound, WashRecord } from './wash-record.j
 /** What is read of a wash to tell what it changed. */
 export interface DoneWash extends Pick<WashRecord, 'methodId' | 'startMs' | 'minutes' | 'extras'> {
   readonly found:
-    (Pick<WashFound, 'spots' | 'laid' | 'behaviour'> & { readonly run?: Pick<RunRecord, 'steps'> }) | null;
+    | (Pick<WashFound, 'spots' | 'laid' | 'behaviour'> & { readonly run?: Pick<RunRecord, 'steps'> })
+    | null;
 }
 
 /** What a done wash changed on the car: by the steps that were done, and no others. */

@@ -117,7 +117,7 @@ describe('duePeriods', () => {
     { why: 'late: from now on', due: -9, cadence: 20, periods: [[0, 8]] },
     { why: 'in six days: from two on', due: 6, cadence: 10, periods: [[2, 10]] },
     { why: 'beyond the horizon', due: 30, cadence: 20, periods: [] },
-    { why: 'weekly: two', due: 1, cadence: 5, periods: [[0, 3], [4, 8], [9, 10]] }, // prettier-ignore
+    { why: 'weekly: two', due: 1, cadence: 5, periods: [[0, 3], [4, 8], [9, 10]] }, // oxfmt-ignore
   ])('$why', ({ due, cadence, periods }) => {
     expect(days(due, cadence)).toEqual(periods);
   });

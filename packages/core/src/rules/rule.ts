@@ -64,7 +64,18 @@ export interface Situation {
 
 export type FindingLevel = 'clear' | 'condition' | 'block' | 'unknown';
 export type MarginUnit =
-  'min' | 'h' | 'K' | 'mg/m²' | 'mm/h' | 'pH' | 'L' | 'mL' | 'W/m²' | 'grade' | 'share' | 'none';
+  | 'min'
+  | 'h'
+  | 'K'
+  | 'mg/m²'
+  | 'mm/h'
+  | 'pH'
+  | 'L'
+  | 'mL'
+  | 'W/m²'
+  | 'grade'
+  | 'share'
+  | 'none';
 export type RemedyId =
   | 'smaller-section'
   | 'wipe-gaps'

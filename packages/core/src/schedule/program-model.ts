@@ -113,7 +113,7 @@ function flowRows(compiled: Compiled, options: readonly number[], matrix: Matrix
     slots.forEach((slot, n) => {
       const later = slots[n + 1];
       const begins = matrix.row(`begin ${k}`, -Infinity, 1);
-      if (n === 0) matrix.column(0, [[begins, 1], [station(k, at, slot), 1]]); // prettier-ignore
+      if (n === 0) matrix.column(0, [[begins, 1], [station(k, at, slot), 1]]); // oxfmt-ignore
       const next: Row[] = later === undefined ? [] : [[station(k, at, later), 1]];
       matrix.column(0, [[station(k, at, slot), -1], ...next]);
     });
@@ -131,7 +131,7 @@ function flowRows(compiled: Compiled, options: readonly number[], matrix: Matrix
       for (const [k, out] of outs.values()) {
         for (let to = 0; to < placeCount; to += 1) {
           const slot = stations.next(k, to, arrival[out * placeCount + to]!);
-          if (slot !== null) matrix.column(0, [[leaving(k, out), -1], [station(k, to, slot), 1]]); // prettier-ignore
+          if (slot !== null) matrix.column(0, [[leaving(k, out), -1], [station(k, to, slot), 1]]); // oxfmt-ignore
         }
         matrix.column(0, [[leaving(k, out), -1]]);
       }

@@ -101,7 +101,7 @@ export class Reinsert {
 
   private pass(): void {
     const { line } = this;
-    for (const job of [...line.jobs]) {
+    for (const job of line.jobs.slice()) {
       if (this.watch.isOver()) return;
       this.reinsert(line.remove(line.jobs.indexOf(job)));
     }

@@ -28,7 +28,15 @@ export const NO_EXTRAS: Extras = Object.freeze({ jobIds: [], minutes: 0, product
 
 /** Why a job of the season cannot be done in this visit; null: it can. */
 export type ExtraRefusal =
-  'place' | 'drain' | 'contact' | 'reach' | 'open-hours' | 'light' | 'cold' | 'falling' | 'unknown';
+  | 'place'
+  | 'drain'
+  | 'contact'
+  | 'reach'
+  | 'open-hours'
+  | 'light'
+  | 'cold'
+  | 'falling'
+  | 'unknown';
 
 /** More than this falling in an hour runs products off, mm (as the rule for open places has it). */
 const FALLS_MM = 0.1;

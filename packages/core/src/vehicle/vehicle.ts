@@ -41,7 +41,8 @@ export interface ZoneProtection {
 export const TARGET_KINDS = ['days', 'salt-days', 'active-hours'] as const;
 /** By what a car's washes are wanted: days, days with salt on it, or active hours of the salt clock. */
 export type CadenceTarget =
-  { readonly kind: 'days' } | { readonly kind: 'salt-days' | 'active-hours'; readonly most: number };
+  | { readonly kind: 'days' }
+  | { readonly kind: 'salt-days' | 'active-hours'; readonly most: number };
 
 /** What the engine needs to know of a vehicle. */
 export interface Vehicle {

@@ -322,7 +322,7 @@ export class RunLog {
   }
 
   private async sendPhotos(): Promise<void> {
-    for (const { id, state } of [...this.photos.values()]) {
+    for (const { id, state } of Array.from(this.photos.values())) {
       if (state !== 'kept') continue;
       const photo = await this.db.get('photos', id);
       if (!photo) continue;
