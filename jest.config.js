@@ -3,7 +3,7 @@ process.env.TZ = 'Pacific/Auckland';
 
 const transform = {
   '^.+\\.tsx?$': [
-    '@swc/jest',
+    new URL('scripts/jest/transform.js', import.meta.url).pathname,
     {
       swcrc: false,
       jsc: {
