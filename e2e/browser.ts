@@ -42,7 +42,7 @@ export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig>
       reducedMotion: 'reduce',
       // Pages come from the server, but where a test is about being without it.
       serviceWorkers: 'block',
-      trace: { mode: 'retain-on-failure', screenshots: false, sources: false },
+      trace: 'off',
     },
     projects: groups.map(({ name, port, match }) => ({
       name,

@@ -1,6 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
 import { DESK, PHONE } from './browser.js';
-import { settled } from './settled.js';
 
 async function openMorning(page: Page): Promise<void> {
   await page.goto('/');
@@ -62,31 +61,6 @@ test('a plan can be taken back', async ({ page }) => {
   await expect(
     page.getByRole('article', { name: 'Silver estate' }).getByRole('button', { name: 'Plan it' }),
   ).toBeVisible();
-});
-
-test('nothing of the page is wider than a phone', async ({ page }) => {
-  await page.setViewportSize(PHONE);
-  for (const path of [
-    '/',
-    '/plan',
-    '/windows/black-saloon',
-    '/weather',
-    '/customers',
-    '/customers?show=prices',
-    '/balance/black-saloon',
-    '/washes',
-    '/salt/grey-suv',
-    '/condition/black-saloon',
-    '/lab',
-    '/vehicles',
-    '/places',
-    '/desk',
-    '/settings',
-  ]) {
-    await settled(page, path);
-    const width = await page.evaluate(() => document.documentElement.scrollWidth);
-    expect(width, path).toBeLessThanOrEqual(PHONE.width);
-  }
 });
 
 test('the phone bar has targets for gloves', async ({ page }) => {

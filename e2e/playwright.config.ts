@@ -1,18 +1,9 @@
 import { suite } from './browser.js';
 
 /** What reads the demo's plan and records, and what looks at every view; about equally long. */
-const LOOKS = ['**/live.spec.ts', '**/reach.spec.ts', '**/records.spec.ts', '**/weather.spec.ts'];
-const WORKS = [
-  'calendar',
-  'commands',
-  'customers',
-  'judgement',
-  'kit',
-  'morning',
-  'plan',
-  'run',
-  'windows',
-].map((name) => `**/${name}.spec.ts`);
+const files = (...names: readonly string[]): string[] => names.map((name) => `**/${name}.spec.ts`);
+const LOOKS = files('kit', 'live', 'reach', 'records', 'run', 'weather');
+const WORKS = files('calendar', 'commands', 'customers', 'judgement', 'morning', 'plan', 'windows');
 
 export default suite([
   { name: 'works', port: 4391, match: WORKS },

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './axe.js';
-import { settled, unmoving } from './settled.js';
+import { PHONE } from './browser.js';
+import { settled, shown, unmoving } from './settled.js';
 
 const VIEWS = [
   '/',
@@ -14,6 +15,7 @@ const VIEWS = [
   '/condition/white-van',
   '/customers',
   '/customers?show=messages',
+  '/customers?show=prices',
   '/vehicles',
   '/places',
   '/lab',
@@ -24,14 +26,43 @@ const VIEWS = [
   '/round',
 ];
 
-for (const path of VIEWS) {
-  test(`axe finds nothing on ${path}, and enough contrast by night`, async ({ page }) => {
-    await settled(page, path);
-    expect(await faultsOf(page)).toEqual([]);
-    await page.emulateMedia({ colorScheme: 'dark' });
-    expect(await faultsOf(page, { part: 'main', rules: ['color-contrast'] })).toEqual([]);
-  });
+/** Within the program, as its links do: a page load for each view takes longer than the view. */
+async function follow(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    document.querySelector('h1')?.setAttribute('data-left', '');
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await expect(page.locator('h1:not([data-left])')).toBeVisible();
+  await shown(page);
 }
+
+test('axe finds nothing on any view, and enough contrast by night', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await settled(page, '/nowhere');
+  for (const path of VIEWS) {
+    await test.step(path, async () => {
+      await page.emulateMedia({ colorScheme: 'light' });
+      await (path.includes('?') ? settled(page, path) : follow(page, path));
+      expect.soft(await faultsOf(page), `${path} by day`).toEqual([]);
+      await page.emulateMedia({ colorScheme: 'dark' });
+      const night = await faultsOf(page, { part: 'main', rules: ['color-contrast'] });
+      expect.soft(night, `${path} by night`).toEqual([]);
+    });
+  }
+});
+
+test('nothing of a view is wider than a phone', async ({ page }) => {
+  await page.setViewportSize(PHONE);
+  await settled(page, '/nowhere');
+  for (const path of VIEWS) {
+    await (path.includes('?') ? settled(page, path) : follow(page, path));
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect.soft(width, path).toBeLessThanOrEqual(PHONE.width);
+  }
+});
 
 test('axe finds nothing in the forms', async ({ page }) => {
   for (const [path, button] of [

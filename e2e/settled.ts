@@ -1,10 +1,14 @@
 import { expect, type Page } from '@playwright/test';
 
-/** Goes to a view and waits until it shows what it is about: nothing of it is being fetched or worked out any more. */
-export async function settled(page: Page, path: string): Promise<void> {
-  await page.goto(path);
+/** Waits until a view shows what it is about: nothing of it is being fetched or worked out any more. */
+export async function shown(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 40_000 });
+}
+
+export async function settled(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await shown(page);
 }
 
 /** Waits until nothing moves: a dialog that slides in is there. */

@@ -42,7 +42,7 @@ export function ProductsTable({
   return (
     <section className={classes.box}>
       <h2>Products</h2>
-      <Table.ScrollContainer minWidth={900} type="native">
+      <Table.ScrollContainer minWidth={900} type="native" pos="relative">
         <Table>
           <Table.Thead>
             <Table.Tr>
