@@ -37,9 +37,7 @@ async function follow(page: Page, path: string): Promise<void> {
   await shown(page);
 }
 
-test('axe finds nothing on any view, and enough contrast by night', async ({
-  page,
-}) => {
+test('axe finds nothing on any view, and enough contrast by night', async ({ page }) => {
   test.setTimeout(240_000);
   await settled(page, '/nowhere');
   for (const path of VIEWS) {

@@ -1,5 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Gear, takenFrom, type WashUse } from './index.js';
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { WATER } from '../testing/shop.js';
+import { type Gear, takenFrom, washUse, type WashUse } from './index.js';
 
 const gear = (id: string, kind: Gear['kind'], change: Partial<Gear> = {}): Gear => ({
   id,
@@ -82,5 +85,72 @@ describe('what a wash takes out of the kit', () => {
       { gearId: 'r', litres: 12 },
     ]);
     expect(takenFrom({ products: [], gear: both }, { ...NO_USE, tapLitres: 30 }).filters).toHaveLength(1);
+  });
+});
+
+describe('the water of a wash', () => {
+  const steps = [
+    { id: 'rinse', litres: 30 },
+    { id: 'contact', litres: 12 },
+    { id: 'final-rinse', litres: 20 },
+  ] as unknown as Method['steps'];
+  const media = { mitts: 2, foldedTowels: 5, dryingTowels: 1 };
+  const at = (kind: Place['kind'], finalRinse: Place['finalRinse']) => {
+    const { tapLitres, resinLitres } = washUse({ steps, media }, [], { kind, finalRinse });
+    return { tapLitres, resinLitres };
+  };
+
+  it.each([
+    {
+      kind: 'garage',
+      rinse: null,
+      is: { tapLitres: 62, resinLitres: 0 },
+      why: 'all through the tap’s filter',
+    },
+    {
+      kind: 'garage',
+      rinse: WATER,
+      is: { tapLitres: 42, resinLitres: 20 },
+      why: 'the last through the resin',
+    },
+    { kind: 'drive', rinse: WATER, is: { tapLitres: 42, resinLitres: 20 }, why: 'as in the garage' },
+    { kind: 'heated-unit', rinse: null, is: { tapLitres: 62, resinLitres: 0 }, why: 'as in the garage' },
+    {
+      kind: 'self-serve-bay',
+      rinse: WATER,
+      is: { tapLitres: 0, resinLitres: 0 },
+      why: 'the site’s own water',
+    },
+    { kind: 'automatic-bay', rinse: null, is: { tapLitres: 0, resinLitres: 0 }, why: 'the site’s own water' },
+  ] as const)('$kind: $why', ({ kind, rinse, is }) => {
+    expect(at(kind, rinse)).toEqual(is);
+  });
+
+  it('goes beside the cloths that the wash soils', () => {
+    expect(washUse({ steps, media }, [], { kind: 'self-serve-bay', finalRinse: null })).toMatchObject(media);
+  });
+});
+
+describe('a filter', () => {
+  const resin = (id: string, lifeLitres: number | null, litresUsed: number): Gear =>
+    ({ id, kind: 'resin', lifeLitres, litresUsed }) as Gear;
+  const use = { products: [], foldedTowels: 0, dryingTowels: 0, mitts: 0, tapLitres: 0, resinLitres: 8 };
+  const by = (...gear: Gear[]) => takenFrom({ products: [], gear }, use).filters;
+
+  it('whose life nobody knows is used as long as it is there', () => {
+    expect(by(resin('a', null, 9000), resin('b', 100, 0))).toEqual([{ gearId: 'a', litres: 8 }]);
+  });
+
+  it('gives way to the next at its last litre', () => {
+    expect(by(resin('a', 100, 99), resin('b', 100, 0))[0]?.gearId).toBe('a');
+    expect(by(resin('a', 100, 100), resin('b', 100, 0))[0]?.gearId).toBe('b');
+    expect(by(resin('a', 100, 100), resin('b', 100, 100))[0]?.gearId).toBe('b');
+  });
+
+  it('that is not owned takes nothing, nor does no water', () => {
+    expect(by()).toEqual([]);
+    expect(takenFrom({ products: [], gear: [resin('a', 9, 0)] }, { ...use, resinLitres: 0 }).filters).toEqual(
+      [],
+    );
   });
 });

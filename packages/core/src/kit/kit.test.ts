@@ -207,6 +207,22 @@ describe('what stands against a mix', () => {
     const [fault] = mixOf(mixes([acid], { vehicle }, BAY_STEPS), 'wheels').faults;
     expect(fault).toMatchObject({ kind: 'meets', finding: { kind: 'block', reason: 'delicate-metal' } });
   });
+
+  it('is no block for acid on the paint of a car whose wheels are of bare metal', () => {
+    const acid = product({
+      role: 'alkaline-pre-wash',
+      inUsePh: 3,
+      usualParts: 9,
+      fewestParts: 4,
+      mostParts: 20,
+    });
+    const vehicle = { ...VEHICLE, delicateWheels: true };
+    const steps = BAY_STEPS.map((step) =>
+      step.id === 'foam' ? { ...step, groups: ['upper' as const] } : step,
+    );
+    const { faults } = mixOf(mixes([acid], { vehicle }, steps), 'foam');
+    expect(faults.filter((one) => one.kind === 'meets' && one.finding.kind === 'block')).toEqual([]);
+  });
 });
 
 describe('what is left', () => {
@@ -250,7 +266,8 @@ describe('what is told in the evening', () => {
       { ...freezes, id: 'in', keptIn: 'indoors' as const },
       { ...freezes, id: 'empty', leftMl: 0 },
     ];
-    expect(kitWarnings({ products, gear: [] }, coldestC).freezing).toHaveLength(count);
+    const found = kitWarnings({ products, gear: [] }, coldestC).freezing;
+    expect(found.map(({ id }) => id)).toEqual(count ? ['water-based'] : []);
   });
 
   it('low stock, spent filters and laundry', () => {

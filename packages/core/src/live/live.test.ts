@@ -6,6 +6,7 @@ import { shopMethod } from '../method/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
 import { CLEAN } from '../soil/index.js';
+import { MINUTE, packFor, Phone, SECOND, START, TARIFF } from '../testing/live.js';
 import { BAY, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
@@ -27,88 +28,9 @@ import {
   sunSide,
 } from './index.js';
 
-const START = Date.UTC(2026, 0, 14, 14);
-const SECOND = 1000;
-const MINUTE = 60_000;
-const TARIFF = {
-  startPriceMinor: 300,
-  startSeconds: 240,
-  blockPriceMinor: 50,
-  blockSeconds: 30,
-  pausable: false,
-} as const;
-
-function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}): RunPack {
-  const hour: WeatherHour = {
-    atMs: START,
-    airTempC: 1,
-    dewPointC: -4,
-    windMetresPerSecond: 3,
-    gustMetresPerSecond: 6,
-    windFromDeg: 290,
-    cloudFraction: 0.8,
-    precipMm: 0,
-    precipKind: 'none',
-    snowDepthCm: 20,
-    pressureHpa: 1010,
-    ...air,
-  };
-  const place = { ...BAY, tariff: TARIFF };
-  const fromMs = START - 36 * MS_PER_HOUR;
-  const hours = Array.from({ length: 48 }, (_, i) => ({ ...hour, atMs: fromMs + i * MS_PER_HOUR }));
-  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).siteHour(START);
-  if (!site) throw new Error('an hour without weather');
-  const { panelSunWm2: _, ...light } = site;
-  const method = shopMethod(methodId, DEFAULT_HOUSE, VEHICLE);
-  const of = {
-    vehicle: VEHICLE,
-    place,
-    method,
-    limits: DEFAULT_LIMITS,
-    isDark: false,
-    overnightC: -8,
-    kit: EMPTY_KIT,
-    house: DEFAULT_HOUSE,
-    soil: { ...CLEAN },
-  };
-  return {
-    ...of,
-    id: 'pack',
-    washId: 'w',
-    madeMs: START,
-    startMs: START,
-    sheet: runSheet({ ...of, site, outdoors: hour }),
-    fromMs: START,
-    hours: [{ site: light, outdoors: hour }, null],
-    sunsetMs: START + 90 * MINUTE,
-    soilBefore: { ...CLEAN },
-    source: 'test',
-    issuedMs: START,
-  };
-}
-
 const PACK = packFor();
 const KEYS = keyedSteps(PACK.sheet).map(({ key }) => key);
 const keyOf = (id: string): string => KEYS.find((key) => key.startsWith(`${id}-`)) ?? `no ${id}`;
-
-/** A phone that writes down what is done. */
-class Phone {
-  readonly log: RunAction[] = [];
-  constructor(readonly deviceId = 'a') {}
-  at(seconds: number, ...deeds: RunDeed[]): this {
-    const tap = `${this.deviceId}${this.log.length}`;
-    for (const deed of deeds)
-      this.log.push({
-        id: `${this.deviceId}${this.log.length}`,
-        tap,
-        deviceId: this.deviceId,
-        count: this.log.length,
-        atMs: START + seconds * SECOND,
-        deed,
-      });
-    return this;
-  }
-}
 
 const begun = (): Phone => new Phone().at(0, { kind: 'start', packId: 'pack' });
 const stateOf = (phone: Phone) => runState(PACK, mergeActions(phone.log));

@@ -1,0 +1,90 @@
+import { DEFAULT_HOUSE } from '../house/index.js';
+import { EMPTY_KIT } from '../kit/index.js';
+import type { RunAction, RunDeed, RunPack } from '../live/index.js';
+import { shopMethod } from '../method/index.js';
+import { DEFAULT_LIMITS } from '../rules/index.js';
+import { runSheet } from '../run/index.js';
+import { CLEAN } from '../soil/index.js';
+import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import { BAY, VEHICLE } from './shop.js';
+
+export const START = Date.UTC(2026, 0, 14, 14);
+export const SECOND = 1000;
+export const MINUTE = 60_000;
+export const TARIFF = {
+  startPriceMinor: 300,
+  startSeconds: 240,
+  blockPriceMinor: 50,
+  blockSeconds: 30,
+  pausable: false,
+} as const;
+
+/** All that a phone takes along for a wash in the bay, in an hour of steady frost-free air. */
+export function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}): RunPack {
+  const hour: WeatherHour = {
+    atMs: START,
+    airTempC: 1,
+    dewPointC: -4,
+    windMetresPerSecond: 3,
+    gustMetresPerSecond: 6,
+    windFromDeg: 290,
+    cloudFraction: 0.8,
+    precipMm: 0,
+    precipKind: 'none',
+    snowDepthCm: 20,
+    pressureHpa: 1010,
+    ...air,
+  };
+  const place = { ...BAY, tariff: TARIFF };
+  const fromMs = START - 36 * MS_PER_HOUR;
+  const hours = Array.from({ length: 48 }, (_, i) => ({ ...hour, atMs: fromMs + i * MS_PER_HOUR }));
+  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).siteHour(START);
+  if (!site) throw new Error('an hour without weather');
+  const { panelSunWm2: _, ...light } = site;
+  const method = shopMethod(methodId, DEFAULT_HOUSE, VEHICLE);
+  const of = {
+    vehicle: VEHICLE,
+    place,
+    method,
+    limits: DEFAULT_LIMITS,
+    isDark: false,
+    overnightC: -8,
+    kit: EMPTY_KIT,
+    house: DEFAULT_HOUSE,
+    soil: { ...CLEAN },
+  };
+  return {
+    ...of,
+    id: 'pack',
+    washId: 'w',
+    madeMs: START,
+    startMs: START,
+    sheet: runSheet({ ...of, site, outdoors: hour }),
+    fromMs: START,
+    hours: [{ site: light, outdoors: hour }, null],
+    sunsetMs: START + 90 * MINUTE,
+    soilBefore: { ...CLEAN },
+    source: 'test',
+    issuedMs: START,
+  };
+}
+
+/** A phone that writes down what is done. */
+export class Phone {
+  readonly log: RunAction[] = [];
+  constructor(readonly deviceId = 'a') {}
+  at(seconds: number, ...deeds: RunDeed[]): this {
+    const tap = `${this.deviceId}${this.log.length}`;
+    for (const deed of deeds)
+      this.log.push({
+        id: `${this.deviceId}${this.log.length}`,
+        tap,
+        deviceId: this.deviceId,
+        count: this.log.length,
+        atMs: START + seconds * SECOND,
+        deed,
+      });
+    return this;
+  }
+}
