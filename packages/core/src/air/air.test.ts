@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
-import { humidAir, saturationOverIcePa, saturationOverWaterPa, skyTempC, windChill } from './index.js';
+import {
+  dewPointFromHumidity,
+  frostPointC,
+  humidAir,
+  humidityFromDewPoint,
+  saturationOverIcePa,
+  saturationOverWaterPa,
+  skyTempC,
+  vapourDensityKgPerM3,
+  windChill,
+} from './index.js';
 
 describe('windChill', () => {
   it.each([
@@ -41,6 +51,14 @@ describe('windChill', () => {
       frostbiteClass: 'none',
     });
     expect(windChill({ airTempC: 10, windKmh: 10 }).windChillC).not.toBeNull();
+  });
+
+  it.each([
+    { airTempC: -61, windKmh: 5 },
+    { airTempC: 61, windKmh: 5 },
+    { airTempC: NaN, windKmh: 5 },
+  ])('refuses air of $airTempC °C by name', (input) => {
+    expect(() => windChill(input)).toThrow(expect.objectContaining({ field: 'airTempC' }));
   });
 
   it('names the field that is out of range', () => {
@@ -93,6 +111,26 @@ describe('humidAir', () => {
     );
   });
 
+  it.each([
+    { airTempC: -3, relHumidityFraction: 0.4 },
+    { airTempC: -5, relHumidityFraction: 0.8 },
+    { airTempC: -10, relHumidityFraction: 0.5 },
+    { airTempC: -20, relHumidityFraction: 0.7 },
+    { airTempC: 2, relHumidityFraction: 0.3 },
+  ])('agrees with the library on the ice bulb at $airTempC °C, $relHumidityFraction', (input) => {
+    const { iceBulbC, vapourPressurePa } = humidAir(input);
+    const ratio = psychrolib.GetHumRatioFromVapPres(vapourPressurePa, 101_325);
+    const library = psychrolib.GetTWetBulbFromHumRatio(input.airTempC, ratio, 101_325);
+    expect(Math.abs((iceBulbC ?? NaN) - library)).toBeLessThan(0.06);
+  });
+
+  it('has its ice bulb above the air where the air is damp beyond ice saturation, and none in warm air', () => {
+    const fog = humidAir({ airTempC: -8, relHumidityFraction: 1 });
+    expect(fog.iceBulbC).toBeGreaterThan(-8);
+    expect(fog.frostPointC).toBeGreaterThan(-8);
+    expect(humidAir({ airTempC: 12, relHumidityFraction: 0.9 }).iceBulbC).toBeNull();
+  });
+
   it('orders dew point, wet bulb and air', () => {
     fc.assert(
       fc.property(
@@ -133,7 +171,47 @@ describe('saturation', () => {
   });
 });
 
+describe('vapour', () => {
+  it.each([
+    // Saturated air, g/m³, by the usual tables.
+    { tempC: 20, grams: 17.3 },
+    { tempC: 0, grams: 4.85 },
+    { tempC: 30, grams: 30.4 },
+  ])('weighs $grams g/m³ in saturated air of $tempC °C', ({ tempC, grams }) => {
+    const density = vapourDensityKgPerM3(saturationOverWaterPa(tempC), tempC);
+    expect(Math.abs((density * 1000) / grams - 1)).toBeLessThan(0.01);
+  });
+
+  it.each([
+    // Frost point and dew point of the same air (WMO-No. 8, tables): −9.0 over ice is −10 over water.
+    { dewC: -10, frostC: -8.9 },
+    { dewC: -20, frostC: -18.0 },
+    { dewC: -30, frostC: -27.2 },
+  ])('of a dew point of $dewC °C has its frost point at $frostC °C', ({ dewC, frostC }) => {
+    expect(Math.abs(frostPointC(saturationOverWaterPa(dewC)) - frostC)).toBeLessThan(0.15);
+  });
+
+  it('turns humidity into dew point and back, never above saturation', () => {
+    expect(dewPointFromHumidity(20, 0.5)).toBeCloseTo(9.26, 1);
+    expect(humidityFromDewPoint(20, 9.26)).toBeCloseTo(0.5, 2);
+    expect(humidityFromDewPoint(-10, dewPointFromHumidity(-10, 0.35))).toBeCloseTo(0.35, 9);
+    expect(humidityFromDewPoint(5, 7)).toBe(1);
+  });
+});
+
 describe('skyTempC', () => {
+  it.each([
+    // ε = 0.711 + 0.56 d + 0.73 d² with d = dew point / 100, worked apart in another language.
+    { dewPointC: 15, sky: 5.08, why: 'damp, ε 0.811' },
+    { dewPointC: 0, sky: -3.96, why: 'ε 0.711' },
+    { dewPointC: -30, sky: -14.22, why: 'dry, ε 0.609' },
+  ])(
+    'radiates at $sky °C over air of 20 °C with a dew point of $dewPointC °C: $why',
+    ({ dewPointC, sky }) => {
+      expect(skyTempC({ airTempC: 20, dewPointC, cloudFraction: 0 })).toBeCloseTo(sky, 2);
+    },
+  );
+
   it('is far below the air under a clear dry sky, and near it under cloud', () => {
     const clear = skyTempC({ airTempC: 0, dewPointC: -10, cloudFraction: 0 });
     const overcast = skyTempC({ airTempC: 0, dewPointC: -10, cloudFraction: 1 });

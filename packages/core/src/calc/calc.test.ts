@@ -1,5 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import { calculate, type Calculator, CALCULATORS, schemasOf } from './index.js';
+import { FieldError } from '../quantity/index.js';
+import {
+  calculate,
+  type Calculator,
+  CALCULATORS,
+  schemasOf,
+  solve,
+  type Solver,
+  SOLVERS,
+  type SolverWatch,
+} from './index.js';
 
 function named(name: string): Calculator {
   const calculator = CALCULATORS.get(name);
@@ -139,6 +149,18 @@ describe('calculate', () => {
     expect(calculate(named('wind-chill'), input)).toMatchObject({ ok: false, error: { code, field } });
   });
 
+  it('says of a missing field that it is needed, and of another what is wrong', () => {
+    expect(calculate(named('wind-chill'), { airTempC: -10 })).toMatchObject({
+      error: { message: 'windKmh: is needed' },
+    });
+    expect(calculate(named('film'), { ...FILM, brine: null })).toMatchObject({
+      error: { code: 'wrong-type', field: 'brine' },
+    });
+    expect(calculate(named('film'), { ...FILM, brine: { agent: 'NaCl' } })).toMatchObject({
+      error: { code: 'missing-field', field: 'brine.massPercent' },
+    });
+  });
+
   it('names a field inside another, and an unknown name', () => {
     expect(calculate(named('film'), { ...FILM, brine: { agent: 'KCl', massPercent: 8 } })).toMatchObject({
       ok: false,
@@ -148,5 +170,40 @@ describe('calculate', () => {
       ok: false,
       error: { field: 'at' },
     });
+  });
+});
+
+describe('a sum that searches', () => {
+  const watch: SolverWatch = { clockSeconds: () => 0 };
+  const solver = (run: () => Promise<unknown>): Solver =>
+    ({ ...[...SOLVERS.values()][0], input: named('wind-chill').input, solve: run }) as unknown as Solver;
+  const good = { airTempC: -10, windKmh: 5 };
+
+  it('answers with what it found, and is not begun on bad input', async () => {
+    let begun = 0;
+    const counts = solver(async () => {
+      begun += 1;
+      return await Promise.resolve(42);
+    });
+    expect(await solve(counts, good, watch)).toEqual({ ok: true, value: 42 });
+    expect(await solve(counts, { airTempC: -10 }, watch)).toMatchObject({
+      ok: false,
+      error: { code: 'missing-field', field: 'windKmh' },
+    });
+    expect(begun).toBe(1);
+  });
+
+  it('names the field that it found wrong while searching; what is no fault of the input is thrown', async () => {
+    const refuses = solver(() =>
+      Promise.reject(new FieldError('out-of-range', 'jobs.0', 'jobs.0: too long')),
+    );
+    expect(await solve(refuses, good, watch)).toMatchObject({ ok: false, error: { field: 'jobs.0' } });
+    await expect(
+      solve(
+        solver(() => Promise.reject(new Error('broken'))),
+        good,
+        watch,
+      ),
+    ).rejects.toThrow('broken');
   });
 });

@@ -3,9 +3,15 @@ import { VEHICLE } from '../testing/shop.js';
 import {
   ABSORPTANCE_FRACTION,
   behaviourOn,
+  CAR_ZONES,
+  type CarZone,
   floodFilmGramsPerM2,
   PAINT_TONES,
+  panelM2,
+  panelsOf,
   SPOTS_SHOW_MG_PER_M2,
+  ZONE_OF_PANEL,
+  zoneOf,
   type ZoneProtection,
 } from './index.js';
 
@@ -55,4 +61,44 @@ it('the darker the paint the more sun it takes and the sooner spots show', () =>
   const spots = PAINT_TONES.map((tone) => SPOTS_SHOW_MG_PER_M2[tone]);
   expect(sun).toEqual([0.25, 0.45, 0.7, 0.93]);
   expect(spots).toEqual([30, 25, 15, 12]);
+});
+
+describe('the panels of a body', () => {
+  it.each([
+    { bodyClass: 'saloon', bootDeg: 8 },
+    { bodyClass: 'hatch', bootDeg: 65 },
+    { bodyClass: 'estate', bootDeg: 75 },
+    { bodyClass: 'suv', bootDeg: 78 },
+    { bodyClass: 'van', bootDeg: 88 },
+    { bodyClass: 'pickup', bootDeg: 90 },
+  ] as const)('of a $bodyClass: eight, the boot at $bootDeg° and to the rear', ({ bodyClass, bootDeg }) => {
+    const panels = panelsOf(bodyClass);
+    expect(panels.map(({ id }) => id).toSorted()).toEqual(Object.keys(ZONE_OF_PANEL).toSorted());
+    expect(panels.find(({ id }) => id === 'boot')).toEqual({
+      id: 'boot',
+      tiltDeg: bootDeg,
+      facesDeg: 180,
+      material: 'body',
+    });
+  });
+
+  it('are larger on a larger body, each by the same share', () => {
+    expect(panelM2('saloon', 'roof')).toBe(1.9);
+    expect(panelM2('van', 'roof')).toBeCloseTo(1.9 * 1.6, 9);
+    expect(panelM2('hatch', 'left')).toBeCloseTo(3.2 * 0.9, 9);
+  });
+});
+
+describe('a zone', () => {
+  it('is found by its name, with its group and side', () => {
+    for (const row of CAR_ZONES) expect(zoneOf(row.zone)).toBe(row);
+  });
+
+  it('that is none is refused, with those that are', () => {
+    const call = (): unknown => zoneOf('sunroof' as CarZone);
+    expect(call).toThrow(RangeError);
+    expect(call).toThrow(
+      `zoneOf: zone is sunroof; allowed is ${CAR_ZONES.map(({ zone }) => zone).join(', ')}`,
+    );
+  });
 });
