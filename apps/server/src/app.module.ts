@@ -11,6 +11,7 @@ import { KitModule } from './kit/kit.module.js';
 import { MessagesModule } from './messages/messages.module.js';
 import { PlanModule } from './plan/plan.module.js';
 import { PlacesModule } from './places/places.module.js';
+import { RecordsModule } from './records/records.module.js';
 import { RoadsModule } from './roads/roads.module.js';
 import { RunsModule } from './runs/runs.module.js';
 import { SettingsModule } from './settings/settings.module.js';
@@ -26,6 +27,7 @@ import { WeatherModule } from './weather/weather.module.js';
     ConfigModule,
     ClockModule,
     DatabaseModule,
+    RecordsModule,
     HealthModule,
     SettingsModule,
     PlacesModule,

@@ -3,12 +3,12 @@ import { Injectable } from '@nestjs/common';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { type ImportReport, keeps } from '../imports/import-report.js';
-import { PlacesService } from '../places/places.service.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { WashesRepository } from '../washes/washes.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { WashesRepository } from '../records/washes.repository.js';
 import type { ImportBusyDto } from './calendar.dto.js';
-import { CalendarRepository } from './calendar.repository.js';
+import { CalendarRepository } from '../records/calendar.repository.js';
 import { planCalendar } from './plan-calendar.js';
 import { type BusySpan, readCalendar } from './read-calendar.js';
 
@@ -35,8 +35,8 @@ export class CalendarService {
   constructor(
     private readonly repository: CalendarRepository,
     private readonly washes: WashesRepository,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}

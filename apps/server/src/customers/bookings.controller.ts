@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { BookingRecord } from './bookings.repository.js';
+import type { BookingRecord } from '../records/bookings.repository.js';
 import { BookingsService, type QuoteAnswer } from './bookings.service.js';
 import { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
 

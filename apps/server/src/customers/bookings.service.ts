@@ -15,10 +15,10 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
-import { PlacesService } from '../places/places.service.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { type BookingRecord, BookingsRepository } from './bookings.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { type BookingRecord, BookingsRepository } from '../records/bookings.repository.js';
 import type { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
 
 const MINUTES_PER_HOUR = 60;
@@ -34,8 +34,8 @@ export interface QuoteAnswer extends Quote {
 export class BookingsService {
   constructor(
     private readonly bookings: BookingsRepository,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}

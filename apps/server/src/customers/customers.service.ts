@@ -4,15 +4,15 @@ import { type Customer, hasLength } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 import type { CreateCustomerDto, UpdateCustomerDto } from './customer.dto.js';
-import { CustomersRepository } from './customers.repository.js';
+import { CustomersRepository } from '../records/customers.repository.js';
 
 @Injectable()
 export class CustomersService {
   constructor(
     private readonly customers: CustomersRepository,
-    private readonly vehicles: VehiclesService,
+    private readonly vehicles: VehiclesRepository,
     private readonly clock: ClockService,
   ) {}
 

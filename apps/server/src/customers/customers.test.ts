@@ -5,7 +5,7 @@ import type { MessageRecord } from '../messages/outbox.js';
 import type { Untold } from '../messages/messages.service.js';
 import type { PlanView } from '../plan/plan.service.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { BookingRecord } from './bookings.repository.js';
+import type { BookingRecord } from '../records/bookings.repository.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 const DAY_MS = 86_400_000;

@@ -7,7 +7,7 @@ import {
   type PriceList,
   startOfHourMs,
 } from '@keen/core';
-import type { BookingRecord } from '../customers/bookings.repository.js';
+import type { BookingRecord } from '../records/bookings.repository.js';
 import { DEMO_VEHICLES, type NamedVehicle } from './scenario.js';
 
 const SHOP = 'The shop';

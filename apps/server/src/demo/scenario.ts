@@ -11,7 +11,6 @@ import {
 } from '@keen/core';
 
 /** The made-up town and shop that the demo shows. Every name and figure is invented. */
-export const DEMO_SEED = 3;
 export const DEMO_ZONE = 'America/Toronto';
 export const DEMO_CLOCK = '2026-01-14T06:40:00-05:00';
 export const DEMO_SEASON_START = '2025-11-01T00:00:00-04:00';

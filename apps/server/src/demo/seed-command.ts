@@ -8,6 +8,7 @@ import {
   MS_PER_HOUR,
   startOfHourMs,
   type VehicleRecord,
+  seasonStartMs,
 } from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
@@ -30,13 +31,12 @@ import { SimulatedAuthority } from '../roads/simulated-authority.js';
 import { Engine } from '../verdicts/engine.js';
 import { enginePlace, engineVehicle, type Notes } from '../verdicts/engine-facts.js';
 import type { EngineSetting } from '../verdicts/engine-job.js';
-import { SimulatedStation } from '../weather/simulated-station.js';
-import { seasonStartMs } from '../weather/season.js';
+import { SimulatedStation, WINTER_SEED } from '../weather/simulated-station.js';
 import { DEMO_PRICE_LIST, demoBookings, demoCustomerOf, demoCustomers } from './customers.js';
 import { DEMO_GEAR, DEMO_PRODUCTS } from './kit.js';
 import { demoHistory, demoPlans } from './history.js';
 import { demoDrives, demoLooks, demoSwabs } from './notes.js';
-import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_SEED, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
+import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 
 const ROWS_PER_INSERT = 400;
 /** The cars were looked at when they came home the evening before. */
@@ -53,7 +53,7 @@ async function seed(): Promise<void> {
   const { db, close } = await openDatabase({ ...config, databaseUrl: `file:${part}` });
   const nowMs = config.clockStartMs ?? Date.parse(DEMO_CLOCK);
   const startMs = seasonStartMs(nowMs);
-  const station = new SimulatedStation(DEMO_SEED, startMs);
+  const station = new SimulatedStation(WINTER_SEED, startMs);
   const hours = await station.observed(startMs, nowMs - (nowMs % 3_600_000));
   const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({
     ...vehicle,
@@ -80,7 +80,7 @@ async function seed(): Promise<void> {
       .map((hour) => ({ atMs: hour.atMs, source: station.name, hour }));
     await db.insert(weatherHours).values(rows);
   }
-  const authority = new SimulatedAuthority(DEMO_SEED, startMs, station);
+  const authority = new SimulatedAuthority(WINTER_SEED, startMs, station);
   const bulletins = await authority.bulletins(startMs, nowMs);
   for (let i = 0; i < bulletins.length; i += ROWS_PER_INSERT) {
     const rows = bulletins

@@ -4,7 +4,7 @@ import { type Drive, ROAD_CLASSES, type RoadClass } from '@keen/core';
 import { IsIn, IsInt, IsNumber, IsOptional } from 'class-validator';
 import { ImportTrackDto } from '../imports/import.dto.js';
 import type { ImportReport } from '../imports/import-report.js';
-import type { DriveRecord } from './drives.repository.js';
+import type { DriveRecord } from '../records/drives.repository.js';
 import { DrivesService } from './drives.service.js';
 
 export class DriveDto {

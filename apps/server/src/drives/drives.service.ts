@@ -6,8 +6,8 @@ import { badField, conflict, notFound } from '../errors/api-error.js';
 import type { ImportTrackDto } from '../imports/import.dto.js';
 import { type ImportReport, keeps, type LineFault } from '../imports/import-report.js';
 import { readGpx } from '../imports/read-gpx.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { type DriveRecord, DrivesRepository } from './drives.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { type DriveRecord, DrivesRepository } from '../records/drives.repository.js';
 
 const keyOf = ({ hourMs, roadClass }: Pick<Drive, 'hourMs' | 'roadClass'>): string =>
   `${hourMs} ${roadClass}`;
@@ -16,7 +16,7 @@ const keyOf = ({ hourMs, roadClass }: Pick<Drive, 'hourMs' | 'roadClass'>): stri
 export class DrivesService {
   constructor(
     private readonly drives: DrivesRepository,
-    private readonly vehicles: VehiclesService,
+    private readonly vehicles: VehiclesRepository,
     private readonly clock: ClockService,
   ) {}
 

@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { type Gear, type Kit, kitWarnings, type KitWarnings, type Product } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField, notFound } from '../errors/api-error.js';
+import { badField } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
 import { WeatherService } from '../weather/weather.service.js';
 import type { CreateGearDto, CreateProductDto, UpdateGearDto, UpdateProductDto } from './kit.dto.js';
-import { KitRepository } from './kit.repository.js';
+import { KitRepository } from '../records/kit.repository.js';
 
 /** From an evening to the next morning. */
 const NIGHT_HOURS = 18;
@@ -41,30 +41,26 @@ export class KitService {
       notes: dto.notes ?? '',
     };
     requireLabel(record);
-    await this.kit.insertProduct(record);
+    await this.kit.products.insert(record);
     return record;
   }
 
   async updateProduct(id: string, { was, ...dto }: UpdateProductDto): Promise<Product> {
-    const before = await this.kit.findProduct(id);
-    if (!before) throw notFound('product', id);
+    const before = await this.kit.products.read(id);
     requireUnchanged(before, was);
     const after: Product = { ...before, ...dto };
     requireLabel(after);
-    await this.kit.updateProduct(id, dto);
+    await this.kit.products.update(id, dto);
     return after;
   }
 
   async removeProduct(id: string): Promise<void> {
-    if (!(await this.kit.findProduct(id))) throw notFound('product', id);
-    await this.kit.setProductRemoved(id, this.clock.now());
+    await this.kit.products.read(id);
+    await this.kit.products.setRemoved(id, this.clock.now());
   }
 
-  async restoreProduct(id: string): Promise<Product> {
-    await this.kit.setProductRemoved(id, null);
-    const record = await this.kit.findProduct(id);
-    if (!record) throw notFound('product', id);
-    return record;
+  restoreProduct(id: string): Promise<Product> {
+    return this.kit.products.restore(id);
   }
 
   async createGear(dto: CreateGearDto): Promise<Gear> {
@@ -78,30 +74,26 @@ export class KitService {
       notes: dto.notes ?? '',
     };
     requireGear(record);
-    await this.kit.insertGear(record);
+    await this.kit.gear.insert(record);
     return record;
   }
 
   async updateGear(id: string, { was, ...dto }: UpdateGearDto): Promise<Gear> {
-    const before = await this.kit.findGear(id);
-    if (!before) throw notFound('gear', id);
+    const before = await this.kit.gear.read(id);
     requireUnchanged(before, was);
     const after: Gear = { ...before, ...dto };
     requireGear(after);
-    await this.kit.updateGear(id, dto);
+    await this.kit.gear.update(id, dto);
     return after;
   }
 
   async removeGear(id: string): Promise<void> {
-    if (!(await this.kit.findGear(id))) throw notFound('gear', id);
-    await this.kit.setGearRemoved(id, this.clock.now());
+    await this.kit.gear.read(id);
+    await this.kit.gear.setRemoved(id, this.clock.now());
   }
 
-  async restoreGear(id: string): Promise<Gear> {
-    await this.kit.setGearRemoved(id, null);
-    const record = await this.kit.findGear(id);
-    if (!record) throw notFound('gear', id);
-    return record;
+  restoreGear(id: string): Promise<Gear> {
+    return this.kit.gear.restore(id);
   }
 }
 

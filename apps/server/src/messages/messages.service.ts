@@ -2,12 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Customer, Finding, MessageKind, VehicleRecord, VerdictKind, WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { CustomersRepository } from '../customers/customers.repository.js';
+import { CustomersRepository } from '../records/customers.repository.js';
 import { conflict, notFound } from '../errors/api-error.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { isAhead } from '../verdicts/plan-facts.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
-import { WashesRepository } from '../washes/washes.repository.js';
+import { WashesRepository } from '../records/washes.repository.js';
 import type { PutMessageDto } from './message.dto.js';
 import { type MessageRecord, OUTBOX, type Outbox } from './outbox.js';
 
@@ -45,7 +45,7 @@ const toldOf = ({ messages }: Book, washId: string): MessageRecord | undefined =
 export class MessagesService {
   constructor(
     private readonly customers: CustomersRepository,
-    private readonly vehicles: VehiclesService,
+    private readonly vehicles: VehiclesRepository,
     private readonly washes: WashesRepository,
     private readonly verdicts: VerdictsService,
     private readonly clock: ClockService,

@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { PlaceRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { notFound } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
 import type { CreatePlaceDto, UpdatePlaceDto } from './place.dto.js';
 import { newPlaceFields, placeFields } from './place-fields.js';
-import { PlacesRepository } from './places.repository.js';
+import { PlacesRepository } from '../records/places.repository.js';
 
 @Injectable()
 export class PlacesService {
@@ -19,10 +18,8 @@ export class PlacesService {
     return this.places.list();
   }
 
-  async read(id: string): Promise<PlaceRecord> {
-    const record = await this.places.find(id);
-    if (!record) throw notFound('place', id);
-    return record;
+  read(id: string): Promise<PlaceRecord> {
+    return this.places.read(id);
   }
 
   async create(dto: CreatePlaceDto): Promise<PlaceRecord> {
@@ -44,8 +41,7 @@ export class PlacesService {
     await this.places.setRemoved(id, this.clock.now());
   }
 
-  async restore(id: string): Promise<PlaceRecord> {
-    if (!(await this.places.setRemoved(id, null))) throw notFound('place', id);
-    return this.read(id);
+  restore(id: string): Promise<PlaceRecord> {
+    return this.places.restore(id);
   }
 }

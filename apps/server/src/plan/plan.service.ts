@@ -19,7 +19,7 @@ import {
   type WorthOfRelief,
 } from '@keen/core';
 import { Subject } from 'rxjs';
-import type { BookingRecord } from '../customers/bookings.repository.js';
+import type { BookingRecord } from '../records/bookings.repository.js';
 import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
 import { endOf, freeFrom, slotOf } from '../verdicts/plan-facts.js';

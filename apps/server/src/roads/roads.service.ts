@@ -8,15 +8,15 @@ import {
   treatmentKey,
   treatmentRows,
   type TreatmentSpan,
+  seasonStartMs,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import type { ImportDto } from '../imports/import.dto.js';
 import { type ImportReport, keeps } from '../imports/import-report.js';
 import { readCsv } from '../imports/read-csv.js';
-import { seasonStartMs } from '../weather/season.js';
 import { ROAD_AUTHORITY, type RoadAuthority } from './road-authority.js';
-import { type TreatmentRecord, TreatmentsRepository } from './treatments.repository.js';
+import { type TreatmentRecord, TreatmentsRepository } from '../records/treatments.repository.js';
 
 /** Nobody announces further ahead. */
 const AHEAD_MS = 72 * MS_PER_HOUR;
@@ -46,7 +46,7 @@ export class RoadsService {
     const nowMs = startOfHourMs(this.clock.now());
     this.fetching = this.fetching.catch(() => undefined).then(() => this.fetch(nowMs));
     await this.fetching;
-    const treatments = await this.repository.list(seasonStartMs(nowMs));
+    const treatments = await this.repository.since(seasonStartMs(nowMs));
     return { authority: this.authority.name, treatments };
   }
 
@@ -54,7 +54,11 @@ export class RoadsService {
     const newest = await this.repository.newestMs(this.authority.name);
     const fromMs = newest === null ? seasonStartMs(nowMs) : newest + 1;
     if (fromMs < nowMs)
-      await this.repository.insert(this.authority.name, await this.authority.bulletins(fromMs, nowMs), true);
+      await this.repository.insertAll(
+        this.authority.name,
+        await this.authority.bulletins(fromMs, nowMs),
+        true,
+      );
   }
 
   private span(): TreatmentSpan {
@@ -74,7 +78,7 @@ export class RoadsService {
         `atMs: this hour, road and agent is kept already (${twin.gramsPerM2} g/m² by ${twin.source}).`,
       );
     }
-    const [record] = await this.repository.insert('entered', [treatment], false);
+    const [record] = await this.repository.insertAll('entered', [treatment], false);
     if (!record) throw new Error('a bulletin was not kept');
     return { ...record, isLate: treatment.atMs < startOfHourMs(this.clock.now()) };
   }
@@ -87,7 +91,7 @@ export class RoadsService {
     const found = treatmentRows(rows, { keys, span: this.span() });
     const good = found.treatments.map((row) => ({ ...row, atMs: startOfHourMs(row.atMs) }));
     const kept = keeps(mode, { good, faults: found.faults });
-    if (kept) await this.repository.insert('imported', good, false);
+    if (kept) await this.repository.insertAll('imported', good, false);
     return { good, faults: found.faults, kept };
   }
 

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { imageSize } from 'image-size';
 import { badField, notFound } from '../errors/api-error.js';
 import { WashesService } from '../washes/washes.service.js';
-import { type KeptPhoto, RunsRepository } from './runs.repository.js';
+import { type KeptPhoto, RunsRepository } from '../records/runs.repository.js';
 
 const MEDIA_TYPES: Readonly<Record<string, string>> = {
   jpg: 'image/jpeg',

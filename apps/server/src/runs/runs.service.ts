@@ -13,11 +13,11 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict } from '../errors/api-error.js';
-import { PlacesService } from '../places/places.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { PlacesRepository } from '../records/places.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import { WashesService } from '../washes/washes.service.js';
-import { type ArrivedAction, RunsRepository } from './runs.repository.js';
+import { type ArrivedAction, RunsRepository } from '../records/runs.repository.js';
 
 export interface RunAnswer {
   readonly wash: WashRecord;
@@ -47,8 +47,8 @@ export class RunsService {
   constructor(
     private readonly runs: RunsRepository,
     private readonly washes: WashesService,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly verdicts: VerdictsService,
     private readonly clock: ClockService,
   ) {}

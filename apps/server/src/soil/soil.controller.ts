@@ -6,7 +6,7 @@ import { IsIn, IsNumber, Max, Min } from 'class-validator';
 import { ClockService } from '../clock/clock.service.js';
 import { notFound } from '../errors/api-error.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
-import { type SoilLookRecord, SoilLooksRepository } from './soil-looks.repository.js';
+import { type SoilLookRecord, SoilLooksRepository } from '../records/soil-looks.repository.js';
 
 export class SoilLookDto {
   @ApiProperty({ enum: CAR_ZONE_IDS }) @IsIn([...CAR_ZONE_IDS]) zone: CarZone;

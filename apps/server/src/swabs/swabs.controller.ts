@@ -5,8 +5,8 @@ import { CAR_ZONE_IDS, type CarZone, swab } from '@keen/core';
 import { IsIn, IsInt, IsNumber } from 'class-validator';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { type SwabRecord, SwabsRepository } from './swabs.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { type SwabRecord, SwabsRepository } from '../records/swabs.repository.js';
 
 export class SwabDto {
   @IsInt() atMs: number;
@@ -22,7 +22,7 @@ export class SwabDto {
 export class SwabsController {
   constructor(
     private readonly swabs: SwabsRepository,
-    private readonly vehicles: VehiclesService,
+    private readonly vehicles: VehiclesRepository,
     private readonly clock: ClockService,
   ) {}
 

@@ -1,14 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection } from '@keen/core';
+import {
+  EVEN_WEEK,
+  SEASON_JOB_IDS,
+  type VehicleRecord,
+  type ZoneProtection,
+  seasonStartMs,
+} from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField, notFound } from '../errors/api-error.js';
+import { badField } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
-import { seasonStartMs } from '../weather/season.js';
-import { CustomersRepository } from '../customers/customers.repository.js';
-import { PlacesRepository } from '../places/places.repository.js';
+import { CustomersRepository } from '../records/customers.repository.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
-import { VehiclesRepository } from './vehicles.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 
 /** What is left out of a new vehicle. */
 const BLANK = {
@@ -38,10 +43,8 @@ export class VehiclesService {
     return this.vehicles.list();
   }
 
-  async read(id: string): Promise<VehicleRecord> {
-    const record = await this.vehicles.find(id);
-    if (!record) throw notFound('vehicle', id);
-    return record;
+  read(id: string): Promise<VehicleRecord> {
+    return this.vehicles.read(id);
   }
 
   async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
@@ -76,9 +79,8 @@ export class VehiclesService {
     await this.vehicles.setRemoved(id, this.clock.now());
   }
 
-  async restore(id: string): Promise<VehicleRecord> {
-    if (!(await this.vehicles.setRemoved(id, null))) throw notFound('vehicle', id);
-    return this.read(id);
+  restore(id: string): Promise<VehicleRecord> {
+    return this.vehicles.restore(id);
   }
 
   /** What was told of a zone holds from now on against the washes before; what was not touched keeps its own time. */

@@ -1,7 +1,7 @@
 import type { Customer, DoneWash, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
-import type { DriveRecord } from '../drives/drives.repository.js';
-import type { SoilLookRecord } from '../soil/soil-looks.repository.js';
-import type { SwabRecord } from '../swabs/swabs.repository.js';
+import type { DriveRecord } from '../records/drives.repository.js';
+import type { SoilLookRecord } from '../records/soil-looks.repository.js';
+import type { SwabRecord } from '../records/swabs.repository.js';
 import type { EngineVehicle } from './engine-job.js';
 
 const MS_PER_MINUTE = 60_000;

@@ -14,20 +14,20 @@ import {
   type WashRecord,
   type WorthOfRelief,
 } from '@keen/core';
-import { CalendarRepository } from '../calendar/calendar.repository.js';
+import { CalendarRepository } from '../records/calendar.repository.js';
 import { ClockService } from '../clock/clock.service.js';
-import { type BookingRecord, BookingsRepository } from '../customers/bookings.repository.js';
-import { CustomersRepository } from '../customers/customers.repository.js';
-import { DrivesRepository } from '../drives/drives.repository.js';
+import { type BookingRecord, BookingsRepository } from '../records/bookings.repository.js';
+import { CustomersRepository } from '../records/customers.repository.js';
+import { DrivesRepository } from '../records/drives.repository.js';
 import { badField, notFound } from '../errors/api-error.js';
-import { KitRepository } from '../kit/kit.repository.js';
-import { PlacesService } from '../places/places.service.js';
+import { KitRepository } from '../records/kit.repository.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { SoilLooksRepository } from '../soil/soil-looks.repository.js';
-import { SwabsRepository } from '../swabs/swabs.repository.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
-import { WashesRepository } from '../washes/washes.repository.js';
+import { SoilLooksRepository } from '../records/soil-looks.repository.js';
+import { SwabsRepository } from '../records/swabs.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { WashesRepository } from '../records/washes.repository.js';
 import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
 import type { ConditionAnswer } from './condition-answer.js';
 import { type CellAnswer, GRID_HOURS, type MadePlan, type PackDraft, type RibbonHour } from './engine.js';
@@ -92,8 +92,8 @@ export class VerdictsService {
     private readonly pool: EnginePool,
     private readonly weather: WeatherService,
     private readonly roads: RoadsService,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly washes: WashesRepository,
     private readonly drives: DrivesRepository,
     private readonly swabs: SwabsRepository,

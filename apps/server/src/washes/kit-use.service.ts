@@ -12,10 +12,10 @@ import {
   type WashUse,
 } from '@keen/core';
 import type { Write } from '../db/database.js';
-import { KitRepository } from '../kit/kit.repository.js';
-import { PlacesService } from '../places/places.service.js';
+import { KitRepository } from '../records/kit.repository.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 
 /** Warm enough for any label: what is used does not go by the air. */
 const MILD_C = 20;
@@ -27,8 +27,8 @@ type Taken = NonNullable<WashFound['taken']>;
 export class KitUseService {
   constructor(
     private readonly kit: KitRepository,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
   ) {}
 

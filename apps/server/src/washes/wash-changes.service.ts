@@ -16,13 +16,13 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
-import { PlacesService } from '../places/places.service.js';
+import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { endOf, isAhead, slotOf } from '../verdicts/plan-facts.js';
 import { VerdictsService } from '../verdicts/verdicts.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
-import { WashesRepository } from './washes.repository.js';
+import { WashesRepository } from '../records/washes.repository.js';
 
 /** Changes to the plan that are made together or not at all. */
 export interface WashChanges {
@@ -63,8 +63,8 @@ interface Wanted {
 export class WashChangesService {
   constructor(
     private readonly washes: WashesRepository,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly verdicts: VerdictsService,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,

@@ -3,12 +3,12 @@ import { Injectable } from '@nestjs/common';
 import { NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
-import { PlacesService } from '../places/places.service.js';
-import { VehiclesService } from '../vehicles/vehicles.service.js';
+import { PlacesRepository } from '../records/places.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { KitUseService } from './kit-use.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
-import { type WashFilter, WashesRepository } from './washes.repository.js';
+import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
 
 /** A wash that was never planned: by whom is not known, and nothing holds it in place. */
 const ALONE = { handsId: 'owner', isLocked: false, startedMs: null } as const;
@@ -20,8 +20,8 @@ export type FinishedWash = Omit<DoneWashDto, 'found'> & { readonly found: WashFo
 export class WashesService {
   constructor(
     private readonly washes: WashesRepository,
-    private readonly vehicles: VehiclesService,
-    private readonly places: PlacesService,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
     private readonly changes: WashChangesService,
     private readonly use: KitUseService,
     private readonly clock: ClockService,

@@ -1,9 +1,19 @@
-import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, startOfHourMs, type WeatherHour } from '@keen/core';
-import type { WeatherSource, WholeRun } from './weather-source.js';
+import {
+  COLD_LAKE_PORT,
+  MS_PER_HOUR,
+  simulateWeather,
+  startOfHourMs,
+  type WeatherHour,
+  type WholeRun,
+} from '@keen/core';
+import type { WeatherSource } from './weather-source.js';
 
 const HOURS_BETWEEN_RUNS = 6;
 const FORECAST_HOURS = 240;
 const MEMBERS = 20;
+
+/** Of the made-up winter that the stand-ins for weather and roads share. */
+export const WINTER_SEED = 3;
 
 /** A stand-in for a weather service: one made-up winter by its seed, the same for everyone who asks. */
 export class SimulatedStation implements WeatherSource {

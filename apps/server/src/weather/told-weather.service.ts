@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import {
   FieldError,
@@ -7,16 +8,16 @@ import {
   requireSight,
   startOfHourMs,
   weatherRows,
+  seasonStartMs,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { type ImportReport, keeps } from '../imports/import-report.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { readWeather, rowsOfList, type WeatherKind } from './read-weather.js';
-import { seasonStartMs } from './season.js';
-import { type SightRecord, SightsRepository } from './sights.repository.js';
+import { type SightRecord, SightsRepository } from '../records/sights.repository.js';
 import type { ImportWeatherDto, SightDto, WeatherHoursDto } from './weather.dto.js';
-import { type KeptOfSource, WeatherRepository } from './weather.repository.js';
+import { type KeptOfSource, WeatherRepository } from '../records/weather.repository.js';
 import { WeatherService } from './weather.service.js';
 import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
@@ -147,7 +148,7 @@ export class ToldWeatherService {
   }
 
   sights(): Promise<SightRecord[]> {
-    return this.seen.list(this.clock.now() - 24 * MS_PER_HOUR);
+    return this.seen.since(this.clock.now() - 24 * MS_PER_HOUR);
   }
 
   /** @throws 400 naming the field outside its range, or where nothing was looked at */
@@ -156,7 +157,8 @@ export class ToldWeatherService {
     if (sight.roadState === null) requireSight(sight);
     if (sight.roadState !== null && sight.roadClass === null)
       throw new FieldError('missing-field', 'roadClass', 'Say which road it is.');
-    const record = await this.seen.insert(sight);
+    const record: SightRecord = { id: randomUUID(), ...sight };
+    await this.seen.insert(record);
     this.weather.changed();
     return record;
   }

@@ -1,17 +1,4 @@
-import type { WeatherHour, WeatherReading } from '@keen/core';
-
-/** A forecast as a source told it: hours may be missing, and fields of hours. */
-export interface ForecastRun {
-  readonly issuedMs: number;
-  readonly source: string;
-  /** The most likely course first, then the members that spread around it, each in order of time. */
-  readonly members: readonly (readonly WeatherReading[])[];
-}
-
-/** A forecast in which no field is missing. */
-export interface WholeRun extends ForecastRun {
-  readonly members: readonly (readonly WeatherHour[])[];
-}
+import type { WeatherHour, WholeRun } from '@keen/core';
 
 /** Where weather comes from by itself. A real service would fill this port with its own adapter. */
 export interface WeatherSource {

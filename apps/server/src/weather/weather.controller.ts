@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { WeatherHour } from '@keen/core';
-import type { SightRecord } from './sights.repository.js';
+import type { SightRecord } from '../records/sights.repository.js';
 import { ToldWeatherService, type WeatherImport, type WeatherSourceView } from './told-weather.service.js';
 import { ImportWeatherDto, SightDto, WeatherHoursDto, WeatherOrderDto } from './weather.dto.js';
 import { type WeatherBundle, WeatherService } from './weather.service.js';

@@ -10,13 +10,14 @@ import {
   SIGHT_LASTS_HOURS,
   startOfHourMs,
   type WeatherHour,
+  seasonStartMs,
+  type ForecastRun,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { seasonStartMs } from './season.js';
-import { type SightRecord, SightsRepository } from './sights.repository.js';
-import { WeatherRepository } from './weather.repository.js';
-import { type ForecastRun, WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
+import { type SightRecord, SightsRepository } from '../records/sights.repository.js';
+import { WeatherRepository } from '../records/weather.repository.js';
+import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
 const STATION_RUNS_EVERY_MS = 6 * MS_PER_HOUR;
@@ -109,7 +110,7 @@ export class WeatherService {
     const runs = (await Promise.all(order.map((source) => this.repository.newestRun(source, hourMs)))).filter(
       (run) => run !== null,
     );
-    const sights = await this.sights.list(seasonMs);
+    const sights = await this.sights.since(seasonMs);
     const past = mergedHours(measured, { fromMs: seasonMs, hourCount: (hourMs - seasonMs) / MS_PER_HOUR });
     const observed = past.map(({ hour }) => hour);
     for (const sight of sights) {

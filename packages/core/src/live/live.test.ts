@@ -1,15 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { DEFAULT_HOUSE } from '../house/index.js';
-import { EMPTY_KIT } from '../kit/index.js';
-import { shopMethod } from '../method/index.js';
-import { DEFAULT_LIMITS } from '../rules/index.js';
-import { runSheet } from '../run/index.js';
-import { CLEAN } from '../soil/index.js';
 import { MINUTE, packFor, Phone, SECOND, START, TARIFF } from '../testing/live.js';
-import { BAY, VEHICLE } from '../testing/shop.js';
-import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
-import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import { MS_PER_HOUR } from '../weather/index.js';
 import {
   checkedActions,
   closedRun,

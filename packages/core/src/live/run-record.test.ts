@@ -3,7 +3,7 @@ import { Phone, SECOND, START, TARIFF } from '../testing/live.js';
 import {
   acidNow,
   closedRun,
-  edgesNow,
+  type EdgesNow,
   mergeActions,
   type RunDeed,
   type RunPack,
@@ -65,12 +65,11 @@ const pack = (change: { pausable?: boolean; tariff?: null; steps?: readonly unkn
 const begun = (): Phone => new Phone().at(0, { kind: 'start', packId: 'pack' });
 const did = (phone: Phone, key: string, from: number, to: number): Phone =>
   phone.at(from, { kind: 'begin', step: key }).at(to, { kind: 'end', step: key });
-const closing = (used: Partial<Extract<RunDeed, { kind: 'close' }>['used']> = {}): RunDeed =>
-  ({
-    kind: 'close',
-    found: { icePanels: [], spots: 'none', leftovers: '', note: '' },
-    used: { foldedTowels: null, dryingTowels: null, paidMinor: null, ...used },
-  }) as RunDeed;
+const closing = (used: Partial<Extract<RunDeed, { kind: 'close' }>['used']> = {}): RunDeed => ({
+  kind: 'close',
+  found: { icePanels: [], spots: 'none', leftovers: '', note: '' },
+  used: { foldedTowels: null, dryingTowels: null, paidMinor: null, ...used },
+});
 const stateOf = (phone: Phone, of = pack()) => runState(of, mergeActions(phone.log));
 const closedOf = (phone: Phone, of = pack()) => {
   const closed = closedRun(of, stateOf(phone, of));
@@ -213,9 +212,7 @@ describe('panels that are wet', () => {
   });
 
   it('show the share of their time that is left, within none and all', () => {
-    const edges = [{ panel: 'roof', minutes: 10, ends: 'freezes' }] as unknown as ReturnType<
-      typeof edgesNow
-    >['edges'];
+    const edges = [{ panel: 'roof', minutes: 10, ends: 'freezes' }] as unknown as EdgesNow['edges'];
     const phone = did(begun(), 'rinse-1', 0, 60);
     const at = (seconds: number) =>
       runMoment(pack(), stateOf(phone), {

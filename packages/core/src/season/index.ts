@@ -1,4 +1,5 @@
 export * from './data/season-jobs.js';
 export * from './season-numbers.js';
+export * from './season-start.js';
 export * from './season-due.js';
 export * from './season-extras.js';

@@ -1,5 +1,6 @@
 export * from './weather-hour.js';
 export * from './weather-reading.js';
+export type { ForecastRun, WholeRun } from './forecast-run.js';
 export { requireWeatherColumns, PLAIN_COLUMNS, readingsByMember, weatherRows } from './weather-rows.js';
 export type { ReadHour, WeatherRow, WeatherRows } from './weather-rows.js';
 export { WEATHER_COLUMNS, type WeatherColumn } from './data/weather-columns.js';

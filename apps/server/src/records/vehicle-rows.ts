@@ -1,14 +1,10 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import type { AnySQLiteColumn, SQLiteTable } from 'drizzle-orm/sqlite-core';
-import type { Database } from './database.js';
+import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { type Database, writeAll } from '../db/database.js';
+import { inChunks } from './in-chunks.js';
+import { recordOf, type RemovableTable } from './removable-rows.js';
 
-type VehicleTable = SQLiteTable & {
-  readonly id: AnySQLiteColumn;
-  readonly vehicleId: AnySQLiteColumn;
-  readonly removedMs: AnySQLiteColumn;
-};
-
-const ROWS_PER_INSERT = 300;
+type VehicleTable = RemovableTable & { readonly vehicleId: AnySQLiteColumn };
 
 /**
  * Rows that belong to a vehicle and can be taken away and brought back: one store for each such table.
@@ -31,16 +27,15 @@ export class VehicleRows<R extends { readonly id: string; readonly vehicleId: st
       .from(table)
       .where(and(isNull(table.removedMs), here))
       .orderBy(asc(this.order));
-    return rows.map(({ removedMs: _, ...row }) => row as unknown as R);
+    return rows.map((row) => recordOf<R>(row));
   }
 
   /** All or none. */
   async insert(rows: readonly R[]): Promise<void> {
-    const chunks = Array.from({ length: Math.ceil(rows.length / ROWS_PER_INSERT) }, (_, i) =>
-      rows.slice(i * ROWS_PER_INSERT, (i + 1) * ROWS_PER_INSERT),
+    await writeAll(
+      this.db,
+      inChunks(rows).map((chunk) => this.db.insert(this.table).values(chunk)),
     );
-    const [first, ...rest] = chunks.map((chunk) => this.db.insert(this.table).values([...chunk]));
-    if (first) await this.db.batch([first, ...rest]);
   }
 
   /** Takes one of a vehicle's rows away (an instant) or brings it back (null). Answers whether there is such a row. */

@@ -1,10 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { WeatherReading } from '@keen/core';
+import { type WeatherReading, type ForecastRun } from '@keen/core';
 import { and, asc, count, desc, eq, gte, lt, lte, max, min, sql } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { forecastRuns, weatherHours } from '../db/schema.js';
-import type { ForecastRun } from './weather-source.js';
 
 const ROWS_PER_INSERT = 400;
 

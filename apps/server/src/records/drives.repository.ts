@@ -3,7 +3,7 @@ import type { Drive } from '@keen/core';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { drives } from '../db/schema.js';
-import { VehicleRows } from '../db/vehicle-rows.js';
+import { VehicleRows } from './vehicle-rows.js';
 
 export interface DriveRecord extends Drive {
   readonly id: string;

@@ -4,12 +4,12 @@ import { asc, eq, gt } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { busyTimes, settings } from '../db/schema.js';
-import type { BusySpan } from './read-calendar.js';
+import { inChunks } from './in-chunks.js';
 
-const ROWS_PER_INSERT = 300;
 const SECRET_KEY = 'calendarSecret';
 
 export type BusyRow = typeof busyTimes.$inferSelect;
+type NewBusyTime = Omit<BusyRow, 'id' | 'calendar' | 'handsId'>;
 
 @Injectable()
 export class CalendarRepository {
@@ -21,11 +21,9 @@ export class CalendarRepository {
   }
 
   /** Puts these in the place of all that came from a calendar before, all or none. */
-  async replace(calendar: string, handsId: string | null, spans: readonly BusySpan[]): Promise<void> {
+  async replace(calendar: string, handsId: string | null, spans: readonly NewBusyTime[]): Promise<void> {
     const rows = spans.map((span) => ({ ...span, id: randomUUID(), calendar, handsId }));
-    const inserts = Array.from({ length: Math.ceil(rows.length / ROWS_PER_INSERT) }, (_, i) =>
-      this.db.insert(busyTimes).values(rows.slice(i * ROWS_PER_INSERT, (i + 1) * ROWS_PER_INSERT)),
-    );
+    const inserts = inChunks(rows).map((chunk) => this.db.insert(busyTimes).values(chunk));
     await this.db.batch([this.db.delete(busyTimes).where(eq(busyTimes.calendar, calendar)), ...inserts]);
   }
 

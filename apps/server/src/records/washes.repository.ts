@@ -1,9 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { WashRecord, WashStatus } from '@keen/core';
-import { and, asc, desc, eq, gte, isNull, type SQL, sql } from 'drizzle-orm';
+import { and, asc, eq, gte, isNull, sql } from 'drizzle-orm';
 import { type Database, type Write, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { washes } from '../db/schema.js';
+import { recordOf, RemovableRows } from './removable-rows.js';
 
 export interface WashFilter {
   readonly vehicleId?: string;
@@ -17,25 +18,19 @@ export interface WashRows {
   readonly setRemoved?: readonly { readonly id: string; readonly removedMs: number | null }[];
 }
 
-type Row = typeof washes.$inferSelect;
-
-const toRecord = ({ removedMs: _, revision: _revision, ...record }: Row): WashRecord => record;
-
 @Injectable()
-export class WashesRepository {
-  constructor(@Inject(DATABASE) private readonly db: Database) {}
+export class WashesRepository extends RemovableRows<WashRecord> {
+  constructor(@Inject(DATABASE) db: Database) {
+    super(db, { what: 'wash', table: washes, order: [washes.startMs] });
+  }
 
   /** Newest first. */
-  async list({ vehicleId, status }: WashFilter): Promise<WashRecord[]> {
-    const wanted: SQL[] = [isNull(washes.removedMs)];
-    if (vehicleId !== undefined) wanted.push(eq(washes.vehicleId, vehicleId));
-    if (status !== undefined) wanted.push(eq(washes.status, status));
-    const rows = await this.db
-      .select()
-      .from(washes)
-      .where(and(...wanted))
-      .orderBy(desc(washes.startMs));
-    return rows.map(toRecord);
+  override async list({ vehicleId, status }: WashFilter = {}): Promise<WashRecord[]> {
+    const found = await this.where(
+      vehicleId === undefined ? undefined : eq(washes.vehicleId, vehicleId),
+      status === undefined ? undefined : eq(washes.status, status),
+    );
+    return found.reverse();
   }
 
   /** Planned from an instant on, with how often each was moved. */
@@ -45,21 +40,7 @@ export class WashesRepository {
       .from(washes)
       .where(and(isNull(washes.removedMs), eq(washes.status, 'planned'), gte(washes.startMs, fromMs)))
       .orderBy(asc(washes.startMs));
-    return rows.map(({ revision, ...row }) => ({ ...toRecord({ revision, ...row }), revision }));
-  }
-
-  async find(id: string): Promise<WashRecord | null> {
-    const [row] = await this.db
-      .select()
-      .from(washes)
-      .where(and(eq(washes.id, id), isNull(washes.removedMs)));
-    return row ? toRecord(row) : null;
-  }
-
-  /** One that was taken away. */
-  async findRemoved(id: string): Promise<WashRecord | null> {
-    const [row] = await this.db.select().from(washes).where(eq(washes.id, id));
-    return row && row.removedMs !== null ? toRecord(row) : null;
+    return rows.map((row) => ({ ...recordOf<WashRecord>(row), revision: row.revision }));
   }
 
   /** Several changes in one transaction, and what goes with them in other tables. */
@@ -81,9 +62,5 @@ export class WashesRepository {
       ...also,
     ];
     await writeAll(this.db, writes);
-  }
-
-  async update(id: string, change: Partial<WashRecord>): Promise<void> {
-    if (Object.keys(change).length > 0) await this.db.update(washes).set(change).where(eq(washes.id, id));
   }
 }

@@ -3,7 +3,7 @@ import type { SoilSeen } from '@keen/core';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { soilLooks } from '../db/schema.js';
-import { VehicleRows } from '../db/vehicle-rows.js';
+import { VehicleRows } from './vehicle-rows.js';
 
 /** What somebody saw on a zone, beside what the estimate said at that moment. */
 export interface SoilLookRecord extends SoilSeen {

@@ -3,7 +3,7 @@ import type { SaltReading, SwabInput } from '@keen/core';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { swabs } from '../db/schema.js';
-import { VehicleRows } from '../db/vehicle-rows.js';
+import { VehicleRows } from './vehicle-rows.js';
 
 /** A swab as it was taken, and the load that follows from it. */
 export interface SwabRecord extends SaltReading, SwabInput {

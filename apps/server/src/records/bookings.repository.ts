@@ -1,0 +1,25 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { BookedSpan } from '@keen/core';
+import { gt } from 'drizzle-orm';
+import type { Database } from '../db/database.js';
+import { DATABASE } from '../db/database.module.js';
+import { bookings } from '../db/schema.js';
+import { RemovableRows } from './removable-rows.js';
+
+export interface BookingRecord extends BookedSpan {
+  /** What was agreed on, minor units; null: not yet. */
+  readonly agreedMinor: number | null;
+  readonly note: string;
+}
+
+@Injectable()
+export class BookingsRepository extends RemovableRows<BookingRecord> {
+  constructor(@Inject(DATABASE) db: Database) {
+    super(db, { what: 'booking', table: bookings, order: [bookings.readyByMs] });
+  }
+
+  /** Promises whose hour has not passed, the nearest first. */
+  open(nowMs: number): Promise<BookingRecord[]> {
+    return this.where(gt(bookings.readyByMs, nowMs));
+  }
+}

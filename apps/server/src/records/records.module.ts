@@ -1,0 +1,39 @@
+import { Global, Module } from '@nestjs/common';
+import { BookingsRepository } from './bookings.repository.js';
+import { CalendarRepository } from './calendar.repository.js';
+import { CustomersRepository } from './customers.repository.js';
+import { DrivesRepository } from './drives.repository.js';
+import { GearRepository, KitRepository, ProductsRepository } from './kit.repository.js';
+import { PlacesRepository } from './places.repository.js';
+import { RunsRepository } from './runs.repository.js';
+import { SightsRepository } from './sights.repository.js';
+import { SoilLooksRepository } from './soil-looks.repository.js';
+import { SwabsRepository } from './swabs.repository.js';
+import { TreatmentsRepository } from './treatments.repository.js';
+import { VehiclesRepository } from './vehicles.repository.js';
+import { WashesRepository } from './washes.repository.js';
+import { WeatherRepository } from './weather.repository.js';
+
+const REPOSITORIES = [
+  BookingsRepository,
+  CalendarRepository,
+  CustomersRepository,
+  DrivesRepository,
+  GearRepository,
+  KitRepository,
+  PlacesRepository,
+  ProductsRepository,
+  RunsRepository,
+  SightsRepository,
+  SoilLooksRepository,
+  SwabsRepository,
+  TreatmentsRepository,
+  VehiclesRepository,
+  WashesRepository,
+  WeatherRepository,
+];
+
+/** All that is kept, for whoever reads or writes it; it knows nothing of what is made of it. */
+@Global()
+@Module({ providers: REPOSITORIES, exports: REPOSITORIES })
+export class RecordsModule {}
