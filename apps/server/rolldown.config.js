@@ -5,7 +5,7 @@ import { defineConfig } from 'rolldown';
 export default defineConfig({
   input: {
     main: 'dist/main.js',
-    'engine.worker': 'dist/verdicts/engine.worker.js',
+    'engine.worker': 'dist/engine/engine.worker.js',
     'solver.worker': 'dist/solver/solver.worker.js',
   },
   platform: 'node',

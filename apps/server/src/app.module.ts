@@ -18,7 +18,7 @@ import { SettingsModule } from './settings/settings.module.js';
 import { SoilModule } from './soil/soil.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
-import { VerdictsModule } from './verdicts/verdicts.module.js';
+import { AnswersModule } from './answers/answers.module.js';
 import { WashesModule } from './washes/washes.module.js';
 import { WeatherModule } from './weather/weather.module.js';
 
@@ -36,7 +36,7 @@ import { WeatherModule } from './weather/weather.module.js';
     RoadsModule,
     DrivesModule,
     SwabsModule,
-    VerdictsModule,
+    AnswersModule,
     SoilModule,
     WashesModule,
     PlanModule,

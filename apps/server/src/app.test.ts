@@ -1,12 +1,17 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { CellDetail, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import {
+  type CellDetail,
+  type PlaceRecord,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_HOUR,
+} from '@keen/core';
 import request from 'supertest';
 import type { ErrorBody } from './errors/api-error.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from './testing/test-app.js';
 import type { MorningView } from './plan/plan.service.js';
-import type { WindowsView } from './verdicts/verdicts.service.js';
+import type { WindowsView } from './answers/answers.service.js';
 
-const HOUR_MS = 3_600_000;
 const NOW = Date.parse(TEST_CLOCK);
 /** 10:00 local on the test's morning: the heated unit is open. */
 const TEN = Date.parse('2026-01-14T10:00:00-05:00');
@@ -30,7 +35,7 @@ beforeAll(async () => {
   place = await create<PlaceRecord>('places', PLACE);
   vehicle = await create<VehicleRecord>('vehicles', { ...VEHICLE, standsAtPlaceId: place.id });
   // Washed lately: a car that nobody has washed since November is too dirty for rinseless.
-  await create('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * 24 * HOUR_MS));
+  await create('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * 24 * MS_PER_HOUR));
 }, 60_000);
 
 afterAll(() => test.close());
@@ -225,7 +230,7 @@ describe('verdicts', () => {
       vehicleId: vehicle.id,
       placeId: place.id,
       methodId: 'garage-rinseless',
-      startMs: NOW + 400 * HOUR_MS,
+      startMs: NOW + 400 * MS_PER_HOUR,
     };
     expect(faultOf((await api().get('/api/verdicts/cell').query(query).expect(400)).body).field).toBe(
       'startMs',
@@ -285,7 +290,7 @@ describe('washes', () => {
     const done = await api()
       .post(`/api/washes/${wash.id}/done`)
       .send({
-        startMs: NOW - HOUR_MS,
+        startMs: NOW - MS_PER_HOUR,
         minutes: 70,
         methodId: plan.methodId,
         costMinor: 1400,
@@ -299,7 +304,7 @@ describe('washes', () => {
     });
     await api()
       .post(`/api/washes/${wash.id}/done`)
-      .send({ startMs: NOW - HOUR_MS, minutes: 70, methodId: plan.methodId, found })
+      .send({ startMs: NOW - MS_PER_HOUR, minutes: 70, methodId: plan.methodId, found })
       .expect(409);
     expect((await api().post(`/api/washes/${wash.id}/reopen`).expect(200)).body).toMatchObject({
       status: 'planned',
@@ -315,19 +320,19 @@ describe('washes', () => {
     const first = await create<WashRecord>('washes', slot);
     const clash = await api()
       .post('/api/washes')
-      .send({ ...slot, startMs: TEN + HOUR_MS })
+      .send({ ...slot, startMs: TEN + MS_PER_HOUR })
       .expect(409);
     expect(faultOf(clash.body)).toMatchObject({ code: 'conflict', field: 'startMs' });
     await api()
       .patch(`/api/washes/${first.id}`)
-      .send({ startMs: TEN + 3 * HOUR_MS })
+      .send({ startMs: TEN + 3 * MS_PER_HOUR })
       .expect(200);
-    const second = await create<WashRecord>('washes', { ...slot, startMs: TEN + HOUR_MS });
+    const second = await create<WashRecord>('washes', { ...slot, startMs: TEN + MS_PER_HOUR });
     for (const { id } of [first, second]) await api().delete(`/api/washes/${id}`).expect(204);
   });
 
   it.each([
-    { why: 'a plan in the past', change: { startMs: NOW - 5 * HOUR_MS }, status: 400, field: 'startMs' },
+    { why: 'a plan in the past', change: { startMs: NOW - 5 * MS_PER_HOUR }, status: 400, field: 'startMs' },
     {
       why: 'a method that the place does not offer',
       change: { methodId: 'drive-hose' },
@@ -349,7 +354,7 @@ describe('washes', () => {
       vehicleId: vehicle.id,
       placeId: place.id,
       methodId: plan.methodId,
-      startMs: NOW - 9999 * HOUR_MS,
+      startMs: NOW - 9999 * MS_PER_HOUR,
       minutes: 60,
       found,
     };
@@ -422,14 +427,14 @@ describe('calculators over HTTP', () => {
 
 describe('the demo clock', () => {
   it('moves, and the forecast with it', async () => {
-    const later = NOW + 30 * HOUR_MS;
+    const later = NOW + 30 * MS_PER_HOUR;
     await api().put('/api/clock').send({ nowMs: later }).expect(200);
     const { issuedMs, ahead } = (await api().get('/api/weather').expect(200)).body as {
       issuedMs: number;
       ahead: { atMs: number }[];
     };
     expect(issuedMs).toBeGreaterThan(NOW);
-    expect(ahead[0]?.atMs).toBe(Math.floor(later / HOUR_MS) * HOUR_MS);
+    expect(ahead[0]?.atMs).toBe(Math.floor(later / MS_PER_HOUR) * MS_PER_HOUR);
     await api().put('/api/clock').send({ nowMs: 12 }).expect(400);
     await api().put('/api/clock').send({ nowMs: NOW }).expect(200);
   });

@@ -7,6 +7,9 @@ import {
   type PlaceRecord,
   type Settings,
   type VehicleRecord,
+  MS_PER_DAY,
+  type ConditionAnswer,
+  type CellAnswer,
 } from '@keen/core';
 import {
   doneWash,
@@ -18,12 +21,8 @@ import {
   testCalls,
   VEHICLE,
 } from './testing/test-app.js';
-import type { ConditionAnswer } from './verdicts/condition-answer.js';
-import type { CellAnswer } from './verdicts/engine.js';
-import type { BalanceView, WindowsView } from './verdicts/verdicts.service.js';
+import type { BalanceView, WindowsView } from './answers/answers.service.js';
 
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 const NOW = Date.parse(TEST_CLOCK);
 const TEN = Date.parse('2026-01-14T10:00:00-05:00');
 
@@ -35,7 +34,7 @@ beforeAll(async () => {
   test = await startTestApp();
   place = await make<PlaceRecord>('places', PLACE);
   vehicle = await make<VehicleRecord>('vehicles', { ...VEHICLE, standsAtPlaceId: place.id });
-  await make('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * DAY_MS));
+  await make('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * MS_PER_DAY));
 }, 60_000);
 
 afterAll(() => test.close());
@@ -70,7 +69,7 @@ describe('soil and protection', () => {
   const wax = {
     zone: 'bonnet',
     kind: 'wax',
-    appliedMs: NOW - 20 * DAY_MS,
+    appliedMs: NOW - 20 * MS_PER_DAY,
     claimedLifeDays: 60,
     observed: null,
   };
@@ -89,7 +88,11 @@ describe('soil and protection', () => {
   });
 
   it.each([
-    { rows: [{ ...wax, appliedMs: NOW + DAY_MS }], field: 'protections.0.appliedMs', why: 'dated tomorrow' },
+    {
+      rows: [{ ...wax, appliedMs: NOW + MS_PER_DAY }],
+      field: 'protections.0.appliedMs',
+      why: 'dated tomorrow',
+    },
     { rows: [wax, wax], field: 'protections.1.zone', why: 'told twice' },
     { rows: [{ ...wax, kind: 'lard' }], field: 'protections.0.kind', why: 'of no kind' },
     {
@@ -128,7 +131,7 @@ describe('the judgement', () => {
     expect(closing?.limiting?.ruleId).toBe('open-hours');
     const far = await api()
       .get('/api/verdicts/flips')
-      .query({ ...start(), startMs: NOW + 999 * DAY_MS })
+      .query({ ...start(), startMs: NOW + 999 * MS_PER_DAY })
       .expect(400);
     expect(faultOf(far.body).field).toBe('startMs');
   });
@@ -145,7 +148,7 @@ describe('the judgement', () => {
     );
     const { body: late } = await api()
       .get(path)
-      .query({ atMs: NOW + 99 * DAY_MS })
+      .query({ atMs: NOW + 99 * MS_PER_DAY })
       .expect(400);
     expect(faultOf(late).field).toBe('atMs');
   }, 60_000);
@@ -202,7 +205,7 @@ describe('a wash', () => {
   it('before the car was known is refused by name', async () => {
     const { body } = await api()
       .post('/api/washes/done')
-      .send(doneWash(vehicle.id, place.id, NOW - 500 * DAY_MS))
+      .send(doneWash(vehicle.id, place.id, NOW - 500 * MS_PER_DAY))
       .expect(400);
     expect(faultOf(body).field).toBe('startMs');
   });

@@ -30,3 +30,5 @@ export * from './clinic/index.js';
 export * from './log/index.js';
 export * from './live/index.js';
 export * from './settings/index.js';
+export * from './shop/index.js';
+export * from './answers/index.js';

@@ -4,7 +4,7 @@ import { allSums, calculate, type CalculatorAnswer, CALCULATORS, schemasOf, SOLV
 import type { Request } from 'express';
 import { notFound } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
-import { whenGone } from '../verdicts/when-gone.js';
+import { whenGone } from '../engine/when-gone.js';
 
 /** Every sum of the program, by name. */
 @ApiTags('calculators')

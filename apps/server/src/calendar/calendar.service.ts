@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '@keen/core';
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { ClockService } from '../clock/clock.service.js';
@@ -12,7 +13,6 @@ import { CalendarRepository } from '../records/calendar.repository.js';
 import { planCalendar } from './plan-calendar.js';
 import { type BusySpan, readCalendar } from './read-calendar.js';
 
-const MS_PER_DAY = 86_400_000;
 /** Washes of the last weeks stay in the feed, so that a calendar does not lose them at once. */
 const PAST_DAYS = 14;
 /** Repeats are written out this far ahead. */

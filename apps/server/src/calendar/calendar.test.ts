@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import { type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
 import ICAL from 'ical.js';
 import request from 'supertest';
 import type { ErrorBody } from '../errors/api-error.js';
@@ -11,9 +11,8 @@ import { planCalendar, uidOf } from './plan-calendar.js';
 import { type BusySpan, readCalendar } from './read-calendar.js';
 
 const ZONE = 'America/Toronto';
-const DAY_MS = 86_400_000;
 const from = Date.parse('2026-03-01T00:00:00-05:00');
-const window = { fromMs: from, toMs: from + 60 * DAY_MS, timeZone: ZONE };
+const window = { fromMs: from, toMs: from + 60 * MS_PER_DAY, timeZone: ZONE };
 
 const file = (...lines: string[]): string =>
   ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//x//y//EN', ...lines, 'END:VCALENDAR', ''].join('\r\n');
@@ -44,7 +43,7 @@ describe('reading a calendar', () => {
       '09/03/2026, 09:00',
       '16/03/2026, 09:00',
     ]);
-    expect((good[1]?.fromMs ?? 0) - (good[0]?.fromMs ?? 0)).toBe(7 * DAY_MS - 3_600_000);
+    expect((good[1]?.fromMs ?? 0) - (good[0]?.fromMs ?? 0)).toBe(7 * MS_PER_DAY - 3_600_000);
     expect(good[0]).toMatchObject({ summary: 'School run', toMs: (good[0]?.fromMs ?? 0) + 3_600_000 });
   });
 
@@ -102,7 +101,7 @@ describe('reading a calendar', () => {
       window,
     );
     expect(day.good.map(({ fromMs, toMs }) => [local(fromMs), toMs - fromMs])).toEqual([
-      ['10/03/2026, 00:00', DAY_MS],
+      ['10/03/2026, 00:00', MS_PER_DAY],
     ]);
   });
 
@@ -257,7 +256,7 @@ describe('the washes as a calendar', () => {
     const washes = [0, 90, 180, 270].map((days) => ({
       ...wash,
       id: `${days}`,
-      startMs: wash.startMs + days * DAY_MS,
+      startMs: wash.startMs + days * MS_PER_DAY,
     }));
     const root = parsedFeed(planCalendar(washes, { ...facts, washes, timeZone }));
     const zone = new ICAL.Timezone(root.getFirstSubcomponent('vtimezone')!);

@@ -1,6 +1,5 @@
-import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import { type PlaceRecord, type VehicleRecord, type WashRecord, endOf } from '@keen/core';
 import ICAL from 'ical.js';
-import { endOf } from '../verdicts/plan-facts.js';
 import { setWallTime, zoneComponent } from './zone-clock.js';
 
 /** Time to put on gloves before one leaves. */

@@ -1,3 +1,4 @@
+import { MS_PER_SECOND } from '@keen/core';
 import ICAL from 'ical.js';
 import { instantOfWall } from './zone-clock.js';
 import type { ImportReport, LineFault } from '../imports/import-report.js';
@@ -50,8 +51,6 @@ interface Occurrence {
   readonly endDate: ICAL.Time;
   readonly item: ICAL.Event;
 }
-
-const MS_PER_SECOND = 1000;
 
 /**
  * From when to when an occurrence takes time: its end is its own time on its own clock, also over a clock change or in another zone; a

@@ -1,8 +1,5 @@
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_SECOND } from '@keen/core';
 import ICAL from 'ical.js';
-
-const MS_PER_HOUR = 3_600_000;
-const MS_PER_DAY = 24 * MS_PER_HOUR;
-const MS_PER_SECOND = 1000;
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
 

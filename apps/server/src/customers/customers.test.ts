@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Customer, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import { type Customer, type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
 import request from 'supertest';
 import type { MessageRecord } from '../messages/outbox.js';
 import type { Untold } from '../messages/messages.service.js';
@@ -8,7 +8,6 @@ import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from
 import type { BookingRecord } from '../records/bookings.repository.js';
 
 const NOW = Date.parse(TEST_CLOCK);
-const DAY_MS = 86_400_000;
 
 let server: TestApp;
 let car: VehicleRecord;
@@ -26,7 +25,7 @@ beforeAll(async () => {
   await api().patch('/api/settings').send({ timeZone: 'America/Toronto' }).expect(200);
   unit = await post<PlaceRecord>('places', PLACE);
   car = await post<VehicleRecord>('vehicles', { ...VEHICLE, seasonJobs: ['top-up'] });
-  await post('washes/done', doneWash(car.id, unit.id, NOW - 5 * DAY_MS));
+  await post('washes/done', doneWash(car.id, unit.id, NOW - 5 * MS_PER_DAY));
 });
 afterAll(() => server.close());
 
@@ -213,7 +212,7 @@ describe('work of the season, targets and product', () => {
     const season = async () =>
       (await get<{ season: { jobId: string; state: string }[] }>(`verdicts/condition/${car.id}`)).season;
     expect(await season()).toMatchObject([{ jobId: 'top-up', state: 'due' }]);
-    const done = { ...doneWash(car.id, unit.id, NOW - 2 * DAY_MS), extras: ['top-up'] };
+    const done = { ...doneWash(car.id, unit.id, NOW - 2 * MS_PER_DAY), extras: ['top-up'] };
     const logged = await post<WashRecord>('washes/done', done);
     expect(await season()).toMatchObject([{ jobId: 'top-up', state: 'done' }]);
     await api().delete(`/api/washes/${logged.id}`).expect(204);
@@ -235,7 +234,7 @@ describe('work of the season, targets and product', () => {
   it('is not planned beyond the product that is left, and a wash that is done uses it', async () => {
     const stock = { 'garage-rinseless': 1 };
     await api().patch('/api/settings').send({ stock }).expect(200);
-    const logged = await post<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 9 * DAY_MS));
+    const logged = await post<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 9 * MS_PER_DAY));
     expect((await get<{ stock: object }>('settings')).stock).toEqual({ 'garage-rinseless': 0 });
     const { choices } = await get<PlanView>('plan');
     expect(choices).toEqual([]);
@@ -252,7 +251,7 @@ describe('what customers know', () => {
 
   it('is told once: booked, then moved, then called off', async () => {
     const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless' };
-    wash = await post<WashRecord>('washes', { ...plain, startMs: NOW + 3 * DAY_MS + 8 * 3_600_000 });
+    wash = await post<WashRecord>('washes', { ...plain, startMs: NOW + 3 * MS_PER_DAY + 8 * 3_600_000 });
     expect(await untold()).toMatchObject([{ kind: 'booked', customerId: customer.id, told: null }]);
     await put(wash.id, 'booked');
     expect(await untold()).toEqual([]);

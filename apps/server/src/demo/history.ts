@@ -5,7 +5,6 @@ import {
   DEFAULT_LIMITS,
   localTime,
   methodOf,
-  MS_PER_HOUR,
   NightAir,
   type PanelId,
   type SeasonJobId,
@@ -15,10 +14,9 @@ import {
   type WashFound,
   type WashRecord,
   type WeatherHour,
+  MS_PER_DAY,
 } from '@keen/core';
 import { DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE, type NamedPlace, type NamedVehicle } from './scenario.js';
-
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** Days since the last wash on the demo's morning, in the order of the vehicles. */
 const DAYS_SINCE_LAST = [9, 7, 17, 6, 13, 16, 10, 25, 4, 14, 12, 21];

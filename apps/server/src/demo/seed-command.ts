@@ -9,6 +9,11 @@ import {
   startOfHourMs,
   type VehicleRecord,
   seasonStartMs,
+  answerTo,
+  KEEP_NOTHING,
+  placeFacts,
+  carFacts,
+  type ShopFacts,
 } from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
 import { openDatabase } from '../db/database.js';
@@ -28,9 +33,6 @@ import {
   weatherHours,
 } from '../db/schema.js';
 import { SimulatedAuthority } from '../roads/simulated-authority.js';
-import { Engine } from '../verdicts/engine.js';
-import { enginePlace, engineVehicle, type Notes } from '../verdicts/engine-facts.js';
-import type { EngineSetting } from '../verdicts/engine-job.js';
 import { SimulatedStation, WINTER_SEED } from '../weather/simulated-station.js';
 import { DEMO_PRICE_LIST, demoBookings, demoCustomerOf, demoCustomers } from './customers.js';
 import { DEMO_GEAR, DEMO_PRODUCTS } from './kit.js';
@@ -66,7 +68,7 @@ async function seed(): Promise<void> {
   await db.insert(bookings).values(demoBookings(nowMs));
   await db.insert(products).values([...DEMO_PRODUCTS]);
   await db.insert(gear).values([...DEMO_GEAR]);
-  const notes: Notes = {
+  const notes = {
     washes: demoHistory(hours, nowMs),
     drives: demoDrives(),
     swabs: demoSwabs(),
@@ -92,8 +94,8 @@ async function seed(): Promise<void> {
   await db.insert(drives).values([...notes.drives]);
   const eveningMs = startOfHourMs(nowMs) - LOOKED_HOURS_AGO * MS_PER_HOUR;
   const [control = []] = (await station.newestForecast(eveningMs)).members;
-  const evening: EngineSetting = {
-    places: DEMO_PLACES.map(enginePlace),
+  const evening: ShopFacts = {
+    places: DEMO_PLACES.map(placeFacts),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
@@ -112,11 +114,14 @@ async function seed(): Promise<void> {
     treatments: bulletins.filter(({ atMs }) => atMs < eveningMs),
     nowMs: eveningMs,
   };
-  const engine = new Engine();
+  const tools = { keep: KEEP_NOTHING, report: () => undefined, clockMs: () => 0 };
   const looks = demoLooks(eveningMs, (vehicleId) => {
     const record = cars.find(({ id }) => id === vehicleId);
     return record
-      ? engine.condition({ ...evening, car: engineVehicle(record, notes, eveningMs) }).estimated
+      ? answerTo<'condition'>(
+          { ...evening, kind: 'condition', car: carFacts(record, notes, eveningMs) },
+          tools,
+        ).estimated
       : [];
   });
   await db.insert(soilLooks).values(looks);

@@ -1,12 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { DAY_MS, loadOn, NOW, saltedCar } from '../testing/salted-car.js';
+import { MS_PER_DAY } from '@keen/core';
+import { loadOn, NOW, saltedCar } from '../testing/salted-car.js';
 import { faultOf } from '../testing/test-app.js';
 
 const { api, make, pathOf, salt } = saltedCar();
 
 describe('drives', () => {
   const path = (): string => pathOf('drives');
-  const drive = { hourMs: NOW - 2 * DAY_MS, roadClass: 'main', km: 80, meanKmh: 90 };
+  const drive = { hourMs: NOW - 2 * MS_PER_DAY, roadClass: 'main', km: 80, meanKmh: 90 };
 
   it('count in the ledger, and can be taken back', async () => {
     const before = await salt();
@@ -19,8 +20,8 @@ describe('drives', () => {
   it.each([
     { change: { km: 5000 }, field: 'km', why: '5,000 km in an hour' },
     { change: { meanKmh: 999 }, field: 'meanKmh', why: 'flying' },
-    { change: { hourMs: NOW + DAY_MS }, field: 'hourMs', why: 'tomorrow' },
-    { change: { hourMs: NOW - 300 * DAY_MS }, field: 'hourMs', why: 'before the car was known' },
+    { change: { hourMs: NOW + MS_PER_DAY }, field: 'hourMs', why: 'tomorrow' },
+    { change: { hourMs: NOW - 300 * MS_PER_DAY }, field: 'hourMs', why: 'before the car was known' },
     { change: { roadClass: 'rail' }, field: 'roadClass', why: 'by rail' },
   ])('are refused for $why by field', async ({ change, field }) => {
     const { body } = await api()
@@ -32,7 +33,7 @@ describe('drives', () => {
 
   it('are read from a recorded way, with speeds', async () => {
     const points = Array.from({ length: 41 }, (_, i) => {
-      const time = new Date(NOW - 3 * DAY_MS + i * 30_000).toISOString();
+      const time = new Date(NOW - 3 * MS_PER_DAY + i * 30_000).toISOString();
       return `<trkpt lat="${46.5 + i * 0.006}" lon="-84.3"><time>${time}</time></trkpt>`;
     });
     const text = `<gpx>\n<trk><trkseg>\n${points.join('\n')}\n<trkpt lat="46.5" lon="-84.3"/>\n</trkseg></trk></gpx>`;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { NotFoundException } from '@nestjs/common';
 import { FieldError } from '@keen/core';
-import { Cancelled } from '../verdicts/cancelled.js';
+import { Cancelled } from '../engine/cancelled.js';
 import { answerFor } from './error.filter.js';
 
 const withCode = (code: string): Error => Object.assign(new Error('the driver says so'), { code });

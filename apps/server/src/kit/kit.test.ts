@@ -1,12 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Gear, Kit, KitWarnings, PlaceRecord, Product, VehicleRecord, WashRecord } from '@keen/core';
+import {
+  type Gear,
+  type Kit,
+  type KitWarnings,
+  type PlaceRecord,
+  type Product,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+} from '@keen/core';
 import request from 'supertest';
 import type { ErrorBody } from '../errors/api-error.js';
 import type { RunAnswer } from '../runs/runs.service.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
-const DAY_MS = 86_400_000;
 const RINSELESS = {
   name: 'Rinseless concentrate',
   role: 'rinseless',
@@ -96,7 +104,7 @@ describe('the kit', () => {
 
 describe('a wash that is done', () => {
   it('takes product and towels out of the kit, and gives them back when it was not', async () => {
-    const logged = await sent<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 3 * DAY_MS));
+    const logged = await sent<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 3 * MS_PER_DAY));
     const after = await kit();
     const left = after.products[0]?.leftMl ?? NaN;
     expect(left).toBeGreaterThan(800);

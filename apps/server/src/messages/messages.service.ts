@@ -1,17 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
-import type { Customer, Finding, MessageKind, VehicleRecord, VerdictKind, WashRecord } from '@keen/core';
+import {
+  type Customer,
+  type Finding,
+  type MessageKind,
+  type VehicleRecord,
+  type VerdictKind,
+  type WashRecord,
+  MS_PER_HOUR,
+  isAhead,
+} from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { CustomersRepository } from '../records/customers.repository.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { isAhead } from '../verdicts/plan-facts.js';
-import { VerdictsService } from '../verdicts/verdicts.service.js';
+import { AnswersService } from '../answers/answers.service.js';
 import { WashesRepository } from '../records/washes.repository.js';
 import type { PutMessageDto } from './message.dto.js';
 import { type MessageRecord, OUTBOX, type Outbox } from './outbox.js';
 
-const MS_PER_HOUR = 3_600_000;
 /** A wash concerns tonight from so long ago to so far ahead. */
 const TONIGHT_HOURS = { behind: 12, ahead: 16 };
 
@@ -47,7 +54,7 @@ export class MessagesService {
     private readonly customers: CustomersRepository,
     private readonly vehicles: VehiclesRepository,
     private readonly washes: WashesRepository,
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly clock: ClockService,
     @Inject(OUTBOX) private readonly outbox: Outbox,
   ) {}

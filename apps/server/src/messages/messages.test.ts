@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Customer, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import { type Customer, type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
 import {
   faultOf,
   PLACE,
@@ -12,7 +12,6 @@ import {
 import type { MessageRecord } from './outbox.js';
 
 const NOW = Date.parse(TEST_CLOCK);
-const DAY_MS = 86_400_000;
 
 let test: TestApp;
 let wash: WashRecord;
@@ -27,8 +26,12 @@ beforeAll(async () => {
   const theirs = await make<VehicleRecord>('vehicles', { ...VEHICLE, customerId: customer.id });
   const ours = await make<VehicleRecord>('vehicles', VEHICLE);
   const plain = { placeId: place.id, methodId: 'garage-rinseless' };
-  wash = await make('washes', { ...plain, vehicleId: theirs.id, startMs: NOW + 2 * DAY_MS + 4 * 3_600_000 });
-  own = await make('washes', { ...plain, vehicleId: ours.id, startMs: NOW + 3 * DAY_MS + 4 * 3_600_000 });
+  wash = await make('washes', {
+    ...plain,
+    vehicleId: theirs.id,
+    startMs: NOW + 2 * MS_PER_DAY + 4 * 3_600_000,
+  });
+  own = await make('washes', { ...plain, vehicleId: ours.id, startMs: NOW + 3 * MS_PER_DAY + 4 * 3_600_000 });
 }, 60_000);
 
 afterAll(() => test.close());

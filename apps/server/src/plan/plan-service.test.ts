@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { PlanAnswer, PlanChoice, Schedule } from '@keen/core';
 import { ConflictException } from '@nestjs/common';
 import type { SolverPool } from '../solver/solver-pool.js';
-import type { PlanFound, VerdictsService } from '../verdicts/verdicts.service.js';
+import type { PlanFound, AnswersService } from '../answers/answers.service.js';
 import type { ChangedWashes, WashChanges, WashChangesService } from '../washes/wash-changes.service.js';
 import { PlanService } from './plan.service.js';
 
@@ -56,7 +56,7 @@ describe('a plan that is bettered while somebody looks at it', () => {
       end = resolve;
     });
     const plan = new PlanService(
-      { plan: () => Promise.resolve(found) } as unknown as VerdictsService,
+      { plan: () => Promise.resolve(found) } as unknown as AnswersService,
       { schedule: () => searched } as unknown as SolverPool,
       {
         apply: (changes: WashChanges) => {

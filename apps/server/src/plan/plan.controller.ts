@@ -3,7 +3,7 @@ import { ApiTags } from '@nestjs/swagger';
 import type { PlanOption, WorthOfRelief } from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
-import { whenGone } from '../verdicts/when-gone.js';
+import { whenGone } from '../engine/when-gone.js';
 import type { ChangedWashes } from '../washes/wash-changes.service.js';
 import { AcceptPlanDto, MovesQueryDto } from './plan.dto.js';
 import { type MorningView, PlanService, type PlanView } from './plan.service.js';

@@ -1,12 +1,12 @@
 import { Module } from '@nestjs/common';
 import { SolverModule } from '../solver/solver.module.js';
-import { VerdictsModule } from '../verdicts/verdicts.module.js';
+import { AnswersModule } from '../answers/answers.module.js';
 import { WashesModule } from '../washes/washes.module.js';
 import { PlanController } from './plan.controller.js';
 import { PlanService } from './plan.service.js';
 
 @Module({
-  imports: [VerdictsModule, WashesModule, SolverModule],
+  imports: [AnswersModule, WashesModule, SolverModule],
   controllers: [PlanController],
   providers: [PlanService],
   exports: [PlanService],

@@ -17,13 +17,15 @@ import {
   type VerdictKind,
   type WashRecord,
   type WorthOfRelief,
+  endOf,
+  freeFrom,
+  slotOf,
 } from '@keen/core';
 import { Subject } from 'rxjs';
 import type { BookingRecord } from '../records/bookings.repository.js';
 import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
-import { endOf, freeFrom, slotOf } from '../verdicts/plan-facts.js';
-import { type DayLight, type PlanFound, VerdictsService } from '../verdicts/verdicts.service.js';
+import { type DayLight, type PlanFound, AnswersService } from '../answers/answers.service.js';
 import { type ChangedWashes, WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
 
 /** A search that has not ended by then has found what it will find. */
@@ -106,7 +108,7 @@ export class PlanService implements OnModuleDestroy {
   private run: Run | null = null;
 
   constructor(
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly solver: SolverPool,
     private readonly changes: WashChangesService,
   ) {}

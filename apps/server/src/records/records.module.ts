@@ -5,6 +5,7 @@ import { CustomersRepository } from './customers.repository.js';
 import { DrivesRepository } from './drives.repository.js';
 import { GearRepository, KitRepository, ProductsRepository } from './kit.repository.js';
 import { PlacesRepository } from './places.repository.js';
+import { Records } from './records.js';
 import { RunsRepository } from './runs.repository.js';
 import { SightsRepository } from './sights.repository.js';
 import { SoilLooksRepository } from './soil-looks.repository.js';
@@ -23,6 +24,7 @@ const REPOSITORIES = [
   KitRepository,
   PlacesRepository,
   ProductsRepository,
+  Records,
   RunsRepository,
   SightsRepository,
   SoilLooksRepository,

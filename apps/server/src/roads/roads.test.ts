@@ -1,11 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { DAY_MS, loadOn, NOW, saltedCar } from '../testing/salted-car.js';
+import { MS_PER_DAY } from '@keen/core';
+import { loadOn, NOW, saltedCar } from '../testing/salted-car.js';
 import { faultOf } from '../testing/test-app.js';
 
 const { api, make, salt } = saltedCar();
 
 describe('bulletins', () => {
-  const good = { atMs: NOW - 5 * DAY_MS, roadClass: 'main', agent: 'CaCl2', gramsPerM2: 22 };
+  const good = { atMs: NOW - 5 * MS_PER_DAY, roadClass: 'main', agent: 'CaCl2', gramsPerM2: 22 };
   const list = async (): Promise<{ id: string; source: string; atMs: number; agent: string }[]> =>
     ((await api().get('/api/roads/bulletins').expect(200)).body as { treatments: never[] }).treatments;
 
@@ -39,8 +40,8 @@ describe('bulletins', () => {
     { change: { roadClass: 'canal' }, field: 'roadClass', why: 'an unknown road' },
     { change: { gramsPerM2: -3 }, field: 'gramsPerM2', why: 'less than nothing' },
     { change: { gramsPerM2: 900 }, field: 'gramsPerM2', why: 'a slip of the unit' },
-    { change: { atMs: NOW - 400 * DAY_MS }, field: 'atMs', why: 'long past' },
-    { change: { atMs: NOW + 30 * DAY_MS }, field: 'atMs', why: 'too far ahead' },
+    { change: { atMs: NOW - 400 * MS_PER_DAY }, field: 'atMs', why: 'long past' },
+    { change: { atMs: NOW + 30 * MS_PER_DAY }, field: 'atMs', why: 'too far ahead' },
   ])('are refused for $why by field', async ({ change, field }) => {
     const { body } = await api()
       .post('/api/roads/bulletins')

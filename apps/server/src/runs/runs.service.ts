@@ -15,7 +15,7 @@ import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { VerdictsService } from '../verdicts/verdicts.service.js';
+import { AnswersService } from '../answers/answers.service.js';
 import { WashesService } from '../washes/washes.service.js';
 import { type ArrivedAction, RunsRepository } from '../records/runs.repository.js';
 
@@ -49,7 +49,7 @@ export class RunsService {
     private readonly washes: WashesService,
     private readonly vehicles: VehiclesRepository,
     private readonly places: PlacesRepository,
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly clock: ClockService,
   ) {}
 

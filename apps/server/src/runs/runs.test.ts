@@ -1,14 +1,20 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, RunAction, RunDeed, VehicleRecord, WashRecord } from '@keen/core';
+import {
+  type PlaceRecord,
+  type RunAction,
+  type RunDeed,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+  MS_PER_MINUTE,
+  type ConditionAnswer,
+} from '@keen/core';
 import request from 'supertest';
 import type { ErrorBody } from '../errors/api-error.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { ConditionAnswer } from '../verdicts/condition-answer.js';
 import type { RunAnswer, RunNews } from './runs.service.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
-const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 const METHOD = 'garage-rinseless';
 const FOUND = { icePanels: [], spots: 'none', leftovers: '', note: '' } as const;
 const USED = { paidMinor: null, foldedTowels: null, dryingTowels: null } as const;
@@ -31,7 +37,7 @@ const faultOf = (body: unknown) => (body as ErrorBody).error;
 function action(deed: RunDeed, change: Partial<RunAction> = {}): RunAction {
   written += 1;
   const id = `action-${written}`;
-  return { id, tap: id, deviceId: 'phone', count: written, atMs: NOW - 90 * MINUTE_MS, deed, ...change };
+  return { id, tap: id, deviceId: 'phone', count: written, atMs: NOW - 90 * MS_PER_MINUTE, deed, ...change };
 }
 
 const send = async (actions: readonly RunAction[], after = 0): Promise<RunNews> =>
@@ -41,11 +47,11 @@ beforeAll(async () => {
   test = await startTestApp();
   unit = await sent<PlaceRecord>('places', PLACE);
   car = await sent<VehicleRecord>('vehicles', VEHICLE);
-  await sent('washes/done', doneWash(car.id, unit.id, NOW - 4 * DAY_MS));
+  await sent('washes/done', doneWash(car.id, unit.id, NOW - 4 * MS_PER_DAY));
 }, 60_000);
 
 beforeEach(async () => {
-  const startMs = NOW + 5 * 60 * MINUTE_MS + 20 * MINUTE_MS;
+  const startMs = NOW + 5 * 60 * MS_PER_MINUTE + 20 * MS_PER_MINUTE;
   wash = await sent<WashRecord>('washes', { vehicleId: car.id, placeId: unit.id, methodId: METHOD, startMs });
 });
 
@@ -65,7 +71,7 @@ describe('what a run is made of', () => {
     expect(pack.hours.filter((hour) => hour !== null)).toHaveLength(8);
     expect(pack.soilBefore.lower).toBeGreaterThan(0);
     expect({ actions, seq }).toEqual({ actions: [], seq: 0 });
-    expect(Math.abs(nowMs - NOW)).toBeLessThan(10 * MINUTE_MS);
+    expect(Math.abs(nowMs - NOW)).toBeLessThan(10 * MS_PER_MINUTE);
   });
 
   it('is the same while nothing changes, and stays what it was begun with when the shop changes', async () => {
@@ -84,7 +90,7 @@ describe('what a run is made of', () => {
     await api().get('/api/runs/none').expect(404);
     await api()
       .patch(`/api/washes/${wash.id}`)
-      .send({ startMs: NOW + 30 * DAY_MS })
+      .send({ startMs: NOW + 30 * MS_PER_DAY })
       .expect(200);
     const answer = await api().get(`/api/runs/${wash.id}`).expect(400);
     expect(faultOf(answer.body).message).toContain('Nobody knows the weather of that hour');
@@ -95,7 +101,7 @@ describe('what phones send', () => {
   it('counts once, in the order in which it was done, and reaches the other phone', async () => {
     const { pack } = await open();
     const start = action({ kind: 'start', packId: pack.id });
-    const begin = action({ kind: 'begin', step: 'pre-soak-0' }, { atMs: start.atMs + MINUTE_MS });
+    const begin = action({ kind: 'begin', step: 'pre-soak-0' }, { atMs: start.atMs + MS_PER_MINUTE });
     const early = action({ kind: 'note', text: 'a chip' }, { atMs: start.atMs + 1000, deviceId: 'other' });
     const first = await send([start, begin]);
     await send([start, begin]);
@@ -127,7 +133,7 @@ describe('what phones send', () => {
       vehicleId: car.id,
       placeId: unit.id,
       methodId: METHOD,
-      startMs: wash.startMs + DAY_MS,
+      startMs: wash.startMs + MS_PER_DAY,
     });
     await api()
       .post(`/api/runs/${other.id}/actions`)
@@ -144,15 +150,15 @@ describe('the close of a run', () => {
     const step = 'pre-soak-0';
     await send([
       start,
-      action({ kind: 'begin', step }, { atMs: start.atMs + 2 * MINUTE_MS }),
-      action({ kind: 'end', step }, { atMs: start.atMs + 11 * MINUTE_MS }),
+      action({ kind: 'begin', step }, { atMs: start.atMs + 2 * MS_PER_MINUTE }),
+      action({ kind: 'end', step }, { atMs: start.atMs + 11 * MS_PER_MINUTE }),
     ]);
     return start.atMs;
   };
   const close = (startMs: number, change: object = {}): RunAction =>
     action(
       { kind: 'close', found: { ...FOUND, ...change }, used: { ...USED, foldedTowels: 9 } },
-      { atMs: startMs + 70 * MINUTE_MS },
+      { atMs: startMs + 70 * MS_PER_MINUTE },
     );
 
   it('writes the wash, its steps, its towels and what water did, and uses product, once', async () => {
@@ -175,7 +181,7 @@ describe('the close of a run', () => {
       return (body as ConditionAnswer).protections.find(({ zone }) => zone === 'roof');
     };
     expect(await roof()).toMatchObject({ kind: 'coating', observed: { behaviour: 'flat' } });
-    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MS_PER_MINUTE })]);
     expect(await kept()).toMatchObject({ status: 'planned', found: null });
     expect((await stockLeft()).stock).toEqual({ [METHOD]: 5 });
     // What was seen when it was closed is taken back with the close.
@@ -193,7 +199,7 @@ describe('the close of a run', () => {
       .expect(200);
     const { pack } = await open();
     const start = action({ kind: 'start', packId: pack.id });
-    const closing = action({ kind: 'close', found: FOUND, used: USED }, { atMs: start.atMs + MINUTE_MS });
+    const closing = action({ kind: 'close', found: FOUND, used: USED }, { atMs: start.atMs + MS_PER_MINUTE });
     await send([start, closing]);
     const record = await kept();
     expect(record).toMatchObject({ status: 'done', minutes: 1, costMinor: 0, extras: [] });
@@ -202,18 +208,18 @@ describe('the close of a run', () => {
       used: { products: [], foldedTowels: 0, dryingTowels: 0, mitts: 0 },
       run: { steps: expect.not.arrayContaining([expect.objectContaining({ skipped: null })]) },
     });
-    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MS_PER_MINUTE })]);
     expect(await kept()).toMatchObject({ status: 'planned', extras: ['top-up'], startMs: wash.startMs });
   });
 
   it('takes out the pauses, and the work of the season that was said', async () => {
     const startMs = await begun();
     await send([
-      action({ kind: 'pause' }, { atMs: startMs + 20 * MINUTE_MS }),
-      action({ kind: 'resume' }, { atMs: startMs + 35 * MINUTE_MS }),
+      action({ kind: 'pause' }, { atMs: startMs + 20 * MS_PER_MINUTE }),
+      action({ kind: 'resume' }, { atMs: startMs + 35 * MS_PER_MINUTE }),
       action(
         { kind: 'close', found: FOUND, used: USED, extras: ['underbody'] },
-        { atMs: startMs + 70 * MINUTE_MS },
+        { atMs: startMs + 70 * MS_PER_MINUTE },
       ),
     ]);
     expect(await kept()).toMatchObject({ minutes: 55, extras: ['underbody'] });
@@ -223,7 +229,7 @@ describe('the close of a run', () => {
     const startMs = await begun();
     await send([close(startMs)]);
     const late = { deviceId: 'other' };
-    const at = (minutes: number) => ({ ...late, atMs: startMs + minutes * MINUTE_MS });
+    const at = (minutes: number) => ({ ...late, atMs: startMs + minutes * MS_PER_MINUTE });
     await send([
       action({ kind: 'begin', step: 'rinseless-1' }, at(12)),
       action({ kind: 'end', step: 'rinseless-1' }, at(54)),
@@ -242,7 +248,7 @@ describe('the close of a run', () => {
     expect(text.length).toBeGreaterThan(450);
     const startMs = await begun();
     await send([
-      action({ kind: 'photo', photoId: 'p9', caption: text }, { atMs: startMs + 12 * MINUTE_MS }),
+      action({ kind: 'photo', photoId: 'p9', caption: text }, { atMs: startMs + 12 * MS_PER_MINUTE }),
       close(startMs),
     ]);
     expect((await kept()).found?.run?.notes).toMatchObject([{ text, photoId: 'p9' }]);
@@ -273,7 +279,7 @@ describe('the close of a run', () => {
       error: { field: 'status', message: expect.stringContaining('closed by its run') },
     });
     expect(await kept()).toMatchObject({ status: 'done' });
-    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MINUTE_MS })]);
+    await send([action({ kind: 'undo', tap: closing.tap }, { atMs: closing.atMs + MS_PER_MINUTE })]);
     await api().post(`/api/washes/${wash.id}/reopen`).expect(200);
     expect(await kept()).toMatchObject({ status: 'planned' });
   });

@@ -5,7 +5,7 @@ import { CAR_ZONE_IDS, type CarZone, MOST_SOIL_GRADE, SOIL_KINDS, type SoilKind 
 import { IsIn, IsNumber, Max, Min } from 'class-validator';
 import { ClockService } from '../clock/clock.service.js';
 import { notFound } from '../errors/api-error.js';
-import { VerdictsService } from '../verdicts/verdicts.service.js';
+import { AnswersService } from '../answers/answers.service.js';
 import { type SoilLookRecord, SoilLooksRepository } from '../records/soil-looks.repository.js';
 
 export class SoilLookDto {
@@ -20,7 +20,7 @@ export class SoilLookDto {
 export class SoilController {
   constructor(
     private readonly looks: SoilLooksRepository,
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly clock: ClockService,
   ) {}
 

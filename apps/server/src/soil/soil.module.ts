@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
-import { VerdictsModule } from '../verdicts/verdicts.module.js';
+import { AnswersModule } from '../answers/answers.module.js';
 import { SoilController } from './soil.controller.js';
 
-@Module({ imports: [VerdictsModule], controllers: [SoilController] })
+@Module({ imports: [AnswersModule], controllers: [SoilController] })
 export class SoilModule {}

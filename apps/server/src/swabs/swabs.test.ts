@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { DAY_MS, loadOn, NOW, saltedCar } from '../testing/salted-car.js';
+import { MS_PER_DAY } from '@keen/core';
+import { loadOn, NOW, saltedCar } from '../testing/salted-car.js';
 import { faultOf } from '../testing/test-app.js';
 
 const { api, make, pathOf, salt } = saltedCar();
@@ -7,7 +8,7 @@ const { api, make, pathOf, salt } = saltedCar();
 describe('swabs', () => {
   const path = (): string => pathOf('swabs');
   const reading = {
-    atMs: NOW - DAY_MS,
+    atMs: NOW - MS_PER_DAY,
     zone: 'rear',
     deltaMicroSiemensPerCm: 900,
     volumeMl: 15,
@@ -38,7 +39,7 @@ describe('swabs', () => {
     { change: { deltaMicroSiemensPerCm: -1 }, field: 'deltaMicroSiemensPerCm' },
     { change: { areaMm2: 0 }, field: 'areaMm2' },
     { change: { zone: 'ashtray' }, field: 'zone' },
-    { change: { atMs: NOW + DAY_MS }, field: 'atMs' },
+    { change: { atMs: NOW + MS_PER_DAY }, field: 'atMs' },
   ])('are refused by $field', async ({ change, field }) => {
     const { body } = await api()
       .post(`/api/${path()}`)

@@ -1,9 +1,7 @@
 import { afterAll, beforeAll } from '@jest/globals';
-import type { PlaceRecord, VehicleRecord } from '@keen/core';
-import type { SaltAnswer } from '../verdicts/salt-answer.js';
+import { type PlaceRecord, type VehicleRecord, MS_PER_DAY, type SaltAnswer } from '@keen/core';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, testCalls, VEHICLE } from './test-app.js';
 
-export const DAY_MS = 86_400_000;
 export const NOW = Date.parse(TEST_CLOCK);
 
 /** Salt on a zone, g/m². */
@@ -19,7 +17,7 @@ export function saltedCar() {
     test = await startTestApp();
     const place = await calls.make<PlaceRecord>('places', PLACE);
     vehicle = await calls.make<VehicleRecord>('vehicles', { ...VEHICLE, standsAtPlaceId: place.id });
-    await calls.make('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * DAY_MS));
+    await calls.make('washes/done', doneWash(vehicle.id, place.id, NOW - 4 * MS_PER_DAY));
   }, 60_000);
   afterAll(() => test.close());
   return {

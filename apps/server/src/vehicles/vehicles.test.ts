@@ -1,9 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection } from '@keen/core';
+import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection, MS_PER_DAY } from '@keen/core';
 import { faultOf, startTestApp, TEST_CLOCK, type TestApp, testCalls, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse(TEST_CLOCK);
-const DAY_MS = 86_400_000;
 
 let test: TestApp;
 const { api, get, make } = testCalls(() => test);
@@ -12,7 +11,7 @@ const patch = (id: string, change: object) => api().patch(`/api/vehicles/${id}`)
 const COAT: ZoneProtection = {
   zone: 'roof',
   kind: 'wax',
-  appliedMs: NOW - 9 * DAY_MS,
+  appliedMs: NOW - 9 * MS_PER_DAY,
   claimedLifeDays: 60,
   observed: null,
 };
@@ -85,7 +84,7 @@ describe('a vehicle', () => {
     const kept = await made({ protections: [COAT] });
     const [row] = kept.protections;
     expect(row?.notedMs).toBeGreaterThanOrEqual(NOW);
-    const seen = { behaviour: 'beading', atMs: NOW - DAY_MS } as const;
+    const seen = { behaviour: 'beading', atMs: NOW - MS_PER_DAY } as const;
     const looked = (await patch(kept.id, { protections: [{ ...COAT, observed: seen }] }).expect(200))
       .body as VehicleRecord;
     expect(looked.protections).toEqual([{ ...COAT, observed: seen, notedMs: row?.notedMs }]);
@@ -108,10 +107,10 @@ describe('a vehicle', () => {
     { field: 'seasonJobs', change: { seasonJobs: ['polish-the-moon'] } },
     { field: 'standsAtPlaceId', change: { standsAtPlaceId: 'nowhere' } },
     { field: 'customerId', change: { customerId: 'nobody' } },
-    { field: 'protections.0.appliedMs', change: { protections: [{ ...COAT, appliedMs: NOW + DAY_MS }] } },
+    { field: 'protections.0.appliedMs', change: { protections: [{ ...COAT, appliedMs: NOW + MS_PER_DAY }] } },
     {
       field: 'protections.0.observed.atMs',
-      change: { protections: [{ ...COAT, observed: { behaviour: 'flat', atMs: NOW + DAY_MS } }] },
+      change: { protections: [{ ...COAT, observed: { behaviour: 'flat', atMs: NOW + MS_PER_DAY } }] },
     },
     { field: 'protections.1.zone', change: { protections: [COAT, COAT] } },
     { field: 'protections.0.claimedLifeDays', change: { protections: [{ ...COAT, claimedLifeDays: 0 }] } },

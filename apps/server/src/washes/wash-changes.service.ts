@@ -13,14 +13,16 @@ import {
   stayOf,
   type VehicleRecord,
   type WashRecord,
+  endOf,
+  isAhead,
+  slotOf,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { endOf, isAhead, slotOf } from '../verdicts/plan-facts.js';
-import { VerdictsService } from '../verdicts/verdicts.service.js';
+import { AnswersService } from '../answers/answers.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { WashesRepository } from '../records/washes.repository.js';
 
@@ -65,7 +67,7 @@ export class WashChangesService {
     private readonly washes: WashesRepository,
     private readonly vehicles: VehiclesRepository,
     private readonly places: PlacesRepository,
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
   ) {}

@@ -1,11 +1,19 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
-import type { Gear, Kit, PlaceRecord, Product, Settings, VehicleRecord, WashRecord } from '@keen/core';
+import {
+  type Gear,
+  type Kit,
+  type PlaceRecord,
+  type Product,
+  type Settings,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+  MS_PER_HOUR,
+} from '@keen/core';
 import request from 'supertest';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 const METHOD = 'garage-rinseless';
 const BOTTLE = {
   name: 'Rinseless concentrate',
@@ -38,7 +46,8 @@ const gearOf = async (id: string): Promise<Gear | undefined> =>
   (await kit()).gear.find((row) => row.id === id);
 const stock = async (): Promise<Settings['stock']> =>
   ((await api().get('/api/settings').expect(200)).body as Settings).stock;
-const logged = (): Promise<WashRecord> => sent('washes/done', doneWash(car.id, unit.id, NOW - 2 * DAY_MS));
+const logged = (): Promise<WashRecord> =>
+  sent('washes/done', doneWash(car.id, unit.id, NOW - 2 * MS_PER_DAY));
 const remove = (id: string) => api().delete(`/api/washes/${id}`).expect(204);
 const restore = (id: string) => api().post(`/api/washes/${id}/restore`).expect(200);
 
@@ -130,13 +139,13 @@ describe('a planned wash that is marked done and opened again', () => {
       vehicleId: car.id,
       placeId: unit.id,
       methodId: METHOD,
-      startMs: NOW + 3 * HOUR_MS + 20 * 60_000,
+      startMs: NOW + 3 * MS_PER_HOUR + 20 * 60_000,
       extras: ['top-up'],
     });
     await sent(
       `washes/${plan.id}/done`,
       {
-        startMs: NOW - HOUR_MS,
+        startMs: NOW - MS_PER_HOUR,
         minutes: 12,
         methodId: 'waterless',
         extras: [],
@@ -158,7 +167,7 @@ describe('a planned wash that is marked done and opened again', () => {
     const band = bands.find(({ placeId, methodId }) => placeId === unit.id && methodId === METHOD);
     const going = (band?.cells ?? []).filter(
       ({ startMs, delayMinutes, verdict }) =>
-        delayMinutes === 0 && (verdict === 'go' || verdict === 'go-if') && startMs > NOW + HOUR_MS,
+        delayMinutes === 0 && (verdict === 'go' || verdict === 'go-if') && startMs > NOW + MS_PER_HOUR,
     );
     expect(going.length).toBeGreaterThan(3);
     for (const cell of going.slice(0, 12)) {

@@ -5,6 +5,7 @@ import {
   MS_PER_HOUR,
   type ReadHour,
   type WeatherReading,
+  MS_PER_DAY,
 } from '@keen/core';
 import {
   AltimeterUnit,
@@ -22,7 +23,6 @@ import {
 } from 'metar-taf-parser';
 import { unreadable } from '../imports/import-report.js';
 
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 const METRES_PER_SECOND: Readonly<Record<IWind['unit'], number>> = {
   KT: 1852 / 3600,
   MPS: 1,

@@ -1,15 +1,16 @@
-import type {
-  BookedSpan,
-  FixedState,
-  Finding,
-  Hands,
-  PlanChange,
-  PlanChoice,
-  PlanOption,
-  SeasonJobId,
-  Unplanned,
-  VerdictKind,
-  WorthOfRelief,
+import {
+  type BookedSpan,
+  type FixedState,
+  type Finding,
+  type Hands,
+  type PlanChange,
+  type PlanChoice,
+  type PlanOption,
+  type SeasonJobId,
+  type Unplanned,
+  type VerdictKind,
+  type WorthOfRelief,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -64,15 +65,13 @@ export interface WashChanges {
   readonly restore?: readonly string[];
 }
 
-const MINUTE_MS = 60_000;
-
 const BOARD = ['plan', 'board'];
 
 export const usePlan = () =>
   useQuery({
     queryKey: BOARD,
     queryFn: ({ signal }) => ask<PlanView>('plan', { signal }),
-    refetchInterval: 5 * MINUTE_MS,
+    refetchInterval: 5 * MS_PER_MINUTE,
   });
 
 /** Where else a wash could stand; asked once a car is taken up. */
@@ -85,7 +84,7 @@ export const useMoves = (of: { vehicleId: string; washId: string | null } | null
       return ask<PlanOption[]>(`plan/moves?${query.toString()}`, { signal });
     },
     enabled: of !== null,
-    staleTime: MINUTE_MS,
+    staleTime: MS_PER_MINUTE,
   });
 
 export const useReliefs = (isWanted: boolean) =>

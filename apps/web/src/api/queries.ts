@@ -8,7 +8,7 @@ import {
 import { ApiError, ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
 import { DEPENDENT_VIEWS, type RecordKind } from './stale.js';
-import type { Variant } from '@keen/core';
+import { type Variant, MS_PER_MINUTE } from '@keen/core';
 import type {
   BalanceView,
   Bulletins,
@@ -39,10 +39,8 @@ import type {
   WindowsView,
 } from './types.js';
 
-const MINUTE_MS = 60_000;
-
 export const useClock = () =>
-  useQuery({ queryKey: ['clock'], queryFn: () => ask<Clock>('clock'), refetchInterval: MINUTE_MS });
+  useQuery({ queryKey: ['clock'], queryFn: () => ask<Clock>('clock'), refetchInterval: MS_PER_MINUTE });
 export const useSettings = () =>
   useQuery({
     queryKey: ['settings'],
@@ -61,13 +59,13 @@ export const useWeather = () =>
   useQuery({
     queryKey: ['weather'],
     queryFn: () => ask<WeatherView>('weather'),
-    refetchInterval: 10 * MINUTE_MS,
+    refetchInterval: 10 * MS_PER_MINUTE,
   });
 export const useMorning = () =>
   useQuery({
     queryKey: ['plan', 'morning'],
     queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
-    refetchInterval: 10 * MINUTE_MS,
+    refetchInterval: 10 * MS_PER_MINUTE,
   });
 
 export const useWindows = (vehicleId: string) =>

@@ -1,6 +1,5 @@
+import { MS_PER_HOUR } from '@keen/core';
 import type { ForecastHour } from '../api/types.js';
-
-const HOUR_MS = 3_600_000;
 
 /** Where an instant and a value lie on a drawing. */
 export interface Axes {
@@ -13,7 +12,7 @@ export function runsOf<H extends { readonly atMs: number }>(hours: readonly H[])
   const runs: H[][] = [];
   for (const hour of hours) {
     const last = runs.at(-1);
-    if (last && last.at(-1)?.atMs === hour.atMs - HOUR_MS) last.push(hour);
+    if (last && last.at(-1)?.atMs === hour.atMs - MS_PER_HOUR) last.push(hour);
     else runs.push([hour]);
   }
   return runs;
@@ -24,7 +23,7 @@ export const linePoints = (
   values: readonly { readonly atMs: number; readonly value: number }[],
   { x, y }: Axes,
 ): string =>
-  values.map(({ atMs, value }) => `${x(atMs + HOUR_MS / 2).toFixed(1)},${y(value).toFixed(1)}`).join(' ');
+  values.map(({ atMs, value }) => `${x(atMs + MS_PER_HOUR / 2).toFixed(1)},${y(value).toFixed(1)}`).join(' ');
 
 /** The outline of the members' span. */
 export function spreadPoints(hours: readonly ForecastHour[], axes: Axes): string {

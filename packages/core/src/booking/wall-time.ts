@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 /** An instant on the wall, or why there is none. */
 export type WallInstant =
   | { readonly kind: 'instant'; readonly atMs: number }
@@ -5,7 +6,6 @@ export type WallInstant =
   | { readonly kind: 'skipped' }
   | { readonly kind: 'no-date' };
 
-const MS_PER_HOUR = 3_600_000;
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
 const formatters = new Map<string, Intl.DateTimeFormat>();
 

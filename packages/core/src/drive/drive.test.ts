@@ -1,7 +1,7 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { distanceKm, requireDrive, speedFactor, trackDrives, type TrackPoint } from './index.js';
 
-const HOUR_MS = 3_600_000;
 const START = Date.UTC(2026, 0, 10, 8);
 
 /** A way north along a meridian at a steady speed; a degree of latitude is 111.19 km. */
@@ -74,7 +74,7 @@ describe('a recorded way', () => {
       way(60, 90).map((point) => ({ ...point, atMs: (point.atMs ?? 0) + 1_800_000 })),
       'main',
     );
-    expect(drives.map(({ hourMs }) => (hourMs - START) / HOUR_MS)).toEqual([0, 1]);
+    expect(drives.map(({ hourMs }) => (hourMs - START) / MS_PER_HOUR)).toEqual([0, 1]);
     expect(drives[0]?.km).toBeCloseTo(30, 0);
     expect(drives[1]?.km).toBeCloseTo(60, 0);
   });
@@ -83,7 +83,7 @@ describe('a recorded way', () => {
     const points = way(60, 10);
     const late = points.map((point) => ({
       ...point,
-      atMs: (point.atMs ?? 0) + 2 * HOUR_MS,
+      atMs: (point.atMs ?? 0) + 2 * MS_PER_HOUR,
       latitudeDeg: point.latitudeDeg + 1,
     }));
     const { drives } = trackDrives([...points, ...late], 'main');

@@ -1,4 +1,5 @@
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
+import { startOfHourMs } from '../weather/index.js';
 import type { RoadClass } from '../road/index.js';
 import { type Drive, FASTEST_KMH } from './drive.js';
 

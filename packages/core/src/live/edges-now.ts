@@ -1,8 +1,8 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { saturationOverWaterPa } from '../air/index.js';
 import { productEdges, rinseEdges, runSteps, stepsAround, type WetCase } from '../run/index.js';
 import { panelsOf } from '../vehicle/index.js';
 import { filmInputFor, type SiteHour } from '../verdict/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import type { EdgesNow, Latest } from './run-moment.js';
 import { keyedSteps, type RunPack } from './run-pack.js';
 import type { Reading } from './run-state.js';

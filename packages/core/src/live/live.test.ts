@@ -1,7 +1,7 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { MINUTE, packFor, Phone, SECOND, START, TARIFF } from '../testing/live.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import {
   checkedActions,
   closedRun,

@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE, MS_PER_SECOND } from '../quantity/index.js';
 import { takesOff } from '../kit/index.js';
 import { meter, sessionMinor, type Tariff } from '../meter/index.js';
 import { meterRuns } from '../plan/index.js';
@@ -5,9 +6,6 @@ import { covers, type StepDwell, type WetEdge } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import type { RunPack } from './run-pack.js';
 import type { DwellTimer, LiveStep, RunState, RunSpan } from './run-state.js';
-
-const SECOND_MS = 1000;
-const MINUTE_MS = 60_000;
 
 /** A dwell at an instant. */
 export interface DwellMoment {
@@ -76,7 +74,7 @@ const overlapMs = (span: RunSpan, other: RunSpan, nowMs: number): number =>
 export function workedSeconds(state: Pick<RunState, 'pauses'>, span: RunSpan | null, nowMs: number): number {
   if (!span) return 0;
   const paused = state.pauses.reduce((sum, pause) => sum + overlapMs(span, pause, nowMs), 0);
-  return Math.max(0, lengthMs(span, nowMs) - paused) / SECOND_MS;
+  return Math.max(0, lengthMs(span, nowMs) - paused) / MS_PER_SECOND;
 }
 
 /** Seconds that a session has paid for once it has run so long. */
@@ -92,7 +90,7 @@ export function meterMoment(
   spans: readonly RunSpan[],
   at: { readonly nowMs: number; readonly estimateMinor: number },
 ): MeterMoment {
-  const seconds = spans.map((span) => lengthMs(span, at.nowMs) / SECOND_MS);
+  const seconds = spans.map((span) => lengthMs(span, at.nowMs) / MS_PER_SECOND);
   const runSeconds = seconds.reduce((sum, one) => sum + one, 0);
   const isOn = spans.some(({ toMs }) => toMs === null);
   const sessions = tariff.pausable ? [runSeconds] : seconds;
@@ -119,8 +117,8 @@ function dwellMoment(
   const step = state.steps.find(({ key }) => key === timer.step);
   if (!step?.step.dwell || timer.offMs !== null) return null;
   const leftOf = (one: DwellTimer, minutes: number): number =>
-    minutes * 60 - (at.nowMs - one.fromMs) / SECOND_MS;
-  const seconds = (at.nowMs - timer.fromMs) / SECOND_MS;
+    minutes * 60 - (at.nowMs - one.fromMs) / MS_PER_SECOND;
+  const seconds = (at.nowMs - timer.fromMs) / MS_PER_SECOND;
   const latest = at.latestOf(step);
   const labelSeconds = leftOf(timer, labelMinutes(step.step.dwell));
   // What another product was put over since stays wet as long as that one does; its label's longest does not grow by it.
@@ -162,7 +160,7 @@ function edgeMoments(state: RunState, edges: readonly WetEdge[], nowMs: number):
     .map(([panel, sinceMs]): EdgeMoment => {
       const edge = edges.find((one) => one.panel === panel);
       if (!edge || edge.minutes === null) return { panel, leftSeconds: null, share: 1, ends: 'lasts' };
-      const leftSeconds = edge.minutes * 60 - (nowMs - sinceMs) / SECOND_MS;
+      const leftSeconds = edge.minutes * 60 - (nowMs - sinceMs) / MS_PER_SECOND;
       const share = Math.max(0, Math.min(1, leftSeconds / (edge.minutes * 60)));
       return { panel, leftSeconds, share, ends: edge.ends };
     })
@@ -186,16 +184,16 @@ function driftAt(
   // Packing up comes after the last step; arriving was over when the first began.
   const packUp = state.phase === 'closed' ? 0 : around / 2;
   const leftMinutes = state.steps.reduce((sum, one) => sum + leftOf(one), 0) + packUp;
-  const endMs = nowMs + leftMinutes * MINUTE_MS;
+  const endMs = nowMs + leftMinutes * MS_PER_MINUTE;
   return {
     leftMinutes,
     endMs,
-    minutes: (endMs - state.startedMs) / MINUTE_MS - pack.sheet.minutes,
+    minutes: (endMs - state.startedMs) / MS_PER_MINUTE - pack.sheet.minutes,
     moneyMinor:
       at.meter && pack.place.tariff
         ? projectedMinor(pack.place.tariff, state, { nowMs, meter: at.meter }) - at.meter.estimateMinor
         : null,
-    lightMinutes: pack.sunsetMs === null ? null : (pack.sunsetMs - endMs) / MINUTE_MS,
+    lightMinutes: pack.sunsetMs === null ? null : (pack.sunsetMs - endMs) / MS_PER_MINUTE,
   };
 }
 
@@ -217,7 +215,7 @@ function projectedMinor(
   const open = state.meter.find(({ toMs }) => toMs === null);
   if (!open || !left[0]?.onMeter)
     return shown.paidMinor + meter({ ...tariff, stepSeconds, gapSeconds }).cheapestMinor;
-  const running = lengthMs(open, nowMs) / SECOND_MS;
+  const running = lengthMs(open, nowMs) / MS_PER_SECOND;
   const [first = 0, ...others] = stepSeconds;
   const later =
     others.length > 0

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../weather/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { RunPack } from './run-pack.js';
 
 /** Beam on a surface that faces the sun from which a side counts as sunny, W/m² (judgement). */

@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 import { type Method, removedBy, type WashStep, type WashStepId } from '../method/index.js';
 import {
@@ -41,7 +42,6 @@ export interface WashEffect {
   readonly seen: readonly { readonly zone: CarZone; readonly behaviour: WaterBehaviour }[];
 }
 
-const MS_PER_MINUTE = 60_000;
 /** A run that took off less than this share of what its method takes off the body is no wash of the cadence (judgement). */
 const WASHED_FRACTION = 0.5;
 

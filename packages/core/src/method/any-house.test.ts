@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_HOUSE,
@@ -12,7 +13,7 @@ import { DEFAULT_LIMITS, RULES, type Situation } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
 import { BAY, DRIVE, VEHICLE } from '../testing/shop.js';
 import { BODY_CLASSES, ZONE_GROUPS } from '../vehicle/index.js';
-import { hashUnit, MS_PER_HOUR } from '../weather/index.js';
+import { hashUnit } from '../weather/index.js';
 import { type Method, METHOD_NEEDS, METHODS, shopMethod } from './index.js';
 
 /** A shop that holds to some school in each question; the same for the same seed. */

@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '../quantity/index.js';
 export interface LocalTime {
   /** 0 Monday … 6 Sunday. */
   readonly weekday: number;
@@ -21,7 +22,6 @@ function formatterFor(timeZone: string): Intl.DateTimeFormat {
   return made;
 }
 
-const MS_PER_MINUTE = 60_000;
 /** Clocks change, and zones differ, by whole quarters of an hour. */
 const QUARTER_MS = 15 * MS_PER_MINUTE;
 /** The same hours are asked for again and again, by every car and place. */

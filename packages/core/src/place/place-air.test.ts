@@ -1,10 +1,10 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { WeatherHour } from '../weather/index.js';
 import { placeAir } from './index.js';
 
-const HOUR_MS = 3_600_000;
 const hour = (i: number, airTempC: number, change: Partial<WeatherHour> = {}): WeatherHour => ({
-  atMs: i * HOUR_MS,
+  atMs: i * MS_PER_HOUR,
   airTempC,
   dewPointC: -10,
   windMetresPerSecond: 4,

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
 import { methodOf, shopMethods } from '../method/index.js';
@@ -7,7 +8,7 @@ import { CLEAN } from '../soil/index.js';
 import { BAY, circumstances, DRIVE, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
 import { EVEN_WEEK } from '../vehicle/index.js';
 import { everyHour, placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
-import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather } from '../weather/index.js';
+import { COLD_LAKE_PORT, simulateWeather } from '../weather/index.js';
 import { balance, DEFAULT_PRICES, seasonCadence, washCost } from './index.js';
 
 const FROM = Date.UTC(2026, 0, 14, 5);

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
 import { type Leftover, type Media, shopMethods } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
@@ -5,7 +6,6 @@ import { type Finding, gapWaterMl, gradeAtContact } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
 import { type ByGroup, type Vehicle, zoneOf } from '../vehicle/index.js';
 import type { Band, VerdictKind } from '../verdict/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
 import { type WashCost, washCost } from './wash-cost.js';
 

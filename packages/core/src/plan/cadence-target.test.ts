@@ -1,12 +1,12 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { CadenceTarget } from '../vehicle/index.js';
 import { type SaltCourseDay, targetState } from './index.js';
 
-const DAY_MS = 86_400_000;
 /** So many days from the last wash, salted from one day on, the clock running by so many hours a day. */
 const course = (days: number, saltedFrom: number, hoursADay: number): SaltCourseDay[] =>
   Array.from({ length: days }, (_, i) => ({
-    atMs: i * DAY_MS,
+    atMs: i * MS_PER_DAY,
     activeHours: 100 + i * hoursADay,
     isSalted: i >= saltedFrom,
   }));
@@ -15,7 +15,7 @@ const stateOf = (target: CadenceTarget, days: readonly SaltCourseDay[], nowDay =
     cadenceDays: 14,
     course: days,
     sinceMs: 0,
-    nowMs: nowDay * DAY_MS,
+    nowMs: nowDay * MS_PER_DAY,
     beganActiveHours: 100,
   });
 
@@ -25,19 +25,19 @@ describe('when a car is wanted again', () => {
       kind: 'days',
       used: 4,
       most: 14,
-      dueMs: 14 * DAY_MS,
+      dueMs: 14 * MS_PER_DAY,
       everyDays: 14,
     });
   });
 
   it('by salt days, counts days on which salt lies on it', () => {
     const state = stateOf({ kind: 'salt-days', most: 5 }, course(12, 3, 1));
-    expect(state).toMatchObject({ used: 2, most: 5, dueMs: 7 * DAY_MS });
+    expect(state).toMatchObject({ used: 2, most: 5, dueMs: 7 * MS_PER_DAY });
   });
 
   it('by active hours, counts the clock from the wash on', () => {
     const state = stateOf({ kind: 'active-hours', most: 12 }, course(12, 0, 3));
-    expect(state).toMatchObject({ used: 12, dueMs: 4 * DAY_MS });
+    expect(state).toMatchObject({ used: 12, dueMs: 4 * MS_PER_DAY });
     expect(state.everyDays).toBeCloseTo(4, 1);
   });
 
@@ -45,19 +45,28 @@ describe('when a car is wanted again', () => {
     // Washed at noon before the course begins, with the clock at 88; half a day is used by its first morning.
     const used = targetState(
       { kind: 'active-hours', most: 24 },
-      { cadenceDays: 14, course: course(12, 0, 24), sinceMs: -DAY_MS / 2, nowMs: 0, beganActiveHours: 88 },
+      {
+        cadenceDays: 14,
+        course: course(12, 0, 24),
+        sinceMs: -MS_PER_DAY / 2,
+        nowMs: 0,
+        beganActiveHours: 88,
+      },
     );
-    expect(used).toMatchObject({ used: 12, dueMs: DAY_MS });
+    expect(used).toMatchObject({ used: 12, dueMs: MS_PER_DAY });
   });
 
   it('goes on at the pace of what is known where the target lies beyond it', () => {
-    expect(stateOf({ kind: 'active-hours', most: 66 }, course(12, 0, 3)).dueMs).toBeCloseTo(22 * DAY_MS, -3);
+    expect(stateOf({ kind: 'active-hours', most: 66 }, course(12, 0, 3)).dueMs).toBeCloseTo(
+      22 * MS_PER_DAY,
+      -3,
+    );
   });
 
   it('is wanted after three months at the latest, even without salt', () => {
     const clean = stateOf({ kind: 'salt-days', most: 3 }, course(12, 99, 0));
-    expect(clean).toMatchObject({ used: 0, dueMs: 90 * DAY_MS, everyDays: 90 });
-    expect(stateOf({ kind: 'active-hours', most: 3 }, []).dueMs).toBe(90 * DAY_MS);
+    expect(clean).toMatchObject({ used: 0, dueMs: 90 * MS_PER_DAY, everyDays: 90 });
+    expect(stateOf({ kind: 'active-hours', most: 3 }, []).dueMs).toBe(90 * MS_PER_DAY);
   });
 
   it('is wanted the sooner the faster the clock runs', () => {

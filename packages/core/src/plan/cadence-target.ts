@@ -1,6 +1,5 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import type { CadenceTarget } from '../vehicle/index.js';
-
-const MS_PER_DAY = 86_400_000;
 
 /** One day since the last wash, past or expected: the clock up to it, and whether salt lay on the car. */
 export interface SaltCourseDay {

@@ -1,7 +1,7 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
 import type { TargetState } from './cadence-target.js';
 
-const MS_PER_DAY = 86_400_000;
 const WEEKLY_DAYS = 7;
 
 export interface WashHistory {

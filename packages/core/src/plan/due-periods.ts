@@ -1,4 +1,4 @@
-const MS_PER_DAY = 86_400_000;
+import { MS_PER_DAY } from '../quantity/index.js';
 
 /** A stretch in which one wash of a car is wanted. */
 export interface DuePeriod {

@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '../quantity/index.js';
 import {
   localTime,
   minutesOpen,
@@ -29,8 +30,6 @@ export interface Span {
 }
 
 export const spansMeet = (a: Span, b: Span): boolean => a.fromMs < b.toMs && b.fromMs < a.toMs;
-
-const MS_PER_MINUTE = 60_000;
 
 /** Do these hands work from the first instant to the last, through the night where their hours go on? */
 export function worksThrough({ hours }: Pick<Hands, 'hours'>, span: Span, timeZone: string): boolean {

@@ -1,12 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import type { BookedSpan } from '../booking/index.js';
+import { MS_PER_DAY, MS_PER_HOUR } from '../quantity/index.js';
 import { goodSchedule } from '../schedule/index.js';
 import { NO_EXTRAS } from '../season/index.js';
 import {
   at,
   car,
-  DAY_MS,
-  HOUR_MS,
   MONDAY,
   place,
   planned,
@@ -109,9 +108,9 @@ describe('hands', () => {
 describe('duePeriods', () => {
   const days = (due: number, cadenceDays: number) =>
     duePeriods(
-      { dueMs: MONDAY + due * DAY_MS, cadenceDays },
-      { nowMs: MONDAY, horizonMs: MONDAY + 10 * DAY_MS },
-    ).map(({ fromMs, toMs }) => [(fromMs - MONDAY) / DAY_MS, (toMs - MONDAY) / DAY_MS]);
+      { dueMs: MONDAY + due * MS_PER_DAY, cadenceDays },
+      { nowMs: MONDAY, horizonMs: MONDAY + 10 * MS_PER_DAY },
+    ).map(({ fromMs, toMs }) => [(fromMs - MONDAY) / MS_PER_DAY, (toMs - MONDAY) / MS_PER_DAY]);
 
   it.each([
     { why: 'late: from now on', due: -9, cadence: 20, periods: [[0, 8]] },
@@ -257,7 +256,7 @@ describe('one plan for all', () => {
     );
     const a = answer.choices.find(({ vehicleId }) => vehicleId === 'a');
     const b = answer.choices.find(({ vehicleId }) => vehicleId === 'b');
-    expect(a?.alternatives.map(({ window: w }) => (w.startMs - MONDAY) / HOUR_MS)).toEqual([34, 16]);
+    expect(a?.alternatives.map(({ window: w }) => (w.startMs - MONDAY) / MS_PER_HOUR)).toEqual([34, 16]);
     expect(a?.alternatives[0]?.costMinor).toBeCloseTo(250);
     expect(a?.alternatives[1]?.pushesOut).toEqual(['b']);
     expect(a?.alternatives[1]?.costMinor).toBeCloseTo(100 + 62.5 + (b?.worthMinor ?? NaN));
@@ -286,7 +285,7 @@ describe('one plan for all', () => {
 describe('where else a wash could stand', () => {
   const whole = request([car('a', [window(10), window(12), window(14, { placeId: 'bay' })]), car('b', [])]);
   const hours = (change: Partial<PlanRequest>): number[] =>
-    moveOptions({ ...whole, ...change }, 'a').map((option) => (option.window.startMs - MONDAY) / HOUR_MS);
+    moveOptions({ ...whole, ...change }, 'a').map((option) => (option.window.startMs - MONDAY) / MS_PER_HOUR);
 
   it('is everywhere that goes and is free', () => {
     expect(hours({})).toEqual([10, 12, 14]);
@@ -363,7 +362,7 @@ describe('the morning', () => {
     const cars = [
       car('a', [window(10)], { daysLate: 1 }),
       car('b', [], { daysLate: 5 }),
-      car('c', [window(12)], { daysLate: -9, dueMs: MONDAY + 9 * DAY_MS }),
+      car('c', [window(12)], { daysLate: -9, dueMs: MONDAY + 9 * MS_PER_DAY }),
     ];
     const whole = request(cars);
     const answers = morningAnswers(cars, await planned(whole), whole.horizonMs);
@@ -389,7 +388,7 @@ describe('a promise to a customer', () => {
     const calm = car(
       'silver',
       [9, 33, 57].map((hour) => window(hour)),
-      { dueMs: MONDAY + 30 * DAY_MS },
+      { dueMs: MONDAY + 30 * MS_PER_DAY },
     );
     const answer = await planned(request([calm], { bookings: [booking('silver', 24, 40)] }));
     expect(starts(answer)).toEqual({ silver: 33 });
@@ -398,9 +397,12 @@ describe('a promise to a customer', () => {
 
   it('goes before a car that is late but not promised', async () => {
     const windows = [window(9)];
-    const whole = request([car('late', windows, { dueMs: MONDAY - 9 * DAY_MS }), car('silver', windows)], {
-      bookings: [booking('silver', 8, 12)],
-    });
+    const whole = request(
+      [car('late', windows, { dueMs: MONDAY - 9 * MS_PER_DAY }), car('silver', windows)],
+      {
+        bookings: [booking('silver', 8, 12)],
+      },
+    );
     expect(starts(await planned(whole))).toEqual({ silver: 9 });
   });
 
@@ -536,7 +538,7 @@ describe('a method that was agreed on', () => {
 
 describe('a morning with a promise', () => {
   it('counts a promised car among those that are due', async () => {
-    const calm = car('silver', [window(9)], { dueMs: MONDAY + 30 * DAY_MS, daysLate: -30 });
+    const calm = car('silver', [window(9)], { dueMs: MONDAY + 30 * MS_PER_DAY, daysLate: -30 });
     const whole = request([calm], {
       bookings: [
         { id: 'b', vehicleId: 'silver', fromMs: at(8), readyByMs: at(18), methodId: null, extras: [] },

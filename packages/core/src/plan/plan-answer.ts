@@ -1,6 +1,6 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { Finding } from '../rules/index.js';
 import { countBits, failedMask } from '../verdict/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import type { DuePeriod } from './due-periods.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { busyOf, handsMeet, type Span, spansMeet, stayOf } from './hands.js';

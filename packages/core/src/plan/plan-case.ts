@@ -1,10 +1,11 @@
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { BookedSpan } from '../booking/index.js';
 import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
 import { extrasOf, type SeasonJobRow } from '../season/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { failedShare } from '../verdict/index.js';
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { startOfHourMs } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
 import { type DuePeriod, duePeriods } from './due-periods.js';
 import {
@@ -20,9 +21,6 @@ import {
 } from './hands.js';
 import type { VehicleMorning, Window } from './vehicle-morning.js';
 import { extrasMinor } from './wash-value.js';
-
-const MS_PER_MINUTE = 60_000;
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** Slots of the schedule; starts lie on the hour, or a third or two thirds after it. */
 export const PLAN_SLOT_MINUTES = 20;

@@ -1,5 +1,5 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { localTime } from '../place/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import type { Hands } from './hands.js';
 import { planCase, type PlanCase, type PlanRequest } from './plan-case.js';
 

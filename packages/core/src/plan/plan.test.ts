@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
@@ -13,8 +14,6 @@ import {
   type WashHistory,
   washValue,
 } from './index.js';
-
-const DAY_MS = 86_400_000;
 
 const PLACE = {
   id: 'bay',
@@ -86,7 +85,7 @@ describe('washValue', () => {
 });
 
 describe('dueState', () => {
-  const record = { nowMs: 20 * DAY_MS, knownSinceMs: 0, lastWashMs: null, lastContactMs: null };
+  const record = { nowMs: 20 * MS_PER_DAY, knownSinceMs: 0, lastWashMs: null, lastContactMs: null };
   const due = (history: WashHistory, house: HouseRules): DueState => {
     const sinceMs = history.lastWashMs ?? history.knownSinceMs;
     const { nowMs } = history;
@@ -99,25 +98,25 @@ describe('dueState', () => {
 
   it('counts from the last wash, or from when the record begins', () => {
     expect(due(record, DEFAULT_HOUSE).daysLate).toBeCloseTo(6, 9);
-    expect(due({ ...record, lastWashMs: 10 * DAY_MS }, DEFAULT_HOUSE).daysLate).toBeCloseTo(-4, 9);
+    expect(due({ ...record, lastWashMs: 10 * MS_PER_DAY }, DEFAULT_HOUSE).daysLate).toBeCloseTo(-4, 9);
   });
 
   it('asks for contact once the mixed cadence says so', () => {
     const house = houseWith({}, { contactEveryDays: 15 });
     expect(due(record, house).wants).toBe('contact');
-    expect(due({ ...record, lastContactMs: 10 * DAY_MS }, house).wants).toBe('any');
+    expect(due({ ...record, lastContactMs: 10 * MS_PER_DAY }, house).wants).toBe('any');
   });
 
   it('is due weekly and touch-free for those who rinse weekly, contact for those who wait for a fine day', () => {
-    const weekly = due({ ...record, lastWashMs: 10 * DAY_MS }, houseWith({ cadence: 'rinse-weekly' }));
-    expect(weekly).toMatchObject({ wants: 'touch-free', dueMs: 17 * DAY_MS });
+    const weekly = due({ ...record, lastWashMs: 10 * MS_PER_DAY }, houseWith({ cadence: 'rinse-weekly' }));
+    expect(weekly).toMatchObject({ wants: 'touch-free', dueMs: 17 * MS_PER_DAY });
     expect(due(record, houseWith({ cadence: 'contact-when-fine' })).wants).toBe('contact');
   });
 
   it('has a deadline for those who never let salt sit', () => {
     const house = houseWith({ afterSnow: 'never-beyond' }, { neverBeyondDays: 5 });
-    const answer = due({ ...record, lastWashMs: 10 * DAY_MS }, house);
-    expect(answer).toMatchObject({ deadlineMs: 15 * DAY_MS, dueMs: 15 * DAY_MS, daysLate: 5 });
+    const answer = due({ ...record, lastWashMs: 10 * MS_PER_DAY }, house);
+    expect(answer).toMatchObject({ deadlineMs: 15 * MS_PER_DAY, dueMs: 15 * MS_PER_DAY, daysLate: 5 });
     expect(due(record, DEFAULT_HOUSE).deadlineMs).toBeNull();
     expect(answer.everyDays).toBe(5);
   });

@@ -1,19 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { BookedSpan } from '../booking/index.js';
+import { MS_PER_DAY } from '../quantity/index.js';
 import { SEASON_JOBS } from '../season/index.js';
-import {
-  at,
-  car,
-  DAY_MS,
-  MONDAY,
-  place,
-  planned,
-  request,
-  slot,
-  starts,
-  weekdays,
-  window,
-} from '../testing/plan.js';
+import { at, car, MONDAY, place, planned, request, slot, starts, weekdays, window } from '../testing/plan.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import {
   busyOf,
@@ -60,13 +49,13 @@ const withJobs = (startHour: number, ...jobIds: SeasonJobId[]): Window => {
 };
 
 describe('washes of the cadence beside those that stand', () => {
-  const DAYS = { nowMs: 0, horizonMs: 30 * DAY_MS };
+  const DAYS = { nowMs: 0, horizonMs: 30 * MS_PER_DAY };
   const centres = (dueDay: number, cadenceDays: number, standing: readonly (readonly [number, number])[]) =>
     duePeriods(
-      { dueMs: dueDay * DAY_MS, cadenceDays },
+      { dueMs: dueDay * MS_PER_DAY, cadenceDays },
       DAYS,
-      standing.map(([from, to]) => ({ fromMs: from * DAY_MS, toMs: to * DAY_MS })),
-    ).map(({ dueMs }) => dueMs / DAY_MS);
+      standing.map(([from, to]) => ({ fromMs: from * MS_PER_DAY, toMs: to * MS_PER_DAY })),
+    ).map(({ dueMs }) => dueMs / MS_PER_DAY);
 
   it.each([
     { why: 'none stands', standing: [], days: [14, 17, 20, 23, 26, 29] },
@@ -113,10 +102,10 @@ describe('washes of the cadence beside those that stand', () => {
   });
 
   it('leaves a fifth of the cadence free before and after what stands', () => {
-    const periods = duePeriods({ dueMs: 14 * DAY_MS, cadenceDays: 10 }, DAYS, [
-      { fromMs: 20 * DAY_MS, toMs: 20 * DAY_MS },
+    const periods = duePeriods({ dueMs: 14 * MS_PER_DAY, cadenceDays: 10 }, DAYS, [
+      { fromMs: 20 * MS_PER_DAY, toMs: 20 * MS_PER_DAY },
     ]);
-    expect(periods.map(({ fromMs, toMs }) => [fromMs / DAY_MS, toMs / DAY_MS])).toEqual([
+    expect(periods.map(({ fromMs, toMs }) => [fromMs / MS_PER_DAY, toMs / MS_PER_DAY])).toEqual([
       [10, 18],
       [26, 30],
     ]);

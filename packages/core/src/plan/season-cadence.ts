@@ -1,11 +1,9 @@
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { FieldError, requireInRange } from '../quantity/index.js';
+import { FieldError, requireInRange, MS_PER_DAY } from '../quantity/index.js';
 import { type CompiledHour, runLedger, type SaltWash } from '../salt/index.js';
 import type { Prices } from './data/prices.js';
 import { washCost } from './wash-cost.js';
-
-const MS_PER_DAY = 86_400_000;
 
 /** One method every so many days. */
 export interface CadencePart {

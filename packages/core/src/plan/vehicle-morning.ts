@@ -1,3 +1,4 @@
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
 import { type Method, shopMethod } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
@@ -7,13 +8,11 @@ import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } f
 import { type Extras, extrasFor, NO_EXTRAS, type SeasonJobRow } from '../season/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import type { AskedStart, Band, Cell, MemberFailures, PlaceWeather, VerdictKind } from '../verdict/index.js';
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
 import { coldPerMinute, extrasMinor, type WashValue, washValue } from './wash-value.js';
-
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 
 /** A start that goes, and what it is worth. */
 export interface Window {
@@ -117,8 +116,6 @@ interface BandCase {
   readonly due: DueState;
   readonly savedOf: SavedBy;
 }
-
-const MS_PER_MINUTE = 60_000;
 
 /** Which work of the season goes with a wash that begins then? What was agreed on, then what is worth more than it takes. */
 function extrasAt(input: MorningCase, place: Place, visit: { method: Method; startMs: number }): Extras {

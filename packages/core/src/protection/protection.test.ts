@@ -1,3 +1,4 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { VEHICLE } from '../testing/shop.js';
 import type { ZoneProtection } from '../vehicle/index.js';
@@ -13,12 +14,11 @@ import {
   type WearHistory,
 } from './index.js';
 
-const DAY_MS = 86_400_000;
-const NOW = 200 * DAY_MS;
+const NOW = 200 * MS_PER_DAY;
 const row = (change: Partial<ZoneProtection> = {}): ZoneProtection => ({
   zone: 'roof',
   kind: 'wax',
-  appliedMs: NOW - 30 * DAY_MS,
+  appliedMs: NOW - 30 * MS_PER_DAY,
   claimedLifeDays: 60,
   observed: null,
   ...change,
@@ -32,12 +32,12 @@ const history = (change: Partial<WearHistory> = {}): WearHistory => ({
 const mild = { soapPh: 7.5, strips: false };
 const strong = { soapPh: 12.5, strips: false };
 const washed = (count: number, wash: typeof mild): WearHistory['washes'] =>
-  Array.from({ length: count }, (_, i) => ({ ...wash, atMs: NOW - (i + 1) * DAY_MS }));
+  Array.from({ length: count }, (_, i) => ({ ...wash, atMs: NOW - (i + 1) * MS_PER_DAY }));
 
 describe('what is left', () => {
   it('counts down with the days', () => {
     expect(protectionState(row(), history()).leftFraction).toBeCloseTo(0.5, 9);
-    expect(protectionState(row({ appliedMs: NOW - 60 * DAY_MS }), history())).toMatchObject({
+    expect(protectionState(row({ appliedMs: NOW - 60 * MS_PER_DAY }), history())).toMatchObject({
       leftFraction: 0,
       standing: 'spent',
     });
@@ -48,13 +48,13 @@ describe('what is left', () => {
       protectionState(row(), history({ washes })).leftFraction ?? NaN;
     expect(left(washed(3, strong))).toBeLessThan(left(washed(3, mild)) - 0.3);
     expect(left(washed(3, mild))).toBeGreaterThan(0.48);
-    expect(left([{ ...strong, atMs: NOW - 40 * DAY_MS }])).toBeCloseTo(0.5, 9);
+    expect(left([{ ...strong, atMs: NOW - 40 * MS_PER_DAY }])).toBeCloseTo(0.5, 9);
   });
 
   it('wears on a coating less than on wax', () => {
     const worn = (kind: 'wax' | 'coating'): number => {
       const fresh = row({ kind, appliedMs: NOW, claimedLifeDays: 1000 });
-      const later = row({ kind, appliedMs: NOW - 20 * DAY_MS, claimedLifeDays: 1000 });
+      const later = row({ kind, appliedMs: NOW - 20 * MS_PER_DAY, claimedLifeDays: 1000 });
       const washes = washed(5, { soapPh: 13.5, strips: false });
       return (
         (protectionState(fresh, history()).leftFraction ?? NaN) -
@@ -71,7 +71,7 @@ describe('what is left', () => {
   });
 
   it('is gone after a strip wash, but for coatings and film', () => {
-    const washes = [{ atMs: NOW - DAY_MS, soapPh: 11.5, strips: true }];
+    const washes = [{ atMs: NOW - MS_PER_DAY, soapPh: 11.5, strips: true }];
     expect(protectionState(row(), history({ washes })).standing).toBe('spent');
     expect(
       protectionState(row({ kind: 'coating', claimedLifeDays: 1095 }), history({ washes })).leftFraction,
@@ -87,7 +87,7 @@ describe('what is left', () => {
   });
 
   it('forgets what was seen before the coat was put on', () => {
-    const before = { behaviour: 'flat', atMs: NOW - 31 * DAY_MS } as const;
+    const before = { behaviour: 'flat', atMs: NOW - 31 * MS_PER_DAY } as const;
     expect(protectionState(row({ observed: before }), history())).toMatchObject({
       standing: 'sound',
       observed: null,

@@ -1,10 +1,10 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { ZoneProtection } from '../vehicle/index.js';
 import { type CoatEvent, protectionsAfter, protectionState, type WearHistory } from './index.js';
 
-const DAY_MS = 86_400_000;
-const NOW = 900 * DAY_MS;
-const daysAgo = (days: number): number => NOW - days * DAY_MS;
+const NOW = 900 * MS_PER_DAY;
+const daysAgo = (days: number): number => NOW - days * MS_PER_DAY;
 const row = (change: Partial<ZoneProtection> = {}): ZoneProtection => ({
   zone: 'roof',
   kind: 'wax',

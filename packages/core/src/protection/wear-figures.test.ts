@@ -1,9 +1,9 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { Protection, WaterBehaviour, ZoneProtection } from '../vehicle/index.js';
 import { CLAIMED_LIFE_DAYS, protectionState, type WearHistory } from './index.js';
 
-const DAY_MS = 86_400_000;
-const NOW = 1000 * DAY_MS;
+const NOW = 1000 * MS_PER_DAY;
 
 interface Past {
   readonly kind: Protection;
@@ -22,18 +22,18 @@ function stateOf({ kind, days, life = null, washes = [], strippedDaysAgo, saltDa
   const row: ZoneProtection = {
     zone: 'roof',
     kind,
-    appliedMs: days === null ? null : NOW - days * DAY_MS,
+    appliedMs: days === null ? null : NOW - days * MS_PER_DAY,
     claimedLifeDays: life,
-    observed: seen ? { atMs: NOW - seen[0] * DAY_MS, behaviour: seen[1] } : null,
+    observed: seen ? { atMs: NOW - seen[0] * MS_PER_DAY, behaviour: seen[1] } : null,
   };
   const strip = strippedDaysAgo === undefined ? [] : [strippedDaysAgo];
   const history: WearHistory = {
     nowMs: NOW,
     washes: [
-      ...washes.map(([ago, soapPh]) => ({ atMs: NOW - ago * DAY_MS, soapPh, strips: false })),
-      ...strip.map((ago) => ({ atMs: NOW - ago * DAY_MS, soapPh: 11, strips: true })),
+      ...washes.map(([ago, soapPh]) => ({ atMs: NOW - ago * MS_PER_DAY, soapPh, strips: false })),
+      ...strip.map((ago) => ({ atMs: NOW - ago * MS_PER_DAY, soapPh: 11, strips: true })),
     ],
-    saltDaysSince: (atMs) => saltDaysAgo.filter((ago) => NOW - ago * DAY_MS > atMs).length,
+    saltDaysSince: (atMs) => saltDaysAgo.filter((ago) => NOW - ago * MS_PER_DAY > atMs).length,
   };
   return protectionState(row, history);
 }

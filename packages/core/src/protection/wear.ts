@@ -1,7 +1,6 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import type { Protection, WaterBehaviour, ZoneProtection } from '../vehicle/index.js';
 import { PH_STANDS, type Stands } from './compatibility.js';
-
-const MS_PER_DAY = 86_400_000;
 
 /** Life that makers claim at most, days (practice); counted down by washes, chemistry and salt. */
 export const CLAIMED_LIFE_DAYS: Readonly<Record<Exclude<Protection, 'bare'>, number>> = {

@@ -3,3 +3,4 @@ export * from './bisect.js';
 export * from './angles.js';
 export * from './interpolate.js';
 export * from './money.js';
+export * from './time.js';

@@ -1,5 +1,6 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
-import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import type { WeatherHour } from '../weather/index.js';
 import { likelyTreatments, roadHours, type RoadHour, type Treatment } from './index.js';
 
 const AT = { latitudeDeg: 46.5, longitudeDeg: -84.3 };

@@ -1,9 +1,9 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { roadTreatments, roundHours, type Treatment } from './index.js';
 
-const HOUR_MS = 3_600_000;
 const at = (hour: number, gramsPerM2: number, change: Partial<Treatment> = {}): Treatment => ({
-  atMs: hour * HOUR_MS,
+  atMs: hour * MS_PER_HOUR,
   roadClass: 'main',
   agent: 'NaCl',
   gramsPerM2,
@@ -12,11 +12,11 @@ const at = (hour: number, gramsPerM2: number, change: Partial<Treatment> = {}): 
 /** Every fifth hour, as a main road is treated in lasting frost. */
 const LIKELY = Array.from({ length: 12 }, (_, i) => at(i * 5, 14));
 const hours = (told: readonly Treatment[]): [number, number][] =>
-  roadTreatments(told, LIKELY, 'main').map(({ atMs, gramsPerM2 }) => [atMs / HOUR_MS, gramsPerM2]);
+  roadTreatments(told, LIKELY, 'main').map(({ atMs, gramsPerM2 }) => [atMs / MS_PER_HOUR, gramsPerM2]);
 
 describe('what lies on a road, told and estimated', () => {
   it('is the estimate where nobody tells anything', () => {
-    expect(hours([])).toEqual(LIKELY.map(({ atMs }) => [atMs / HOUR_MS, 14]));
+    expect(hours([])).toEqual(LIKELY.map(({ atMs }) => [atMs / MS_PER_HOUR, 14]));
     expect(roundHours('main')).toBe(5);
   });
 

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../weather/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { roundHours } from './likely-treatments.js';
 import type { RoadClass, Treatment } from './treatment.js';
 

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { type Drive } from '../drive/index.js';
 import { NO_SALT, type RoadHour } from '../road/index.js';
@@ -14,14 +15,13 @@ import {
   wallClock,
 } from './index.js';
 
-const HOUR_MS = 3_600_000;
 const ZONE = 'America/Toronto';
 /** Monday 5 January 2026, local midnight. */
 const MONDAY = Date.parse('2026-01-05T00:00:00-05:00');
 
 const weather = (count: number, change: Partial<WeatherHour> = {}): WeatherHour[] =>
   Array.from({ length: count }, (_, i) => ({
-    atMs: MONDAY + i * HOUR_MS,
+    atMs: MONDAY + i * MS_PER_HOUR,
     airTempC: 1,
     dewPointC: 0,
     windMetresPerSecond: 2,
@@ -70,7 +70,7 @@ describe('the clock on the wall', () => {
   ])('counts $hours hours to a day: $why', ({ from, hours }) => {
     const start = Date.parse(from);
     const clock = wallClock(
-      Array.from({ length: 48 }, (_, i) => start + i * HOUR_MS),
+      Array.from({ length: 48 }, (_, i) => start + i * MS_PER_HOUR),
       ZONE,
     );
     expect(clock.day.filter((day) => day === 0)).toHaveLength(hours);
@@ -87,7 +87,7 @@ describe('a car’s life', () => {
   });
 
   it('takes a day with drives as recorded, and only that day', () => {
-    const drive: Drive = { hourMs: MONDAY + 33 * HOUR_MS, roadClass: 'town', km: 7, meanKmh: 30 };
+    const drive: Drive = { hourMs: MONDAY + 33 * MS_PER_HOUR, roadClass: 'town', km: 7, meanKmh: 30 };
     const known = { ...HABITS, drives: [drive] };
     expect(kmOn(known, 1)).toBe(7);
     expect(kmOn(known, 0)).toBeCloseTo(40, 9);
@@ -129,7 +129,7 @@ describe('a car’s life', () => {
 
   it('picks up in proportion to speed', () => {
     const at = (meanKmh: number): number => {
-      const drives: Drive[] = [{ hourMs: MONDAY + 9 * HOUR_MS, roadClass: 'main', km: 20, meanKmh }];
+      const drives: Drive[] = [{ hourMs: MONDAY + 9 * MS_PER_HOUR, roadClass: 'main', km: 20, meanKmh }];
       const life = carLife({ ...HABITS, drives }, AROUND).slice(0, 24);
       const zones = runLedger(compileLife(life), { washes: [] }).zones();
       return zones.find(({ zone }) => zone === 'underbody')?.loadGramsPerM2 ?? NaN;
@@ -140,7 +140,7 @@ describe('a car’s life', () => {
 
 describe('swab readings', () => {
   const plain = compileLife(carLife(HABITS, AROUND), PLAIN_PICK_UP);
-  const atMs = MONDAY + 100 * HOUR_MS;
+  const atMs = MONDAY + 100 * MS_PER_HOUR;
   const expected = (): number => {
     const { checks } = learnPickUp(plain, {
       washes: [],
@@ -164,17 +164,17 @@ describe('swab readings', () => {
 
   it('count at once when they were taken since the last hour began', () => {
     const past = plain.slice(0, 100);
-    const justNow = { atMs: MONDAY + 99.7 * HOUR_MS, zone: 'rear' as const, gramsPerM2: 7 };
+    const justNow = { atMs: MONDAY + 99.7 * MS_PER_HOUR, zone: 'rear' as const, gramsPerM2: 7 };
     const rear = (untilMs?: number): number =>
       runLedger(past, { washes: [], readings: [justNow], untilMs })
         .zones()
         .find(({ zone }) => zone === 'rear')?.loadGramsPerM2 ?? NaN;
-    expect(rear(MONDAY + 99.8 * HOUR_MS)).toBeCloseTo(7, 9);
-    expect(rear(MONDAY + 99.6 * HOUR_MS)).toBeCloseTo(rear(), 9);
-    const late = { ...justNow, atMs: MONDAY + 100.5 * HOUR_MS };
+    expect(rear(MONDAY + 99.8 * MS_PER_HOUR)).toBeCloseTo(7, 9);
+    expect(rear(MONDAY + 99.6 * MS_PER_HOUR)).toBeCloseTo(rear(), 9);
+    const late = { ...justNow, atMs: MONDAY + 100.5 * MS_PER_HOUR };
     const learn = (untilMs?: number) => learnPickUp(past, { washes: [], readings: [late], untilMs }).checks;
     expect(learn()).toHaveLength(0);
-    expect(learn(MONDAY + 100.6 * HOUR_MS)).toHaveLength(1);
+    expect(learn(MONDAY + 100.6 * MS_PER_HOUR)).toHaveLength(1);
   });
 
   it('find salt where the ledger held none', () => {

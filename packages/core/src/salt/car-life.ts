@@ -1,8 +1,9 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Drive, USUAL_KMH } from '../drive/index.js';
 import { type Place, placeAir } from '../place/index.js';
 import { ROAD_CLASSES, type RoadClass, type RoadHour } from '../road/index.js';
 import type { DailyDriving, WeekShares } from '../vehicle/index.js';
-import { MS_PER_HOUR, relHumidityFraction, type WeatherHour } from '../weather/index.js';
+import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import type { LedgerDrive, LedgerHour } from './ledger.js';
 import { type WallClock, wallClock } from './wall-clock.js';
 

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { SaltAgent } from '../brine/index.js';
 import { NO_SALT, type RoadHour, type RoadState } from '../road/index.js';
@@ -15,8 +16,6 @@ import {
   wetShare,
 } from './index.js';
 
-const HOUR_MS = 3_600_000;
-
 function road(state: RoadState, salt: Partial<Record<SaltAgent, number>>): RoadHour {
   return { atMs: 0, state, surfaceTempC: 0, waterMm: 0, snowMm: 0, saltGramsPerM2: { ...NO_SALT, ...salt } };
 }
@@ -24,7 +23,7 @@ function road(state: RoadState, salt: Partial<Record<SaltAgent, number>>): RoadH
 function hour(i: number, change: Partial<LedgerHour> = {}): LedgerHour {
   const dry = road('dry', {});
   return {
-    atMs: i * HOUR_MS,
+    atMs: i * MS_PER_HOUR,
     carTempC: 2,
     relHumidityFraction: 0.9,
     rainMm: 0,
@@ -150,11 +149,11 @@ describe('a wash', () => {
   it('takes off its share of each zone when its hour has come', () => {
     const life = compileLife(salted(10, { relHumidityFraction: 0.1 }));
     const before = underbody(runLedger(life, { washes: [] })).load;
-    expect(underbody(runLedger(life, { washes: [{ atMs: 5 * HOUR_MS, removes }] })).load).toBeCloseTo(
+    expect(underbody(runLedger(life, { washes: [{ atMs: 5 * MS_PER_HOUR, removes }] })).load).toBeCloseTo(
       before * 0.5,
       9,
     );
-    expect(underbody(runLedger(life, { washes: [{ atMs: 99 * HOUR_MS, removes }] })).load).toBeCloseTo(
+    expect(underbody(runLedger(life, { washes: [{ atMs: 99 * MS_PER_HOUR, removes }] })).load).toBeCloseTo(
       before,
       9,
     );
@@ -199,7 +198,7 @@ describe('what happens within an hour', () => {
   });
 
   it('goes in order: wash, look, swab, also at one instant', () => {
-    const atMs = 1.5 * HOUR_MS;
+    const atMs = 1.5 * MS_PER_HOUR;
     const seen: number[] = [];
     const see = (ledger: SaltLedger) => void seen.push(underbody(ledger).load);
     const ledger = runLedger(life, {
@@ -218,7 +217,7 @@ describe('what happens within an hour', () => {
   });
 
   it('teaches from a swab in the hour of a wash what was left then', () => {
-    const after = 0.5 * HOUR_MS;
+    const after = 0.5 * MS_PER_HOUR;
     const washed = compileLife([hour(0, { drives: [DRIVE], roads: salty }), hour(1)]);
     const tenth = { ...removes, under: 0.9 };
     const load = underbody(runLedger(washed, { washes: [] })).load;
@@ -232,13 +231,13 @@ describe('what happens within an hour', () => {
   });
 
   it('counts up to the present, and not beyond it', () => {
-    const late = { atMs: 3.2 * HOUR_MS, removes };
+    const late = { atMs: 3.2 * MS_PER_HOUR, removes };
     expect(underbody(runLedger(life, { washes: [late] })).load).toBeCloseTo(whole, 9);
-    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * HOUR_MS - 1 })).load).toBeCloseTo(
+    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * MS_PER_HOUR - 1 })).load).toBeCloseTo(
       whole,
       9,
     );
-    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * HOUR_MS })).load).toBe(0);
+    expect(underbody(runLedger(life, { washes: [late], untilMs: 3.2 * MS_PER_HOUR })).load).toBe(0);
   });
 });
 

@@ -1,8 +1,8 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Brine, brineOf, type SaltAgent } from '../brine/index.js';
 import { speedFactor } from '../drive/index.js';
 import type { RoadClass, RoadHour, RoadState } from '../road/index.js';
 import type { ByGroup, CarZone } from '../vehicle/index.js';
-import { MS_PER_HOUR } from '../weather/index.js';
 import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from './data/zones.js';
 
 /** How much of the road's salt each state throws up (physics notes; judgement). */

@@ -1,8 +1,7 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { NO_SALT, type RoadHour, type RoadState } from '../road/index.js';
 import { compileLife, type LedgerHour, runLedger, swab, wallClock, wetShare } from './index.js';
-
-const HOUR_MS = 3_600_000;
 
 const road = (state: RoadState, NaCl = 0): RoadHour => ({
   atMs: 0,
@@ -14,7 +13,7 @@ const road = (state: RoadState, NaCl = 0): RoadHour => ({
 });
 
 const hour = (i: number, main: RoadHour, change: Partial<LedgerHour> = {}): LedgerHour => ({
-  atMs: i * HOUR_MS,
+  atMs: i * MS_PER_HOUR,
   carTempC: 10,
   relHumidityFraction: 0.5,
   rainMm: 0,
@@ -145,7 +144,7 @@ describe('a swab', () => {
 it('the clock on the wall goes through the night when clocks go back', () => {
   const from = Date.UTC(2026, 9, 31, 22);
   const clock = wallClock(
-    Array.from({ length: 6 }, (_, i) => from + i * HOUR_MS),
+    Array.from({ length: 6 }, (_, i) => from + i * MS_PER_HOUR),
     'Europe/Berlin',
   );
   expect(clock).toEqual({
@@ -154,7 +153,7 @@ it('the clock on the wall goes through the night when clocks go back', () => {
     day: [0, 1, 1, 1, 1, 1],
   });
   const back = wallClock(
-    Array.from({ length: 4 }, (_, i) => Date.UTC(2026, 9, 24, 23) + i * HOUR_MS),
+    Array.from({ length: 4 }, (_, i) => Date.UTC(2026, 9, 24, 23) + i * MS_PER_HOUR),
     'Europe/Berlin',
   );
   expect(back.hourOfDay).toEqual([1, 2, 2, 3]);

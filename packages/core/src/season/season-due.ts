@@ -1,7 +1,7 @@
+import { MS_PER_DAY } from '../quantity/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { SEASONS, type SeasonId, type SeasonJobRow } from './data/season-jobs.js';
 
-const MS_PER_DAY = 86_400_000;
 const HALF_YEAR_MONTHS = 6;
 /** A season does not begin at an hour; at noon UTC it is the same day nearly everywhere. */
 const NOON = 12;

@@ -1,4 +1,4 @@
-import { cosDeg, requireInRange, sinDeg } from '../quantity/index.js';
+import { cosDeg, requireInRange, sinDeg, MS_PER_DAY } from '../quantity/index.js';
 import type { SunPosition } from './sun-position.js';
 
 /** What the sky sends to level ground and straight along the beam, W/m². */
@@ -9,7 +9,6 @@ export interface Irradiance {
 }
 
 const SOLAR_CONSTANT_WM2 = 1361;
-const MS_PER_DAY = 86_400_000;
 
 const DARK: Irradiance = { globalWm2: 0, beamNormalWm2: 0, diffuseWm2: 0 };
 

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { DEFAULT_HOUSE } from '../house/index.js';
 import { EMPTY_KIT } from '../kit/index.js';
 import type { RunAction, RunDeed, RunPack } from '../live/index.js';
@@ -6,7 +7,7 @@ import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
 import { CLEAN } from '../soil/index.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
-import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import type { WeatherHour } from '../weather/index.js';
 import { BAY, VEHICLE } from './shop.js';
 
 export const START = Date.UTC(2026, 0, 14, 14);

@@ -1,3 +1,4 @@
+import { MS_PER_DAY, MS_PER_HOUR } from '../quantity/index.js';
 import type { Place } from '../place/index.js';
 import {
   DEFAULT_PRICES,
@@ -14,11 +15,9 @@ import { checkSchedule, solveSchedule } from '../schedule/index.js';
 import { NO_EXTRAS, SEASON_JOBS } from '../season/index.js';
 import { CLEAN } from '../soil/index.js';
 
-export const HOUR_MS = 3_600_000;
-export const DAY_MS = 24 * HOUR_MS;
 /** A Monday, midnight UTC. */
 export const MONDAY = Date.UTC(2026, 0, 12);
-export const at = (hour: number): number => MONDAY + hour * HOUR_MS;
+export const at = (hour: number): number => MONDAY + hour * MS_PER_HOUR;
 
 /** A place with nothing but its way and its room. */
 export const place = (id: string, travelMinutes: number, carsAtOnce = 1): Place =>
@@ -106,7 +105,7 @@ export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> 
   tolerableShare: 0.2,
   timeZone: 'UTC',
   nowMs: MONDAY,
-  horizonMs: MONDAY + 5 * DAY_MS,
+  horizonMs: MONDAY + 5 * MS_PER_DAY,
   ...change,
 });
 
@@ -124,7 +123,7 @@ export async function planned(whole: PlanRequest): Promise<PlanAnswer> {
 
 export const starts = ({ choices }: PlanAnswer): Record<string, number> =>
   Object.fromEntries(
-    choices.map(({ vehicleId, window: { startMs } }) => [vehicleId, (startMs - MONDAY) / HOUR_MS]),
+    choices.map(({ vehicleId, window: { startMs } }) => [vehicleId, (startMs - MONDAY) / MS_PER_HOUR]),
   );
 
 export const slot = (

@@ -1,7 +1,8 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { Place } from '../place/index.js';
 import { BAY, circumstances, DRIVE, HEATED_UNIT, VEHICLE, WATER } from '../testing/shop.js';
-import { MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import type { WeatherHour } from '../weather/index.js';
 import {
   cellDetail,
   type CellRequest,

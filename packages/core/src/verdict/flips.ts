@@ -1,6 +1,7 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Method, shopMethod } from '../method/index.js';
 import type { Finding, Standing } from '../rules/index.js';
-import { MS_PER_HOUR, relHumidityFraction, type WeatherHour } from '../weather/index.js';
+import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import { dewPointFromHumidity } from '../air/index.js';
 import { cellDetail, type CellRequest } from './grid.js';
 import { NightAir } from './night-air.js';

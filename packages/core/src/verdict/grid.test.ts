@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { methodOf, METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
@@ -12,7 +13,7 @@ import {
 } from '../testing/shop.js';
 import type { RoadState } from '../road/index.js';
 import type { Vehicle } from '../vehicle/index.js';
-import { COLD_LAKE_PORT, MS_PER_HOUR, simulateWeather, type WeatherHour } from '../weather/index.js';
+import { COLD_LAKE_PORT, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
   everyHour,
   type Band,

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
 import { type Method, shopMethod, shopMethods } from '../method/index.js';
 import type { Place } from '../place/index.js';
@@ -14,7 +15,7 @@ import {
   weatherFailure,
 } from '../rules/index.js';
 import type { ByGroup, PanelId, Vehicle } from '../vehicle/index.js';
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { startOfHourMs } from '../weather/index.js';
 import {
   FILM_HORIZON_MINUTES,
   filmOutcome,

@@ -1,5 +1,6 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Place, placeAir, type PlaceAir } from '../place/index.js';
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { startOfHourMs } from '../weather/index.js';
 import type { WeatherSpan } from './site-hours.js';
 
 /** From parking until it is driven again. */

@@ -1,5 +1,6 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { RoadHour, RoadState } from '../road/index.js';
-import { MS_PER_HOUR, startOfHourMs } from '../weather/index.js';
+import { startOfHourMs } from '../weather/index.js';
 
 const SOILS: ReadonlySet<RoadState> = new Set(['wet', 'slush', 'snow', 'ice']);
 

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { windChill } from '../air/index.js';
 import { localTime, minutesOpen, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
 import type { SiteTimes, SiteWeather, SiteWindow } from '../rules/index.js';
@@ -11,11 +12,10 @@ import {
   sunPosition,
   type SunPosition,
 } from '../sun/index.js';
-import { groundAlbedoFraction, MS_PER_HOUR, type WeatherHour } from '../weather/index.js';
+import { groundAlbedoFraction, type WeatherHour } from '../weather/index.js';
 import type { SiteHour } from './film-outcome.js';
 import type { RoadAhead } from './road-ahead.js';
 
-const MS_PER_MINUTE = 60_000;
 const TAP_HOURS = 12;
 
 /** Consecutive hours of weather from an instant; null where not known. */

@@ -1,10 +1,10 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import {
   correctedCourse,
   membersAround,
   mergedHours,
-  MS_PER_HOUR,
   NEEDED_FIELDS,
   readingsByMember,
   readingsOf,

@@ -1,5 +1,5 @@
-import { FieldError, requireInRange } from '../quantity/index.js';
-import { MS_PER_HOUR, type PrecipKind, startOfHourMs, type WeatherHour } from './weather-hour.js';
+import { FieldError, requireInRange, MS_PER_HOUR } from '../quantity/index.js';
+import { type PrecipKind, startOfHourMs, type WeatherHour } from './weather-hour.js';
 
 /** What somebody saw out of the door at an instant; null: not looked at. */
 export interface Sight {

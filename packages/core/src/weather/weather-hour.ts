@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { humidityFromDewPoint } from '../air/index.js';
 
 export type PrecipKind = 'none' | 'rain' | 'sleet' | 'snow';
@@ -32,8 +33,6 @@ export function groundAlbedoFraction(hour: Pick<WeatherHour, 'snowDepthCm' | 'pr
   if (hour.snowDepthCm < 2) return 0.2;
   return hour.precipKind === 'snow' ? 0.8 : 0.6;
 }
-
-export const MS_PER_HOUR = 3_600_000;
 
 /** The start of the hour in which an instant lies. */
 export const startOfHourMs = (atMs: number): number => Math.floor(atMs / MS_PER_HOUR) * MS_PER_HOUR;

@@ -1,4 +1,5 @@
-import { MS_PER_HOUR, type PrecipKind, type WeatherHour } from './weather-hour.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
+import type { PrecipKind, WeatherHour } from './weather-hour.js';
 
 type Told = Omit<WeatherHour, 'atMs'>;
 

@@ -1,7 +1,7 @@
 import { dewPointFromHumidity } from '../air/index.js';
-import { FieldError } from '../quantity/index.js';
+import { FieldError, MS_PER_HOUR } from '../quantity/index.js';
 import { WEATHER_COLUMNS, type WeatherColumn, type WeatherQuantity } from './data/weather-columns.js';
-import { MS_PER_HOUR, type PrecipKind } from './weather-hour.js';
+import type { PrecipKind } from './weather-hour.js';
 import type { WeatherReading } from './weather-reading.js';
 
 /** A row of a table (text by column) or an hour of a JSON list (text or numbers by key), with where it stands. */

@@ -1,9 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import { isWithinArc } from '../quantity/index.js';
+import { isWithinArc, MS_PER_HOUR } from '../quantity/index.js';
 import {
   COLD_LAKE_PORT,
   groundAlbedoFraction,
-  MS_PER_HOUR,
   relHumidityFraction,
   simulateWeather,
   type WeatherHour,

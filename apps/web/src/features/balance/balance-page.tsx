@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '@keen/core';
 import { ActionIcon, Button, Group, Select } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -16,7 +17,6 @@ import { balanceCsv, hourOptions, type Sort, SORTS, sortRows } from './balance-v
 import { Cadences } from './cadences.js';
 import classes from './balance.module.css';
 
-const HOUR_MS = 3_600_000;
 const WEEK_HOURS = 168;
 
 /** Methods side by side for one vehicle and hour, and what cadences have cost and saved. */
@@ -61,8 +61,8 @@ function Hour({ vehicle, places, nowMs }: HourProps) {
   const format = useFormat();
   const [query, setQuery] = useSearchParams();
   const [sort, setSort] = useState<Sort>('verdict');
-  const firstMs = Math.floor(nowMs / HOUR_MS) * HOUR_MS;
-  const lastMs = firstMs + (WEEK_HOURS - 1) * HOUR_MS;
+  const firstMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
+  const lastMs = firstMs + (WEEK_HOURS - 1) * MS_PER_HOUR;
   const wanted = Number(query.get('at'));
   const atMs = wanted >= firstMs && wanted <= lastMs ? wanted : nextTenOClock(firstMs, format.hourOfDay);
   const { data, error, isPending, fetchStatus, isFetching, refetch } = useBalance(vehicle.id, atMs);
@@ -79,7 +79,7 @@ function Hour({ vehicle, places, nowMs }: HourProps) {
             variant="default"
             size={36}
             aria-label="An hour earlier"
-            onClick={() => choose(atMs - HOUR_MS)}
+            onClick={() => choose(atMs - MS_PER_HOUR)}
           >
             <IconChevronLeft size={18} />
           </ActionIcon>
@@ -99,7 +99,7 @@ function Hour({ vehicle, places, nowMs }: HourProps) {
             variant="default"
             size={36}
             aria-label="An hour later"
-            onClick={() => choose(atMs + HOUR_MS)}
+            onClick={() => choose(atMs + MS_PER_HOUR)}
           >
             <IconChevronRight size={18} />
           </ActionIcon>

@@ -1,5 +1,5 @@
 import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
-import { METHODS, MINOR_PER_UNIT, type SeasonJobId } from '@keen/core';
+import { METHODS, MINOR_PER_UNIT, type SeasonJobId, MS_PER_HOUR } from '@keen/core';
 import { useState } from 'react';
 import { useAddBooking, useQuote } from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
@@ -12,8 +12,6 @@ import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf } from '../../words/names.js';
 import type { BookingsProps } from './bookings.js';
 
-const HOUR_MS = 3_600_000;
-
 /** A promise: which car, from when, ready by when, how, and for how much. */
 export function BookingForm({
   vehicles,
@@ -25,7 +23,7 @@ export function BookingForm({
   const format = useFormat();
   const { data: clock } = useClock();
   const add = useAddBooking();
-  const start = toLocalInput((clock?.nowMs ?? 0) + 24 * HOUR_MS, timeZone).slice(0, 11);
+  const start = toLocalInput((clock?.nowMs ?? 0) + 24 * MS_PER_HOUR, timeZone).slice(0, 11);
   const [vehicleId, setVehicleId] = useState<string | null>(null);
   const [from, setFrom] = useState(`${start}08:00`);
   const [readyBy, setReadyBy] = useState(`${start}17:00`);

@@ -8,6 +8,7 @@ import {
   type RunPack,
   type RunState,
   type WashRecord,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import { QueryClient } from '@tanstack/react-query';
 import { screen, within } from '@testing-library/react';
@@ -21,13 +22,12 @@ import { mainTap } from './live-view.js';
 import { MeterCard } from './meter-card.js';
 import { StepCard } from './step-card.js';
 
-const MINUTE_MS = 60_000;
 const NOW = Date.parse('2026-01-14T09:00:00-05:00');
 
 const state = (change: object = {}): RunState =>
   ({
     phase: 'running',
-    startedMs: NOW - 40 * MINUTE_MS,
+    startedMs: NOW - 40 * MS_PER_MINUTE,
     pauses: [],
     steps: [],
     timers: [],
@@ -100,10 +100,10 @@ describe('closing a run', () => {
   });
 
   it('says when it is much shorter than its sheet, and not when it is not', () => {
-    const view = open(sheet({ state: state({ startedMs: NOW - 14 * MINUTE_MS, steps: [done] }) }));
+    const view = open(sheet({ state: state({ startedMs: NOW - 14 * MS_PER_MINUTE, steps: [done] }) }));
     expect(screen.getByRole('alert').textContent).toContain('Steps that were not tapped count as not done.');
     view.unmount();
-    open(sheet({ state: state({ startedMs: NOW - 15 * MINUTE_MS, steps: [done] }) }));
+    open(sheet({ state: state({ startedMs: NOW - 15 * MS_PER_MINUTE, steps: [done] }) }));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 

@@ -9,13 +9,12 @@ import {
   startOfHourMs,
   type VerdictKind,
   type Window,
+  MS_PER_HOUR,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
-
-const MS_PER_MINUTE = 60_000;
-const MS_PER_HOUR = 60 * MS_PER_MINUTE;
 
 /** A wash on the board: one that stands in the plan, or one that the program proposes. */
 export interface Block {

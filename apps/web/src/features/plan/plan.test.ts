@@ -6,6 +6,7 @@ import {
   type PlanChoice,
   type PlanOption,
   type Window,
+  MS_PER_HOUR,
 } from '@keen/core';
 import { inverseOf, type PlanView, withChanged, withMarked } from '../../api/plan-queries.js';
 import type { WashRecord } from '../../api/types.js';
@@ -30,7 +31,6 @@ import {
 
 const ZONE = 'America/Toronto';
 const format = makeFormat(DEFAULT_DISPLAY, ZONE, 'en-CA');
-const HOUR_MS = 3_600_000;
 const local = (text: string): number => Date.parse(`${text}:00-05:00`);
 const NOW = local('2026-01-14T06:40');
 
@@ -86,7 +86,7 @@ const view = (change: Partial<PlanView> = {}): PlanView => ({
   id: 'x',
   nowMs: NOW,
   fromMs: NOW,
-  horizonMs: NOW + 72 * HOUR_MS,
+  horizonMs: NOW + 72 * MS_PER_HOUR,
   source: 's',
   issuedMs: NOW,
   memberCount: 20,
@@ -180,11 +180,11 @@ describe('the days of the board', () => {
 
   it('keep their hours when the clock is changed', () => {
     const nowMs = Date.parse('2026-03-07T12:00:00-05:00');
-    const strips = dayStrips(view({ nowMs, fromMs: nowMs, horizonMs: nowMs + 48 * HOUR_MS }), format);
+    const strips = dayStrips(view({ nowMs, fromMs: nowMs, horizonMs: nowMs + 48 * MS_PER_HOUR }), format);
     expect(strips.map(({ hoursMs }) => hoursMs.map(format.hourOfDay))).toEqual(
       strips.map(() => [7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18]),
     );
-    expect((strips[1]?.fromMs ?? 0) - (strips[0]?.fromMs ?? 0)).toBe(23 * HOUR_MS);
+    expect((strips[1]?.fromMs ?? 0) - (strips[0]?.fromMs ?? 0)).toBe(23 * MS_PER_HOUR);
   });
 
   it('place an instant within them, and keep to their ends', () => {
@@ -341,7 +341,7 @@ describe('words about the plan', () => {
 describe('taking changes back', () => {
   it('removes what was added, restores what was removed, and moves back with the lock as it was', () => {
     const before = wash({});
-    const after = wash({ startMs: before.startMs + HOUR_MS, isLocked: true });
+    const after = wash({ startMs: before.startMs + MS_PER_HOUR, isLocked: true });
     const { id, placeId, methodId, startMs, handsId, isLocked, extras } = before;
     expect(
       inverseOf({
@@ -413,7 +413,7 @@ describe('how the hours go behind the board', () => {
       methodId,
       refusal: null,
       cells: kinds.map((verdict, i) => ({
-        startMs: FROM + i * HOUR_MS,
+        startMs: FROM + i * MS_PER_HOUR,
         verdict,
         limiting: { comfort: comfort / (i + 1) },
       })),
@@ -437,10 +437,10 @@ describe('how the hours go behind the board', () => {
 
   it('are as few stretches as there are, in quarters of the way from the limit, within the strip', () => {
     const cells = band('home', 'garage-hose', ['go', 'go', 'go', 'no', 'no', 'go-if'], 1);
-    const strip = { fromMs: FROM, toMs: FROM + 5 * HOUR_MS };
+    const strip = { fromMs: FROM, toMs: FROM + 5 * MS_PER_HOUR };
     const hours = marginsOn(strip, cells).map(({ startMs, endMs, verdict, comfort }) => [
-      (startMs - FROM) / HOUR_MS,
-      (endMs - FROM) / HOUR_MS,
+      (startMs - FROM) / MS_PER_HOUR,
+      (endMs - FROM) / MS_PER_HOUR,
       verdict,
       comfort,
     ]);

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { busyOf, type PricedOption, ruleOf, type SeasonJobId } from '@keen/core';
+import { busyOf, type PricedOption, ruleOf, type SeasonJobId, MS_PER_MINUTE } from '@keen/core';
 import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
@@ -14,8 +14,6 @@ import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
 import type { Block } from './plan-view.js';
 import type { Carry } from './use-carry.js';
-
-const MS_PER_MINUTE = 60_000;
 
 interface WashPanelProps {
   readonly block: Block;

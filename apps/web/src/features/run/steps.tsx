@@ -1,4 +1,4 @@
-import type { RunSheet, WashRecord } from '@keen/core';
+import { type RunSheet, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { seasonJobsText } from '../../words/names.js';
 import {
@@ -12,7 +12,6 @@ import {
 } from '../../words/run-words.js';
 import classes from './run.module.css';
 
-const MINUTE_MS = 60_000;
 const DIRECTIONS = { 'bottom-up': 'bottom up', 'top-down': 'top down' } as const;
 
 /** The steps in order, each with its time, meter, dwell, reason and cautions. */
@@ -27,7 +26,7 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
           const dwell = dwellText(step, format);
           return (
             <li key={`${step.id} ${i}`} data-meter={step.onMeter || undefined}>
-              <span className="figure">{format.time(wash.startMs + step.fromMinute * MINUTE_MS)}</span>
+              <span className="figure">{format.time(wash.startMs + step.fromMinute * MS_PER_MINUTE)}</span>
               <div>
                 <strong>{RUN_STEP_NAMES[step.id]}</strong>,{' '}
                 {list.format(step.groups.map((group) => GROUP_NAMES[group]))}
@@ -60,7 +59,7 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
         })}
         {wash.extras.length > 0 && (
           <li>
-            <span className="figure">{format.time(wash.startMs + sheet.minutes * MINUTE_MS)}</span>
+            <span className="figure">{format.time(wash.startMs + sheet.minutes * MS_PER_MINUTE)}</span>
             <div>
               <strong>Work of the season</strong>, {seasonJobsText(wash.extras)}:{' '}
               {format.minutes(wash.minutes - sheet.minutes)}

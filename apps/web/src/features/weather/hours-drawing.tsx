@@ -1,10 +1,10 @@
+import { MS_PER_HOUR } from '@keen/core';
 import type { WeatherView } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
 import { airRange, toldRuns } from './weather-view.js';
 import classes from './weather.module.css';
 
-const HOUR_MS = 3_600_000;
 const HOUR_WIDTH = 5;
 const AIR_TOP = 22;
 const AIR_HEIGHT = 120;
@@ -18,7 +18,7 @@ export function HoursDrawing({ view }: { readonly view: WeatherView }) {
   const startMs = told[0]?.atMs ?? fromMs;
   const width = told.length * HOUR_WIDTH;
   const { lowC, highC } = airRange(view);
-  const x = (atMs: number): number => ((atMs - startMs) / HOUR_MS) * HOUR_WIDTH;
+  const x = (atMs: number): number => ((atMs - startMs) / MS_PER_HOUR) * HOUR_WIDTH;
   const y = (tempC: number): number => AIR_TOP + ((highC - tempC) / (highC - lowC)) * AIR_HEIGHT;
   const days = told.filter(
     ({ atMs }, i) => i === 0 || format.dayKey(atMs) !== format.dayKey(told[i - 1]?.atMs ?? 0),

@@ -1,11 +1,11 @@
+import { MS_PER_HOUR } from '@keen/core';
 import { describe, expect, it } from '@jest/globals';
 import type { WeatherView } from '../../api/types.js';
 import { linePoints, runsOf } from '../../parts/hour-lines.js';
 import { airRange, movedInOrder, toldRuns } from './weather-view.js';
 
-const HOUR_MS = 3_600_000;
 const told = (source: string | null, i: number, isKnown = true): WeatherView['told'][number] => ({
-  atMs: i * HOUR_MS,
+  atMs: i * MS_PER_HOUR,
   source,
   missing: isKnown ? [] : ['airTempC'],
 });
@@ -15,9 +15,9 @@ describe('who told the hours', () => {
     const hours = [told('a', 0), told('a', 1), told('b', 2), told('b', 3, false), told(null, 4, false)];
     expect(toldRuns(hours)).toEqual([
       { fromMs: 0, hourCount: 2, source: 'a', isKnown: true },
-      { fromMs: 2 * HOUR_MS, hourCount: 1, source: 'b', isKnown: true },
-      { fromMs: 3 * HOUR_MS, hourCount: 1, source: 'b', isKnown: false },
-      { fromMs: 4 * HOUR_MS, hourCount: 1, source: null, isKnown: false },
+      { fromMs: 2 * MS_PER_HOUR, hourCount: 1, source: 'b', isKnown: true },
+      { fromMs: 3 * MS_PER_HOUR, hourCount: 1, source: 'b', isKnown: false },
+      { fromMs: 4 * MS_PER_HOUR, hourCount: 1, source: null, isKnown: false },
     ]);
     expect(toldRuns([])).toEqual([]);
   });
@@ -34,7 +34,7 @@ describe('who told the hours', () => {
 });
 
 describe('a line of hours', () => {
-  const at = (i: number) => ({ atMs: i * HOUR_MS });
+  const at = (i: number) => ({ atMs: i * MS_PER_HOUR });
 
   it('breaks where hours are missing', () => {
     expect(runsOf([at(0), at(1), at(4), at(5)])).toEqual([
@@ -45,8 +45,8 @@ describe('a line of hours', () => {
   });
 
   it('stands at its own time, whatever is missing before it', () => {
-    const axes = { x: (atMs: number) => atMs / HOUR_MS, y: (value: number) => -value };
-    expect(linePoints([{ atMs: 6 * HOUR_MS, value: 2 }], axes)).toBe('6.5,-2.0');
+    const axes = { x: (atMs: number) => atMs / MS_PER_HOUR, y: (value: number) => -value };
+    expect(linePoints([{ atMs: 6 * MS_PER_HOUR, value: 2 }], axes)).toBe('6.5,-2.0');
   });
 
   it('has a scale that holds freezing, even where nothing is known', () => {

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '@keen/core';
 import type { ForecastHour, WindowsView } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
@@ -10,13 +11,11 @@ interface SkyRowsProps {
   readonly format: Format;
 }
 
-const HOUR_MS = 3_600_000;
-
 /** Days, daylight, the air with its spread, the freeze line and what falls, on the ribbon's time axis. */
 export function SkyRows({ view, hours, cellWidth, format }: SkyRowsProps) {
   const scale = tempScale(hours);
   const width = view.hourCount * cellWidth;
-  const x = (atMs: number): number => ((atMs - view.fromMs) / HOUR_MS) * cellWidth;
+  const x = (atMs: number): number => ((atMs - view.fromMs) / MS_PER_HOUR) * cellWidth;
   const runs = runsOf(hours);
   const starts = hours.filter(
     (hour, i) => i === 0 || format.dayKey(hour.atMs) !== format.dayKey(hours[i - 1]?.atMs ?? 0),

@@ -1,11 +1,9 @@
 import { irradiance, sunPosition } from '../../sun/index.js';
-import { isWithinArc, wrapDeg } from '../../quantity/index.js';
-import { MS_PER_HOUR, type PrecipKind, type WeatherHour } from '../weather-hour.js';
+import { isWithinArc, wrapDeg, MS_PER_DAY, MS_PER_HOUR } from '../../quantity/index.js';
+import type { PrecipKind, WeatherHour } from '../weather-hour.js';
 import type { Climate } from './climate.js';
 import { frontsNear, type Member, ownNoiseShare } from './fronts.js';
 import { hashNormal, smoothNoise } from './noise.js';
-
-const MS_PER_DAY = 86_400_000;
 
 export interface WeatherRequest {
   readonly climate: Climate;

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
-import type { EngineWeather } from './engine-job.js';
-import { WeatherReader, WeatherShare } from './shared-weather.js';
+import type { ShopWeather } from '@keen/core';
+import { SharedReader, SharedWriter } from './shared-memory.js';
 
-const weather = (stamp: string): EngineWeather => ({
+const weather = (stamp: string): ShopWeather => ({
   stamp,
   seasonMs: 0,
   fromMs: 3_600_000,
@@ -14,12 +14,12 @@ const weather = (stamp: string): EngineWeather => ({
 
 describe('shared weather', () => {
   it('comes out as it went in', () => {
-    const found = new WeatherReader().of(new WeatherShare().of(weather('a')));
+    const found = new SharedReader<ShopWeather>().of(new SharedWriter().of(weather('a')));
     expect(found).toEqual(weather('a'));
   });
 
   it('is written and read once while it stays the same', () => {
-    const [share, reader] = [new WeatherShare(), new WeatherReader()];
+    const [share, reader] = [new SharedWriter(), new SharedReader<ShopWeather>()];
     const first = share.of(weather('a'));
     expect(share.of(weather('a'))).toBe(first);
     expect(reader.of(first)).toBe(reader.of(first));

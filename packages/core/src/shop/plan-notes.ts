@@ -1,17 +1,12 @@
-import {
-  type HouseRules,
-  type Kit,
-  METHOD_IDS,
-  PLAN_SLOT_MINUTES,
-  type PlannedSlot,
-  type Settings,
-  shopMethod,
-  type WashRecord,
-  washesLeft,
-} from '@keen/core';
-import type { PlanFacts } from './engine-job.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
+import type { HouseRules } from '../house/index.js';
+import { type Kit, washesLeft } from '../kit/index.js';
+import type { WashRecord } from '../log/index.js';
+import { METHOD_IDS, shopMethod } from '../method/index.js';
+import { PLAN_SLOT_MINUTES, type PlannedSlot } from '../plan/index.js';
+import type { Settings } from '../settings/index.js';
+import type { PlanNotes } from './shop-facts.js';
 
-const MS_PER_MINUTE = 60_000;
 const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
 
 export const endOf = ({ startMs, minutes }: Pick<WashRecord, 'startMs' | 'minutes'>): number =>
@@ -52,10 +47,10 @@ export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =
   isLocked || startedMs !== null || startMs % SLOT_MS !== 0;
 
 /** The washes that stand in the plan, as the planner takes them. */
-export function planFacts(
+export function planNotes(
   { planned, nowMs }: { readonly planned: readonly WashRecord[]; readonly nowMs: number },
-  shop: Pick<PlanFacts, 'hands' | 'busy' | 'bookings' | 'stock'>,
-): PlanFacts {
+  shop: Pick<PlanNotes, 'hands' | 'busy' | 'bookings' | 'stock'>,
+): PlanNotes {
   return {
     ...shop,
     fixed: planned.filter(isFixed).map((wash) => slotOf(wash, nowMs)),

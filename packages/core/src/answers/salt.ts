@@ -1,18 +1,17 @@
+import type { Place } from '../place/index.js';
 import {
-  activeHoursSaved,
-  byGroup,
-  carLife,
   type CompiledHour,
-  compileLife,
   type LearntPickUp,
-  type Place,
-  runLedger,
   type SaltLedger,
-  type Surroundings,
   type ZoneSalt,
-} from '@keen/core';
-import type { CarState, SaltDay } from './car-state.js';
-import type { SaltJob } from './engine-job.js';
+  activeHoursSaved,
+  carLife,
+  compileLife,
+  runLedger,
+} from '../salt/index.js';
+import { byGroup } from '../vehicle/index.js';
+import { carStateOf, type OfCar, roadFacts, type SaltDay, surroundingsOf } from '../shop/index.js';
+import type { Tools } from './tools.js';
 
 export interface SaltAnswer {
   readonly days: readonly SaltDay[];
@@ -43,8 +42,10 @@ function clockOver(now: SaltLedger, hours: readonly CompiledHour[]): number {
   return nothing + runLedger(hours, { washes: [] }).activeHours;
 }
 
-/** The season's salt on one car, what washing saves, and what parking warm costs. */
-export function saltAnswer(job: SaltJob, state: CarState, around: Surroundings): SaltAnswer {
+/** How much salt has the season put on one car, what does washing save, and what does parking warm cost? */
+export function saltAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): SaltAnswer {
+  const state = carStateOf(job, keep);
+  const around = surroundingsOf(roadFacts(job), keep);
   const { ledger, ahead, past, washes, lastWashMs, pickUp } = state;
   const { driving, weekShares } = job.car.vehicle;
   const parked = (standsAt: Pick<Place, 'climate'> | null): number => {
@@ -79,5 +80,5 @@ export function saltAnswer(job: SaltJob, state: CarState, around: Surroundings):
 }
 
 /** A swab taken after the wash would set both courses to the same load and hide what the wash saved. */
-const readingsBefore = (job: SaltJob, atMs: number) =>
+const readingsBefore = (job: OfCar, atMs: number) =>
   job.car.readings.filter((reading) => reading.atMs < atMs);

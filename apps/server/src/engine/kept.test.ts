@@ -1,19 +1,25 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  answerTo,
+  type CarFacts,
+  carFacts,
   COLD_LAKE_PORT,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
   DEFAULT_SEASON,
   type DoneWash,
+  KEEP_NOTHING,
+  type Keeper,
   MS_PER_HOUR,
+  type OfCar,
   type Place,
+  placeFacts,
+  type PlanNotes,
   simulateWeather,
 } from '@keen/core';
 import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
-import { Engine } from './engine.js';
-import { enginePlace, engineVehicle } from './engine-facts.js';
-import type { EngineSetting, EngineVehicle, PlanFacts } from './engine-job.js';
+import { KeptInMemory } from './kept.js';
 
 const nowMs = Date.parse(DEMO_CLOCK);
 const fromMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
@@ -23,11 +29,9 @@ const seasonMs = fromMs - PAST_HOURS * MS_PER_HOUR;
 const weather = (startMs: number, hourCount: number, seed: number) =>
   simulateWeather({ climate: COLD_LAKE_PORT, seed, fromMs: startMs, hourCount });
 
-type CarQuestion = EngineSetting & { readonly car: EngineVehicle };
-
 /** Of the demo, with a single method each. */
 const placeOf = (kind: Place['kind'], methodId: string): Place => {
-  const place = DEMO_PLACES.map(enginePlace).find((one) => one.kind === kind);
+  const place = DEMO_PLACES.map(placeFacts).find((one) => one.kind === kind);
   if (!place) throw new Error(`the demo has no ${kind}`);
   return { ...place, methods: [{ methodId, priceMinor: 0 }] };
 };
@@ -45,8 +49,8 @@ const washAt = (hoursAgo: number, change: Partial<DoneWash> = {}): DoneWash => (
   ...change,
 });
 
-const CAR: EngineVehicle = {
-  ...engineVehicle(
+const CAR: CarFacts = {
+  ...carFacts(
     { ...record, customerId: null, knownSinceMs: seasonMs },
     { washes: [], drives: [], swabs: [], looks: [], customers: [] },
     nowMs,
@@ -54,7 +58,7 @@ const CAR: EngineVehicle = {
   washes: [washAt(120)],
 };
 
-const BASE: CarQuestion = {
+const BASE: OfCar = {
   places: [garage, bay],
   limits: DEFAULT_LIMITS,
   prices: DEFAULT_PRICES,
@@ -76,19 +80,19 @@ const BASE: CarQuestion = {
   car: { ...CAR, vehicle: { ...CAR.vehicle, standsAtPlaceId: garage.id, protections: [] } },
 };
 
-const FACTS: PlanFacts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+const FACTS: PlanNotes = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
 
-const withGarage = (change: Partial<Place>): Partial<CarQuestion> => ({
+const withGarage = (change: Partial<Place>): Partial<OfCar> => ({
   places: [{ ...garage, ...change }, bay],
 });
-const withCar = (change: Partial<EngineVehicle>): Partial<CarQuestion> => ({
+const withCar = (change: Partial<CarFacts>): Partial<OfCar> => ({
   car: { ...BASE.car, ...change },
 });
-const withVehicle = (change: Partial<EngineVehicle['vehicle']>): Partial<CarQuestion> =>
+const withVehicle = (change: Partial<CarFacts['vehicle']>): Partial<OfCar> =>
   withCar({ vehicle: { ...BASE.car.vehicle, ...change } });
 
 /** One change of each input. */
-const CHANGES: Readonly<Record<string, Partial<CarQuestion>>> = {
+const CHANGES: Readonly<Record<string, Partial<OfCar>>> = {
   'climate where it stands': withGarage({ climate: { kind: 'heated', setpointC: 18 } }),
   'position of the first place': withGarage({ latitudeDeg: 60, longitudeDeg: 10 }),
   'water of a place': withGarage({
@@ -137,25 +141,30 @@ const CHANGES: Readonly<Record<string, Partial<CarQuestion>>> = {
 const cell = { placeId: garage.id, methodId: 'garage-rinseless', startMs: fromMs + 6 * MS_PER_HOUR };
 
 /** Answers to every question about one car. */
-function answers(engine: Engine, job: CarQuestion) {
+function answers(keep: Keeper, job: OfCar) {
+  const tools = { keep, report: () => undefined, clockMs: () => 0 };
   return {
-    grid: engine.grid(job),
-    salt: engine.salt({ ...job, kind: 'salt' }),
-    condition: engine.condition(job),
-    cell: engine.cell({ ...job, kind: 'cell', start: cell }),
-    balance: engine.balance({ ...job, kind: 'balance', atMs: cell.startMs }, () => undefined),
-    moves: engine.moves({ ...job, kind: 'moves', facts: FACTS }, () => undefined),
+    week: answerTo<'week'>({ ...job, kind: 'week' }, tools),
+    salt: answerTo<'salt'>({ ...job, kind: 'salt' }, tools),
+    condition: answerTo<'condition'>({ ...job, kind: 'condition' }, tools),
+    cell: answerTo<'cell'>({ ...job, kind: 'cell', start: cell }, tools),
+    balance: answerTo<'balance'>({ ...job, kind: 'balance', atMs: cell.startMs }, tools),
+    moves: answerTo<'moves'>({ ...job, kind: 'moves', facts: FACTS }, tools),
   };
 }
 
-describe('what the engine keeps', () => {
-  const warm = new Engine();
+describe('what is kept between questions', () => {
+  const warm = new KeptInMemory();
   const before = answers(warm, BASE);
+
+  it('changes nothing of the answers', () => {
+    expect(before).toEqual(answers(KEEP_NOTHING, BASE));
+  });
 
   it.each(Object.entries(CHANGES))('is made anew when this changes: %s', (_name, change) => {
     const job = { ...BASE, ...change };
     const kept = answers(warm, job);
-    expect(kept).toEqual(answers(new Engine(), job));
+    expect(kept).toEqual(answers(new KeptInMemory(), job));
     expect(kept).not.toEqual(before);
   });
 
@@ -187,78 +196,9 @@ describe('what the engine keeps', () => {
     },
   ])('and its moves go by $why', ({ facts }) => {
     const job = { ...BASE, kind: 'moves' as const, facts: { ...FACTS, ...facts } };
-    const moves = warm.moves(job, () => undefined);
-    expect(moves).toEqual(new Engine().moves(job, () => undefined));
+    const tools = { report: () => undefined, clockMs: () => 0 };
+    const moves = answerTo<'moves'>(job, { ...tools, keep: warm });
+    expect(moves).toEqual(answerTo<'moves'>(job, { ...tools, keep: new KeptInMemory() }));
     expect(moves.length).toBeLessThan(before.moves.length);
-  });
-});
-
-describe('a wash that was done', () => {
-  const engine = new Engine();
-  const underbody = (washes: readonly DoneWash[]): number =>
-    engine
-      .salt({ ...BASE, ...withCar({ washes }), kind: 'salt' })
-      .now.zones.find(({ zone }) => zone === 'lower-left')?.loadGramsPerM2 ?? NaN;
-  const step = (id: string, skipped: string | null) => ({ id, minutes: 1, plannedMinutes: 1, skipped });
-  const run = (steps: readonly ReturnType<typeof step>[]): Partial<DoneWash> => ({
-    found: { spots: 'none', run: { steps } },
-  });
-
-  it('takes off what its steps took off, and nothing where none was done', () => {
-    const never = underbody([]);
-    const whole = underbody([washAt(2)]);
-    expect(whole).toBeLessThan(0.2 * never);
-    expect(underbody([washAt(2, run([step('rinse', 'no-time'), step('contact', 'too-cold')]))])).toBeCloseTo(
-      never,
-      9,
-    );
-    // The rinse takes 65 % off the lower body.
-    expect(underbody([washAt(2, run([step('rinse', null), step('contact', 'too-cold')]))])).toBeCloseTo(
-      0.35 * never,
-      9,
-    );
-  });
-
-  it('resets season jobs only where something was done', () => {
-    const standing = (change: Partial<DoneWash>) =>
-      engine
-        .condition({
-          ...BASE,
-          ...withCar({
-            vehicle: { ...BASE.car.vehicle, seasonJobs: ['underbody'] },
-            washes: [washAt(2, { extras: ['underbody'], ...change })],
-          }),
-        })
-        .season.find(({ jobId }) => jobId === 'underbody')?.state;
-    expect(standing({})).toBe('done');
-    expect(standing(run([step('rinse', 'no-time')]))).toBe('due');
-  });
-
-  it('counts for the cadence only where it washed the body', () => {
-    const lastMs = (change: Partial<DoneWash>) =>
-      engine.salt({ ...BASE, ...withCar({ washes: [washAt(2, change)] }), kind: 'salt' }).savedByLast?.atMs ??
-      null;
-    expect(lastMs({})).toBe(nowMs - MS_PER_HOUR);
-    expect(lastMs(run([step('wheels', null), step('rinse', 'no-time')]))).toBeNull();
-  });
-
-  it('puts its coat on the map, and a strip takes the old one off', () => {
-    const roof = (washes: readonly DoneWash[]) =>
-      engine
-        .condition({
-          ...BASE,
-          ...withCar({ washes, vehicle: { ...BASE.car.vehicle, protection: 'wax', protections: [] } }),
-        })
-        .protections.find(({ zone }) => zone === 'roof');
-    expect(roof([])).toMatchObject({ kind: 'wax', standing: 'unknown-age' });
-    expect(roof([washAt(30, { methodId: 'strip-reseal' })])).toMatchObject({
-      kind: 'sealant',
-      standing: 'sound',
-      ageDays: expect.closeTo(29.67 / 24, 1),
-    });
-    expect(roof([washAt(30, { methodId: 'pre-coating' })])).toMatchObject({ kind: 'bare', standing: 'none' });
-    expect(roof([washAt(30, { methodId: 'pre-coating', extras: ['re-coat'] })])).toMatchObject({
-      kind: 'coating',
-    });
   });
 });

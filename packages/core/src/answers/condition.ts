@@ -1,19 +1,12 @@
-import {
-  CAR_ZONE_IDS,
-  type CarZone,
-  protectionOn,
-  protectionState,
-  type ProtectionState,
-  type SeasonDue,
-  shopStands,
-  type TargetState,
-  type ZoneProtection,
-  zoneOf,
-  type ZoneSoil,
-} from '@keen/core';
-import { type CarState, saltDaysOn } from './car-state.js';
-import type { EngineSetting, EngineVehicle } from './engine-job.js';
-import { seasonStandings } from './season-answer.js';
+import type { TargetState } from '../plan/index.js';
+import { type ProtectionState, protectionOn, protectionState } from '../protection/index.js';
+import { shopStands } from '../rules/index.js';
+import type { SeasonDue } from '../season/index.js';
+import type { ZoneSoil } from '../soil/index.js';
+import { CAR_ZONE_IDS, type CarZone, type ZoneProtection, zoneOf } from '../vehicle/index.js';
+import { carStateOf, type OfCar, saltDaysOn } from '../shop/index.js';
+import type { Tools } from './tools.js';
+import { seasonStandings } from './season.js';
 
 export interface ConditionAnswer {
   readonly soil: readonly ZoneSoil[];
@@ -33,11 +26,9 @@ const undated = (zone: CarZone, kind: ZoneProtection['kind']): ZoneProtection =>
   observed: null,
 });
 
-/** How dirty each zone is and with what, and what is left of its protection. */
-export function conditionAnswer(
-  job: EngineSetting & { readonly car: EngineVehicle },
-  state: CarState,
-): ConditionAnswer {
+/** How dirty is each zone and with what, and what is left of its protection? */
+export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): ConditionAnswer {
+  const state = carStateOf(job, keep);
   const { vehicle, washes } = state;
   const stands = shopStands(job.limits);
   return {

@@ -1,35 +1,27 @@
+import { type WashEffect, washEffect } from '../log/index.js';
+import { type Method, shopMethods } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { type SaltCourseDay, type TargetState, targetState } from '../plan/index.js';
+import { protectionsAfter } from '../protection/index.js';
+import { MS_PER_HOUR, MS_PER_DAY } from '../quantity/index.js';
 import {
-  type ByGroup,
-  carLife,
-  type CarZone,
   type CompiledHour,
+  type LearntPickUp,
+  PLAIN_PICK_UP,
+  type SaltLedger,
+  type Surroundings,
+  type ZoneSalt,
+  carLife,
   compileLife,
   learnPickUp,
-  type LearntPickUp,
-  type Method,
-  MS_PER_HOUR,
-  PLAIN_PICK_UP,
-  type Place,
-  protectionsAfter,
   runLedger,
-  type SaltCourseDay,
-  type SaltLedger,
-  type SeasonJobId,
-  shopMethods,
-  soilByGroup,
-  type SoilFacts,
-  soilNow,
-  type Surroundings,
-  targetState,
-  type TargetState,
-  type Vehicle,
-  washEffect,
-  type WashEffect,
-  zoneOf,
-  type ZoneSalt,
-  type ZoneSoil,
-} from '@keen/core';
-import type { EngineSetting, EngineVehicle } from './engine-job.js';
+} from '../salt/index.js';
+import { type SoilFacts, type ZoneSoil, soilByGroup, soilNow } from '../soil/index.js';
+import { type ByGroup, type CarZone, type SeasonJobId, type Vehicle, zoneOf } from '../vehicle/index.js';
+import { startOfHourMs } from '../weather/index.js';
+import type { Keeper } from './keeper.js';
+import { roadFacts, surroundingsOf } from './roads.js';
+import { type CarFacts, type OfCar, type ShopFacts, standsAt } from './shop-facts.js';
 
 /** One day of the season on one car. */
 export interface SaltDay {
@@ -59,7 +51,6 @@ export interface CarState {
   readonly target: TargetState;
 }
 
-const MS_PER_DAY = 24 * MS_PER_HOUR;
 /** Local hour at which the day's salt is written down: before the morning's drive. */
 const DAY_HOUR = 5;
 /** Spots wash off with the months. */
@@ -77,7 +68,7 @@ const latest = (washes: readonly { readonly atMs: number }[]): number | null =>
   washes.length > 0 ? Math.max(...washes.map(({ atMs }) => atMs)) : null;
 
 function soilFacts(
-  car: EngineVehicle,
+  car: CarFacts,
   around: Surroundings,
   known: {
     washes: readonly WashEffect[];
@@ -115,10 +106,7 @@ const courseDay = ({ atMs, activeHours, zones }: SaltDay): SaltCourseDay => ({
 });
 
 /** What somebody saw of a zone holds until a wash takes it off. */
-const isStillThere = (
-  { zone, atMs }: EngineVehicle['looks'][number],
-  washes: readonly WashEffect[],
-): boolean =>
+const isStillThere = ({ zone, atMs }: CarFacts['looks'][number], washes: readonly WashEffect[]): boolean =>
   !washes.some((wash) => wash.atMs >= atMs && wash.removes[zoneOf(zone).group] >= WASHED_OFF_FRACTION);
 
 /** The days to come, if nobody washes it. */
@@ -138,15 +126,29 @@ function daysAhead(
 }
 
 /** What a car's state is worked out from, besides weather and roads. */
-export interface CarCase extends Pick<EngineSetting, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
-  readonly car: EngineVehicle;
+export interface CarCase extends Pick<ShopFacts, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
+  readonly car: CarFacts;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Place | null;
 }
 
+/** A car's state by the hour: what happened since it began counts, and time moves on with the next. */
+export function carStateOf(question: OfCar, keep: Keeper): CarState {
+  const { car, house, drivesOn } = question;
+  const inputs = {
+    car,
+    house,
+    drivesOn,
+    standsAt: standsAt(question),
+    nowMs: startOfHourMs(question.nowMs),
+    ...roadFacts(question),
+  };
+  return keep.of('car-state', inputs, (known) => carState(known, surroundingsOf(known, keep)));
+}
+
 /** Works a car's life through to the present; all that was noted of it has happened. */
 export function carState(setting: CarCase, around: Surroundings): CarState {
-  const { car, standsAt } = setting;
+  const { car, standsAt: at } = setting;
   const { vehicle } = car;
   const methods = shopMethods(setting.house, vehicle);
   const washes = car.washes.flatMap((wash) => {
@@ -154,7 +156,7 @@ export function carState(setting: CarCase, around: Surroundings): CarState {
     return method ? [washEffect(wash, method)] : [];
   });
   const { driving, weekShares } = vehicle;
-  const life = carLife({ driving, weekShares, standsAt, drives: car.drives }, around);
+  const life = carLife({ driving, weekShares, standsAt: at, drives: car.drives }, around);
   const seasonHours = setting.weather.observed.length;
   const { drivesOn } = setting;
   const untilMs = Infinity;

@@ -1,15 +1,15 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
-import type { WashRecord } from '@keen/core';
-import { freeFrom, isAhead, isFixed, slotOf } from './plan-facts.js';
+import type { WashRecord } from '../log/index.js';
+import { freeFrom, isAhead, isFixed, slotOf } from './plan-notes.js';
 
-const HOUR_MS = 3_600_000;
 const WASH: WashRecord = {
   id: 'w',
   vehicleId: 'v',
   placeId: 'bay',
   methodId: 'bay-contact',
   status: 'planned',
-  startMs: 10 * HOUR_MS,
+  startMs: 10 * MS_PER_HOUR,
   minutes: 60,
   handsId: 'owner',
   isLocked: false,
@@ -19,8 +19,9 @@ const WASH: WashRecord = {
   predicted: null,
   found: null,
 };
-const begun = (atHour: number): WashRecord => ({ ...WASH, startedMs: atHour * HOUR_MS });
-const freeHour = (wash: WashRecord, nowHour: number): number => freeFrom(wash, nowHour * HOUR_MS) / HOUR_MS;
+const begun = (atHour: number): WashRecord => ({ ...WASH, startedMs: atHour * MS_PER_HOUR });
+const freeHour = (wash: WashRecord, nowHour: number): number =>
+  freeFrom(wash, nowHour * MS_PER_HOUR) / MS_PER_HOUR;
 
 describe('when hands and place are free again', () => {
   it.each([
@@ -45,9 +46,9 @@ describe('when hands and place are free again', () => {
 
   it('keeps a wash that runs over in the plan, where it stands fixed', () => {
     const late = begun(10);
-    expect(isAhead(late, 11.4 * HOUR_MS)).toBe(true);
-    expect(isAhead(WASH, 11.4 * HOUR_MS)).toBe(false);
+    expect(isAhead(late, 11.4 * MS_PER_HOUR)).toBe(true);
+    expect(isAhead(WASH, 11.4 * MS_PER_HOUR)).toBe(false);
     expect(isFixed(late)).toBe(true);
-    expect(slotOf(late, 11.4 * HOUR_MS)).toMatchObject({ startMs: 10 * HOUR_MS, extras: [] });
+    expect(slotOf(late, 11.4 * MS_PER_HOUR)).toMatchObject({ startMs: 10 * MS_PER_HOUR, extras: [] });
   });
 });

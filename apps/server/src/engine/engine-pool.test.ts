@@ -1,17 +1,18 @@
 import { afterAll, describe, expect, it } from '@jest/globals';
 import {
+  carFacts,
   COLD_LAKE_PORT,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
   DEFAULT_SEASON,
   MS_PER_HOUR,
+  placeFacts,
+  type WeekQuestion,
   simulateWeather,
 } from '@keen/core';
 import { DEMO_CLOCK, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
 import { Cancelled } from './cancelled.js';
-import { enginePlace, engineVehicle } from './engine-facts.js';
-import type { GridJob } from './engine-job.js';
 import { EnginePool } from './engine-pool.js';
 
 const nowMs = Date.parse(DEMO_CLOCK);
@@ -20,13 +21,13 @@ const weather = (fromMs: number, hourCount: number, seed = 1) =>
   simulateWeather({ climate: COLD_LAKE_PORT, seed, fromMs, hourCount });
 
 /** A week for one car at every place; a grid of its own for each seed. */
-function job(seed: number): GridJob {
+function job(seed: number): WeekQuestion {
   const [record] = DEMO_VEHICLES;
   if (!record) throw new Error('no demo vehicle');
   const observedHours = 24 * 10;
   return {
-    kind: 'grid',
-    places: DEMO_PLACES.map(enginePlace),
+    kind: 'week',
+    places: DEMO_PLACES.map(placeFacts),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
@@ -44,7 +45,7 @@ function job(seed: number): GridJob {
       control: weather(hourMs, 24 * 11, seed),
       members: [2, 3].map((other) => weather(hourMs, 24 * 11, seed * 10 + other)),
     },
-    car: engineVehicle(
+    car: carFacts(
       { ...record, customerId: null, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
       { washes: [], drives: [], swabs: [], looks: [], customers: [] },
       nowMs,
@@ -67,27 +68,27 @@ describe('the engine in its threads', () => {
     const pool = newPool();
     const shares: number[] = [];
     const listening = pool.progress.subscribe(({ share }) => shares.push(share));
-    const first = await pool.run<'grid'>(job(1));
+    const first = await pool.run<'week'>(job(1));
     listening.unsubscribe();
     expect(first.bands.some(({ cells }) => cells.length === 168)).toBe(true);
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
     expect(shares.at(-1)).toBeCloseTo(1);
-    expect(await pool.run<'grid'>(job(1))).toEqual(first);
+    expect(await pool.run<'week'>(job(1))).toEqual(first);
   });
 
   it('stops when told to in the middle, as something called off, and works on afterwards', async () => {
     const pool = newPool();
     const stop = new AbortController();
     const listening = pool.progress.subscribe(() => stop.abort());
-    await expect(pool.run<'grid'>(job(2), stop.signal)).rejects.toBeInstanceOf(Cancelled);
+    await expect(pool.run<'week'>(job(2), stop.signal)).rejects.toBeInstanceOf(Cancelled);
     listening.unsubscribe();
-    const { bands } = await pool.run<'grid'>(job(2));
+    const { bands } = await pool.run<'week'>(job(2));
     expect(bands.length).toBeGreaterThan(0);
   });
 
   it('calls off what is at work when the program stops', async () => {
     const pool = newPool();
-    const atWork = pool.run<'grid'>(job(4));
+    const atWork = pool.run<'week'>(job(4));
     const outcome = expect(atWork).rejects.toBeInstanceOf(Cancelled);
     await pool.onModuleDestroy();
     await outcome;

@@ -11,21 +11,19 @@ import {
   Sse,
 } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { CadenceOutcome, Flip } from '@keen/core';
+import type { CadenceOutcome, Flip, CellAnswer, SaltAnswer } from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
-import type { CellAnswer } from './engine.js';
-import { EnginePool } from './engine-pool.js';
-import type { SaltAnswer } from './salt-answer.js';
-import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './verdict.dto.js';
-import { type BalanceView, VerdictsService, type WindowsView } from './verdicts.service.js';
-import { whenGone } from './when-gone.js';
+import { EnginePool } from '../engine/engine-pool.js';
+import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './answer.dto.js';
+import { type BalanceView, AnswersService, type WindowsView } from './answers.service.js';
+import { whenGone } from '../engine/when-gone.js';
 
 @ApiTags('verdicts')
 @Controller('verdicts')
-export class VerdictsController {
+export class AnswersController {
   constructor(
-    private readonly verdicts: VerdictsService,
+    private readonly verdicts: AnswersService,
     private readonly pool: EnginePool,
   ) {}
 
@@ -78,7 +76,7 @@ export class VerdictsController {
 
   /** Soil and protection of one vehicle, zone by zone. */
   @Get('condition/:vehicleId')
-  condition(@Param('vehicleId') vehicleId: string): ReturnType<VerdictsService['condition']> {
+  condition(@Param('vehicleId') vehicleId: string): ReturnType<AnswersService['condition']> {
     return this.verdicts.condition(vehicleId);
   }
 

@@ -1,6 +1,5 @@
-import { type SeasonDue, seasonDue, shopSeasonJobs } from '@keen/core';
-import type { CarState } from './car-state.js';
-import type { EngineSetting, EngineVehicle } from './engine-job.js';
+import { type SeasonDue, seasonDue, shopSeasonJobs } from '../season/index.js';
+import type { CarState, OfCar } from '../shop/index.js';
 
 /** Where no place says otherwise, the seasons are those of the northern half. */
 const NORTHERN_DEG = 45;
@@ -12,8 +11,7 @@ export function seasonStandings({
   places,
   nowMs,
   washes,
-}: Pick<EngineSetting, 'season' | 'places' | 'nowMs'> &
-  Pick<CarState, 'washes'> & { readonly car: EngineVehicle }): SeasonDue[] {
+}: Pick<OfCar, 'season' | 'places' | 'nowMs' | 'car'> & Pick<CarState, 'washes'>): SeasonDue[] {
   const latitudeDeg = places[0]?.latitudeDeg ?? NORTHERN_DEG;
   return shopSeasonJobs(season)
     .filter(({ id }) => car.vehicle.seasonJobs.includes(id))

@@ -1,14 +1,16 @@
-import type { Customer, DoneWash, PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
-import type { DriveRecord } from '../records/drives.repository.js';
-import type { SoilLookRecord } from '../records/soil-looks.repository.js';
-import type { SwabRecord } from '../records/swabs.repository.js';
-import type { EngineVehicle } from './engine-job.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
+import type { Customer } from '../booking/index.js';
+import type { Drive } from '../drive/index.js';
+import type { DoneWash, WashRecord } from '../log/index.js';
+import type { PlaceRecord } from '../place/index.js';
+import type { SaltReading } from '../salt/index.js';
+import type { SoilSeen } from '../soil/index.js';
+import type { VehicleRecord } from '../vehicle/index.js';
+import type { CarFacts } from './shop-facts.js';
 
-const MS_PER_MINUTE = 60_000;
-
-/** Notes and names are for people; the engine's answers do not depend on them. */
-export const enginePlace = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
-const engineFacts = ({
+/** Notes and names are for people; the answers do not depend on them. */
+export const placeFacts = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
+const vehicleFacts = ({
   name: _name,
   colourName: _colour,
   keeper: _keeper,
@@ -18,12 +20,16 @@ const engineFacts = ({
   ...vehicle
 }: VehicleRecord) => vehicle;
 
+interface OfVehicle {
+  readonly vehicleId: string;
+}
+
 /** All that was ever noted about vehicles, read at once. */
-export interface Notes {
+export interface CarNotes {
   readonly washes: readonly WashRecord[];
-  readonly drives: readonly DriveRecord[];
-  readonly swabs: readonly SwabRecord[];
-  readonly looks: readonly SoilLookRecord[];
+  readonly drives: readonly (Drive & OfVehicle)[];
+  readonly swabs: readonly (SaltReading & OfVehicle)[];
+  readonly looks: readonly (SoilSeen & OfVehicle & { readonly estimatedThen: number })[];
   readonly customers: readonly Pick<Customer, 'id' | 'availability'>[];
 }
 
@@ -44,12 +50,12 @@ function doneWash({ methodId, startMs, minutes, extras, found }: WashRecord, now
   };
 }
 
-/** A vehicle with what was noted about it up to an instant, as the engine takes it. */
-export function engineVehicle(record: VehicleRecord, notes: Notes, nowMs: number): EngineVehicle {
+/** A vehicle with what was noted about it up to an instant, as the sums take it. */
+export function carFacts(record: VehicleRecord, notes: CarNotes, nowMs: number): CarFacts {
   const own = <T extends { vehicleId: string }>(rows: readonly T[]): T[] =>
     rows.filter(({ vehicleId }) => vehicleId === record.id);
   return {
-    vehicle: engineFacts(record),
+    vehicle: vehicleFacts(record),
     knownSinceMs: record.knownSinceMs,
     availability: notes.customers.find(({ id }) => id === record.customerId)?.availability ?? null,
     washes: own(notes.washes)

@@ -1,0 +1,228 @@
+import { Injectable } from '@nestjs/common';
+import {
+  type Answers,
+  type BalanceRow,
+  type Band,
+  type CadenceOutcome,
+  type CadencePart,
+  type CarNotes,
+  type CellAnswer,
+  type ConditionAnswer,
+  daylight,
+  type Flip,
+  HOURS_PER_DAY,
+  type MadePlan,
+  MS_PER_DAY,
+  MS_PER_HOUR,
+  type OfCar,
+  type PackDraft,
+  type PlanAnswer,
+  type PlanNotes,
+  type PlanOption,
+  type Question,
+  type RibbonHour,
+  type SaltAnswer,
+  type ShopFacts,
+  slotOf,
+  startOfHourMs,
+  type StartQuestion,
+  type WashRecord,
+  WEEK_HOURS,
+  type WorthOfRelief,
+} from '@keen/core';
+import { EnginePool } from '../engine/engine-pool.js';
+import { SharedAnswers } from '../engine/shared-answers.js';
+import { badField, notFound } from '../errors/api-error.js';
+import type { BookingRecord } from '../records/bookings.repository.js';
+import { PlacesRepository } from '../records/places.repository.js';
+import { type ReadShop, ShopReader } from '../shop/shop-reader.js';
+
+export interface CellQuery extends StartQuestion {
+  readonly vehicleId: string;
+}
+
+/** A plan as first found, with what it was made from. */
+export interface PlanFound {
+  readonly made: MadePlan;
+  readonly planned: readonly WashRecord[];
+  readonly hands: PlanNotes['hands'];
+  readonly bookings: readonly BookingRecord[];
+  readonly nowMs: number;
+  readonly fromMs: number;
+  readonly days: readonly DayLight[];
+  readonly source: string;
+  readonly issuedMs: number;
+  readonly memberCount: number;
+  /** Words the plan that other options of the same problem make. */
+  readonly tell: (chosen: readonly number[]) => Promise<PlanAnswer>;
+}
+
+export interface DayLight {
+  readonly sunriseMs: number;
+  readonly sunsetMs: number;
+}
+
+type Told = ReadShop['told'];
+
+export interface WindowsView extends Told {
+  readonly vehicleId: string;
+  readonly fromMs: number;
+  readonly hourCount: number;
+  readonly bands: readonly Band[];
+  readonly hours: readonly RibbonHour[];
+  readonly days: readonly DayLight[];
+}
+
+export interface BalanceView extends Told {
+  readonly vehicleId: string;
+  readonly atMs: number;
+  readonly rows: readonly BalanceRow[];
+}
+
+/** Sunrise and sunset of the days that begin at an instant. */
+function daysOf({ places }: ShopFacts, fromMs: number, hours = WEEK_HOURS): DayLight[] {
+  const [point] = places;
+  if (!point) return [];
+  const days = Array.from({ length: Math.ceil(hours / HOURS_PER_DAY) + 1 }, (_, i) =>
+    daylight(point, fromMs + i * MS_PER_DAY),
+  );
+  return days.flatMap((day) =>
+    day.kind === 'day' ? [{ sunriseMs: day.sunriseMs, sunsetMs: day.sunsetMs }] : [],
+  );
+}
+
+const isForecast = ({ weather }: OfCar, startMs: number): boolean =>
+  startMs >= weather.fromMs && startMs < weather.fromMs + weather.control.length * MS_PER_HOUR;
+
+const notForecast = () => badField('startMs', 'startMs is outside the hours that the forecast reaches.');
+
+/** Puts questions with the facts that they rest on to the engine. */
+@Injectable()
+export class AnswersService {
+  private readonly shared = new SharedAnswers();
+
+  constructor(
+    private readonly pool: EnginePool,
+    private readonly shop: ShopReader,
+    private readonly places: PlacesRepository,
+  ) {}
+
+  /** One good plan for all vehicles round the washes that stand in it already. */
+  async plan(caller?: AbortSignal): Promise<PlanFound> {
+    const { facts, told, cars, notes, planned, booked } = await this.shop.plan();
+    const question = { ...facts, cars, facts: notes };
+    const made = await this.ask({ ...question, kind: 'plan' }, caller);
+    const { fromMs, members } = facts.weather;
+    return {
+      made,
+      planned,
+      nowMs: facts.nowMs,
+      fromMs,
+      days: daysOf(facts, fromMs, (made.horizonMs - fromMs) / MS_PER_HOUR),
+      ...told,
+      memberCount: members.length,
+      hands: notes.hands,
+      bookings: booked,
+      tell: (chosen) => this.ask({ ...question, kind: 'plan-tell', chosen }, caller),
+    };
+  }
+
+  /** Where else a vehicle's wash could stand, every other planned wash left where it is. */
+  async moves(vehicleId: string, washId: string | null, caller?: AbortSignal): Promise<PlanOption[]> {
+    const { facts, cars, notes, planned } = await this.shop.plan();
+    const car = cars.find(({ vehicle }) => vehicle.id === vehicleId);
+    if (!car) throw notFound('vehicle', vehicleId);
+    const others = planned.filter(({ id }) => id !== washId).map((wash) => slotOf(wash, facts.nowMs));
+    const beside = { ...notes, fixed: others, movable: [] };
+    return this.ask({ ...facts, kind: 'moves', car, facts: beside }, caller);
+  }
+
+  /** What a little more of each limit would be worth to the plan. */
+  async reliefs(caller?: AbortSignal): Promise<WorthOfRelief[]> {
+    const { facts, cars, notes } = await this.shop.plan();
+    return this.ask({ ...facts, kind: 'reliefs', cars, facts: notes }, caller);
+  }
+
+  /** The ribbon of one vehicle over a week. */
+  async windows(vehicleId: string, caller?: AbortSignal): Promise<WindowsView> {
+    const { facts, told } = await this.shop.car(vehicleId);
+    const { bands, hours } = await this.ask({ ...facts, kind: 'week' }, caller);
+    const { fromMs } = facts.weather;
+    return { vehicleId, fromMs, hourCount: WEEK_HOURS, ...told, bands, hours, days: daysOf(facts, fromMs) };
+  }
+
+  /** Every rule's finding for one start. @throws 400 outside the forecast */
+  async cell(query: CellQuery): Promise<CellAnswer> {
+    const detail = await this.cellIfForecast(query);
+    if (!detail) throw notForecast();
+    return detail;
+  }
+
+  /** The same; null where the forecast does not reach. */
+  async cellIfForecast(query: CellQuery): Promise<(CellAnswer & { readonly issuedMs: number }) | null> {
+    const asked = await this.start(query);
+    if (!asked) return null;
+    const detail = await this.ask({ ...asked.question, kind: 'cell' });
+    return { ...detail, issuedMs: asked.told.issuedMs };
+  }
+
+  /** What would change the answer to one start. @throws 400 outside the forecast */
+  async flips(query: CellQuery): Promise<Flip[]> {
+    const asked = await this.start(query);
+    if (!asked) throw notForecast();
+    return this.ask({ ...asked.question, kind: 'flips' });
+  }
+
+  /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
+  async runPack(query: CellQuery): Promise<(PackDraft & Told) | null> {
+    const [asked, kit] = await Promise.all([this.start(query), this.shop.kit()]);
+    if (!asked) return null;
+    const draft = await this.ask({ ...asked.question, kind: 'run-pack', kit });
+    return draft && { ...draft, ...asked.told };
+  }
+
+  private async start({ vehicleId, placeId, methodId, startMs }: CellQuery) {
+    await this.places.read(placeId);
+    const { facts, told } = await this.shop.car(vehicleId);
+    if (!isForecast(facts, startMs)) return null;
+    return { question: { ...facts, start: { placeId, methodId, startMs } }, told };
+  }
+
+  /** The salt of one vehicle over the season. */
+  async salt(vehicleId: string): Promise<SaltAnswer> {
+    const { facts } = await this.shop.car(vehicleId);
+    return this.ask({ ...facts, kind: 'salt' });
+  }
+
+  /** Soil and protection of one vehicle, zone by zone. */
+  async condition(vehicleId: string): Promise<ConditionAnswer & Pick<CarNotes, 'looks'>> {
+    const { facts, notes } = await this.shop.car(vehicleId);
+    const answer = await this.ask({ ...facts, kind: 'condition' });
+    return { ...answer, looks: notes.looks };
+  }
+
+  /** All ways to wash one vehicle in one hour. @throws 400 outside the forecast */
+  async balance(vehicleId: string, atMs: number, caller?: AbortSignal): Promise<BalanceView> {
+    const { facts, told } = await this.shop.car(vehicleId);
+    const { fromMs } = facts.weather;
+    const hourMs = startOfHourMs(atMs);
+    if (hourMs < fromMs || hourMs >= fromMs + WEEK_HOURS * MS_PER_HOUR)
+      throw badField('atMs', 'atMs is outside the week that is judged.');
+    const rows = await this.ask({ ...facts, kind: 'balance', atMs: hourMs }, caller);
+    return { vehicleId, atMs: hourMs, ...told, rows };
+  }
+
+  /** What cadences would have cost and saved one vehicle this season so far. */
+  async cadence(vehicleId: string, plans: readonly (readonly CadencePart[])[]): Promise<CadenceOutcome[]> {
+    const { facts } = await this.shop.car(vehicleId);
+    return this.ask({ ...facts, kind: 'cadence', plans });
+  }
+
+  /** The same question is put once, however many wait for the answer; it is stopped when nobody waits any more. */
+  private ask<K extends Question['kind']>(
+    question: Extract<Question, { kind: K }> & { readonly kind: K },
+    caller?: AbortSignal,
+  ): Promise<Answers[K]> {
+    return this.shared.once(question, (inputs, signal) => this.pool.run<K>(inputs, signal), caller);
+  }
+}

@@ -1,0 +1,69 @@
+import { balanceAnswer } from './balance.js';
+import { cadenceAnswer } from './cadence.js';
+import { type CellAnswer, cellAnswer, flipsAnswer } from './cell.js';
+import { type ConditionAnswer, conditionAnswer } from './condition.js';
+import { type MadePlan, movesAnswer, planAnswerOf, planTellAnswer, reliefsAnswer } from './plan.js';
+import type { Question } from './question.js';
+import { type PackDraft, runPackAnswer } from './run-pack.js';
+import { type SaltAnswer, saltAnswer } from './salt.js';
+import type { Tools } from './tools.js';
+import { type WeekAnswer, weekAnswer } from './week.js';
+import type { BalanceRow, CadenceOutcome, PlanAnswer, PlanOption, WorthOfRelief } from '../plan/index.js';
+import type { Flip } from '../verdict/index.js';
+
+/** Questions whose bands and mornings are worth keeping, and which take long. */
+export const LONG_QUESTIONS: ReadonlySet<Question['kind']> = new Set([
+  'week',
+  'plan',
+  'plan-tell',
+  'moves',
+  'reliefs',
+  'balance',
+]);
+
+/** The answer to each kind of question. */
+export interface Answers {
+  week: WeekAnswer;
+  plan: MadePlan;
+  'plan-tell': PlanAnswer;
+  moves: PlanOption[];
+  reliefs: WorthOfRelief[];
+  salt: SaltAnswer;
+  condition: ConditionAnswer;
+  cell: CellAnswer;
+  'run-pack': PackDraft | null;
+  flips: Flip[];
+  balance: BalanceRow[];
+  cadence: CadenceOutcome[];
+}
+
+const ANSWERERS: {
+  readonly [K in Question['kind']]: (question: Extract<Question, { kind: K }>, tools: Tools) => Answers[K];
+} = {
+  week: weekAnswer,
+  plan: planAnswerOf,
+  'plan-tell': planTellAnswer,
+  moves: movesAnswer,
+  reliefs: reliefsAnswer,
+  salt: saltAnswer,
+  condition: conditionAnswer,
+  cell: cellAnswer,
+  'run-pack': runPackAnswer,
+  flips: flipsAnswer,
+  balance: balanceAnswer,
+  cadence: cadenceAnswer,
+};
+
+/**
+ * The answer to a question about the shop.
+ *
+ * @param question with all the facts that it rests on
+ * @param tools what is kept between questions, who is told of progress, and a clock for searches
+ * @throws FieldError where a fact is out of its range, RangeError where a name is none of the shop's
+ */
+export function answerTo<K extends Question['kind']>(
+  question: Extract<Question, { kind: K }>,
+  tools: Tools,
+): Answers[K] {
+  return ANSWERERS[question.kind](question, tools);
+}

@@ -1,0 +1,11 @@
+import type { CadenceQuestion } from './question.js';
+import type { Tools } from './tools.js';
+import { type CadenceOutcome, seasonCadence } from '../plan/index.js';
+import { carStateOf } from '../shop/index.js';
+
+/** What would cadences have cost and saved this season so far? The first is what was logged. */
+export function cadenceAnswer(question: CadenceQuestion, { keep }: Pick<Tools, 'keep'>): CadenceOutcome[] {
+  const { past, methods } = carStateOf(question, keep);
+  const { places, prices } = question;
+  return question.plans.map((parts) => seasonCadence(parts, { life: past, methods, places, prices }));
+}

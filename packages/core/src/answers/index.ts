@@ -1,0 +1,10 @@
+export * from './answer-to.js';
+export * from './question.js';
+export * from './tools.js';
+export { WEEK_HOURS, type RibbonHour, type WeekAnswer } from './week.js';
+export type { CellAnswer } from './cell.js';
+export type { ConditionAnswer } from './condition.js';
+export { PLAN_HOURS } from './morning.js';
+export type { MadePlan } from './plan.js';
+export type { PackDraft } from './run-pack.js';
+export type { SaltAnswer } from './salt.js';

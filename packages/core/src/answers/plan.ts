@@ -1,0 +1,102 @@
+import { morningOf, planHours } from './morning.js';
+import type { MovesQuestion, PlanQuestion, PlanTellQuestion, ReliefsQuestion } from './question.js';
+import type { Tools } from './tools.js';
+
+import {
+  type PlanAnswer,
+  type PlanCase,
+  type PlanOption,
+  type PlanRequest,
+  type VehicleMorning,
+  type WorthOfRelief,
+  moveOptions,
+  planAnswer,
+  planCase,
+  worthOfReliefs,
+} from '../plan/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
+import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
+import { shopSeasonJobs } from '../season/index.js';
+import type { ShopFacts } from '../shop/index.js';
+
+/** A good plan is wanted within a second; proving it is another's work. */
+const GOOD_PLAN_MS = 750;
+
+/** One plan for all vehicles as first found. */
+export interface MadePlan {
+  readonly problem: ScheduleProblem;
+  readonly schedule: Schedule;
+  readonly horizonMs: number;
+  /** What each vehicle needs; without its windows, which are many. */
+  readonly mornings: readonly VehicleMorning[];
+  readonly answer: PlanAnswer;
+}
+
+function planRequest(
+  question: ShopFacts & Pick<PlanQuestion, 'cars' | 'facts'>,
+  { keep, report }: Tools,
+): PlanRequest {
+  const { weather, facts, house, limits } = question;
+  const total = question.cars.length;
+  const cars = question.cars.map((car, i) => {
+    const label = car.vehicle.id;
+    const told = (share: number): void => report({ label, share: (i + share) / total });
+    const morning = morningOf({ ...question, car }, keep, told);
+    told(1);
+    return { ...morning, cadenceDays: morning.due.everyDays, availability: car.availability };
+  });
+  return {
+    ...facts,
+    cars,
+    places: question.places,
+    prices: question.prices,
+    seasonJobs: shopSeasonJobs(question.season),
+    restMinutes: house.numbers.restMinutes,
+    tolerableShare: limits.tolerableBlockedShare,
+    timeZone: question.timeZone,
+    nowMs: question.nowMs,
+    horizonMs: weather.fromMs + planHours(weather) * MS_PER_HOUR,
+  };
+}
+
+function goodPlan(problem: ScheduleProblem, clockMs: Tools['clockMs']): Schedule {
+  const began = clockMs();
+  return goodSchedule(problem, () => (clockMs() - began) / GOOD_PLAN_MS);
+}
+
+/** What is one good plan for all cars? With the problem behind it, so that it can be proven elsewhere. */
+export function planAnswerOf(question: PlanQuestion, tools: Tools): MadePlan {
+  const request = planRequest(question, tools);
+  const made = planCase(request);
+  const schedule = goodPlan(made.problem, tools.clockMs);
+  return {
+    problem: made.problem,
+    schedule,
+    horizonMs: request.horizonMs,
+    mornings: request.cars.map(({ windows: _windows, ...morning }) => ({ windows: [], ...morning })),
+    answer: planAnswer(request, made, schedule.chosen),
+  };
+}
+
+/** What plan do these options of the same problem make? */
+export function planTellAnswer(question: PlanTellQuestion, tools: Tools): PlanAnswer {
+  const request = planRequest(question, tools);
+  return planAnswer(request, planCase(request), question.chosen);
+}
+
+/** What would a little more of each limit be worth to the plan? */
+export function reliefsAnswer(question: ReliefsQuestion, tools: Tools): WorthOfRelief[] {
+  const request = planRequest(question, { ...tools, report: () => undefined });
+  const valueOf = ({ problem }: PlanCase): number => goodPlan(problem, tools.clockMs).value;
+  return worthOfReliefs(request, valueOf, (share) => tools.report({ label: 'plan', share }));
+}
+
+/** Where else could the wash of one car stand, all others left where they are? */
+export function movesAnswer(question: MovesQuestion, tools: Tools): PlanOption[] {
+  const label = question.car.vehicle.id;
+  const request = planRequest(
+    { ...question, cars: [question.car] },
+    { ...tools, report: ({ share }) => tools.report({ label, share }) },
+  );
+  return moveOptions(request, label);
+}

@@ -1,0 +1,94 @@
+import type { Kit } from '../kit/index.js';
+import type { CadencePart } from '../plan/index.js';
+import type { CarFacts, OfCar, PlanNotes, ShopFacts } from '../shop/index.js';
+
+/** One start at one place by one method. */
+export interface StartQuestion {
+  readonly placeId: string;
+  readonly methodId: string;
+  readonly startMs: number;
+}
+
+/** A week of starts for one vehicle. */
+export interface WeekQuestion extends OfCar {
+  readonly kind: 'week';
+}
+
+/** What each vehicle needs and when, and one good plan for all of them. */
+export interface PlanQuestion extends ShopFacts {
+  readonly kind: 'plan';
+  readonly cars: readonly CarFacts[];
+  readonly facts: PlanNotes;
+}
+
+/** What a little more of each limit would be worth. */
+export interface ReliefsQuestion extends Omit<PlanQuestion, 'kind'> {
+  readonly kind: 'reliefs';
+}
+
+/** Where else the wash of one vehicle could stand. */
+export interface MovesQuestion extends OfCar {
+  readonly kind: 'moves';
+  readonly facts: PlanNotes;
+}
+
+/** The plan that some choice of its options makes. */
+export interface PlanTellQuestion extends Omit<PlanQuestion, 'kind'> {
+  readonly kind: 'plan-tell';
+  readonly chosen: readonly number[];
+}
+
+/** The salt of one vehicle over the season. */
+export interface SaltQuestion extends OfCar {
+  readonly kind: 'salt';
+}
+
+/** Soil and protection of one vehicle. */
+export interface ConditionQuestion extends OfCar {
+  readonly kind: 'condition';
+}
+
+/** Every finding for one start, and the films behind it. */
+export interface CellQuestion extends OfCar {
+  readonly kind: 'cell';
+  readonly start: StartQuestion;
+}
+
+/** All that it takes to do one wash. */
+export interface RunPackQuestion extends OfCar {
+  readonly kind: 'run-pack';
+  readonly start: StartQuestion;
+  readonly kit: Kit;
+}
+
+/** What would change the answer to one start. */
+export interface FlipsQuestion extends OfCar {
+  readonly kind: 'flips';
+  readonly start: StartQuestion;
+}
+
+/** All ways to wash in one hour. */
+export interface BalanceQuestion extends OfCar {
+  readonly kind: 'balance';
+  readonly atMs: number;
+}
+
+/** Cadences over the season so far. */
+export interface CadenceQuestion extends OfCar {
+  readonly kind: 'cadence';
+  readonly plans: readonly (readonly CadencePart[])[];
+}
+
+export type Question =
+  | WeekQuestion
+  | PlanQuestion
+  | PlanTellQuestion
+  | MovesQuestion
+  | ReliefsQuestion
+  | SaltQuestion
+  | ConditionQuestion
+  | CellQuestion
+  | RunPackQuestion
+  | FlipsQuestion
+  | BalanceQuestion
+  | CadenceQuestion;

@@ -1,0 +1,37 @@
+/** What is kept between questions, and how many of each. */
+export const KEPT_ROOMS = {
+  /** Roads and clock over the season: one for all cars. */
+  surroundings: 1,
+  /** Places under the forecast. */
+  site: 10,
+  /** Cars brought up to the present. */
+  'car-state': 16,
+  /** One method at one place over a week for one car. */
+  band: 250,
+  /** All starts of one car that a plan may choose from; large. */
+  morning: 80,
+} as const;
+export type KeptRoom = keyof typeof KEPT_ROOMS;
+
+/**
+ * Keeps what was made once. A value goes by its inputs: the same inputs, the same value; a change anywhere in them, another. What makes
+ * a value is handed its inputs and nothing else, so that it cannot read what the key leaves out.
+ */
+export interface Keeper {
+  of<I extends object, V>(room: KeptRoom, inputs: I, make: (inputs: I) => V): V;
+  get<V>(room: KeptRoom, inputs: object): V | undefined;
+  set(room: KeptRoom, inputs: object, value: unknown): void;
+  /** A short name for many inputs, where they go into the key of several values. */
+  name(inputs: object): string;
+  /** Forgets what a room holds, unless it was made under the same inputs. */
+  only(room: KeptRoom, under: object): void;
+}
+
+/** Makes everything anew: what an answer is without anything kept. */
+export const KEEP_NOTHING: Keeper = {
+  of: (_room, inputs, make) => make(inputs),
+  get: () => undefined,
+  set: () => undefined,
+  name: () => '',
+  only: () => undefined,
+};
