@@ -52,6 +52,7 @@ export default {
     project('core', 'packages/core'),
     project('server', 'apps/server'),
     project('web', 'apps/web'),
+    { ...project('structure', 'scripts/structure'), testMatch: ['<rootDir>/*.test.ts'] },
     components,
   ],
 };

@@ -201,8 +201,7 @@ async function grid() {
 
 /** A plan of 60 cars made anew from what is known of each. */
 async function replan() {
-  const { Engine, PLAN_HOURS } = await import('../apps/server/dist/verdicts/engine.js');
-  const { enginePlace, engineVehicle } = await import('../apps/server/dist/verdicts/engine-facts.js');
+  const { KeptInMemory } = await import('../apps/server/dist/engine/kept.js');
   const { DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES } = await import('../apps/server/dist/demo/scenario.js');
   const nowMs = Date.UTC(2026, 0, 14, 12);
   const seasonMs = nowMs - 60 * 86_400_000;
@@ -226,14 +225,14 @@ async function replan() {
         extras: [],
       },
     ];
-    return engineVehicle(
+    return carFacts(
       { ...vehicle, id, knownSinceMs: seasonMs },
       { washes, drives: [], swabs: [], looks: [], customers: [] },
       nowMs,
     );
   });
   const setting = {
-    places: DEMO_PLACES.slice(0, 4).map(enginePlace),
+    places: DEMO_PLACES.slice(0, 4).map(placeFacts),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
@@ -252,10 +251,11 @@ async function replan() {
     treatments: [],
     nowMs,
   };
-  const engine = new Engine();
+  const tools = { keep: new KeptInMemory(), report: () => undefined, clockMs: () => performance.now() };
+  const plan = (facts) => answerTo({ ...setting, kind: 'plan', cars, facts }, tools);
   const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
   let made;
-  const cold = await timed(() => (made = engine.plan({ ...setting, kind: 'plan', cars, facts }, () => {})));
+  const cold = await timed(() => (made = plan(facts)));
   add(
     'plan of 60 cars, 10 days, 4 places, 20 members, cold',
     `${(cold / 1000).toFixed(1)} s`,
@@ -266,11 +266,7 @@ async function replan() {
   for (let run = 0; run < 5; run += 1) {
     const { vehicleId, window, handsId } = made.answer.choices[run];
     const fixed = [{ vehicleId, handsId, ...window, extras: window.extras?.jobIds ?? [] }];
-    times.push(
-      await timed(() =>
-        engine.plan({ ...setting, kind: 'plan', cars, facts: { ...facts, fixed } }, () => {}),
-      ),
-    );
+    times.push(await timed(() => plan({ ...facts, fixed })));
   }
   add(
     'the same made anew, one wash locked, warm',

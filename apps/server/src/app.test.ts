@@ -5,12 +5,12 @@ import {
   type VehicleRecord,
   type WashRecord,
   MS_PER_HOUR,
+  type ErrorBody,
+  type MorningView,
+  type WindowsView,
 } from '@keen/core';
 import request from 'supertest';
-import type { ErrorBody } from './errors/api-error.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from './testing/test-app.js';
-import type { MorningView } from './plan/plan.service.js';
-import type { WindowsView } from './answers/answers.service.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 /** 10:00 local on the test's morning: the heated unit is open. */

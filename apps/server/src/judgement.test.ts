@@ -10,6 +10,8 @@ import {
   MS_PER_DAY,
   type ConditionAnswer,
   type CellAnswer,
+  type BalanceView,
+  type WindowsView,
 } from '@keen/core';
 import {
   doneWash,
@@ -21,7 +23,6 @@ import {
   testCalls,
   VEHICLE,
 } from './testing/test-app.js';
-import type { BalanceView, WindowsView } from './answers/answers.service.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 const TEN = Date.parse('2026-01-14T10:00:00-05:00');

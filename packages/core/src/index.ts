@@ -32,3 +32,4 @@ export * from './live/index.js';
 export * from './settings/index.js';
 export * from './shop/index.js';
 export * from './answers/index.js';
+export * from './wire/index.js';

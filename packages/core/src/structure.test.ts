@@ -35,22 +35,6 @@ describe('the core', () => {
     expect(culprits.map((path) => relative(SOURCE, path))).toEqual([]);
   });
 
-  it('has no circle of imports', () => {
-    const done = new Set<string>();
-    const circles: string[] = [];
-    const walk = (path: string, trail: readonly string[]): void => {
-      if (trail.includes(path))
-        circles.push(
-          [...trail.slice(trail.indexOf(path)), path].map((file) => relative(SOURCE, file)).join(' → '),
-        );
-      if (done.has(path) || trail.includes(path)) return;
-      for (const next of localImports(path)) walk(next, [...trail, path]);
-      done.add(path);
-    };
-    for (const path of files) walk(path, []);
-    expect(circles).toEqual([]);
-  });
-
   it('goes into another folder only by its public face', () => {
     const crossings = files.flatMap((path) => {
       const folder = relative(SOURCE, path).split('/')[0];

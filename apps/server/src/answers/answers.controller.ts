@@ -11,12 +11,12 @@ import {
   Sse,
 } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { CadenceOutcome, Flip, CellAnswer, SaltAnswer } from '@keen/core';
+import type { CadenceOutcome, Flip, CellAnswer, SaltAnswer, BalanceView, WindowsView } from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
 import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './answer.dto.js';
-import { type BalanceView, AnswersService, type WindowsView } from './answers.service.js';
+import { AnswersService } from './answers.service.js';
 import { whenGone } from '../engine/when-gone.js';
 
 @ApiTags('verdicts')

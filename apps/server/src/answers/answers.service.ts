@@ -1,13 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import {
   type Answers,
-  type BalanceRow,
-  type Band,
   type CadenceOutcome,
   type CadencePart,
-  type CarNotes,
   type CellAnswer,
-  type ConditionAnswer,
+  type ConditionView,
+  type Told,
   daylight,
   type Flip,
   HOURS_PER_DAY,
@@ -20,26 +18,24 @@ import {
   type PlanNotes,
   type PlanOption,
   type Question,
-  type RibbonHour,
   type SaltAnswer,
   type ShopFacts,
   slotOf,
   startOfHourMs,
-  type StartQuestion,
   type WashRecord,
   WEEK_HOURS,
   type WorthOfRelief,
+  type BalanceView,
+  type BookingRecord,
+  type CellQuery,
+  type DayLight,
+  type WindowsView,
 } from '@keen/core';
 import { EnginePool } from '../engine/engine-pool.js';
 import { SharedAnswers } from '../engine/shared-answers.js';
 import { badField, notFound } from '../errors/api-error.js';
-import type { BookingRecord } from '../records/bookings.repository.js';
 import { PlacesRepository } from '../records/places.repository.js';
-import { type ReadShop, ShopReader } from '../shop/shop-reader.js';
-
-export interface CellQuery extends StartQuestion {
-  readonly vehicleId: string;
-}
+import { ShopReader } from '../shop/shop-reader.js';
 
 /** A plan as first found, with what it was made from. */
 export interface PlanFound {
@@ -55,28 +51,6 @@ export interface PlanFound {
   readonly memberCount: number;
   /** Words the plan that other options of the same problem make. */
   readonly tell: (chosen: readonly number[]) => Promise<PlanAnswer>;
-}
-
-export interface DayLight {
-  readonly sunriseMs: number;
-  readonly sunsetMs: number;
-}
-
-type Told = ReadShop['told'];
-
-export interface WindowsView extends Told {
-  readonly vehicleId: string;
-  readonly fromMs: number;
-  readonly hourCount: number;
-  readonly bands: readonly Band[];
-  readonly hours: readonly RibbonHour[];
-  readonly days: readonly DayLight[];
-}
-
-export interface BalanceView extends Told {
-  readonly vehicleId: string;
-  readonly atMs: number;
-  readonly rows: readonly BalanceRow[];
 }
 
 /** Sunrise and sunset of the days that begin at an instant. */
@@ -195,7 +169,7 @@ export class AnswersService {
   }
 
   /** Soil and protection of one vehicle, zone by zone. */
-  async condition(vehicleId: string): Promise<ConditionAnswer & Pick<CarNotes, 'looks'>> {
+  async condition(vehicleId: string): Promise<ConditionView> {
     const { facts, notes } = await this.shop.car(vehicleId);
     const answer = await this.ask({ ...facts, kind: 'condition' });
     return { ...answer, looks: notes.looks };

@@ -1,9 +1,8 @@
+import type { BusySpan, CalendarView, ImportReport } from '@keen/core';
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { ImportReport } from '../imports/import-report.js';
 import { ImportBusyDto } from './calendar.dto.js';
-import { CalendarService, type CalendarView } from './calendar.service.js';
-import type { BusySpan } from './read-calendar.js';
+import { CalendarService } from './calendar.service.js';
 
 @ApiTags('calendar')
 @Controller('calendar')

@@ -1,9 +1,9 @@
-import { MS_PER_DAY } from '@keen/core';
+import { MS_PER_DAY, type BusySpan, type CalendarView, type ImportReport } from '@keen/core';
 import { randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
-import { type ImportReport, keeps } from '../imports/import-report.js';
+import { keeps } from '../imports/import-report.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
@@ -11,24 +11,13 @@ import { WashesRepository } from '../records/washes.repository.js';
 import type { ImportBusyDto } from './calendar.dto.js';
 import { CalendarRepository } from '../records/calendar.repository.js';
 import { planCalendar } from './plan-calendar.js';
-import { type BusySpan, readCalendar } from './read-calendar.js';
+import { readCalendar } from './read-calendar.js';
 
 /** Washes of the last weeks stay in the feed, so that a calendar does not lose them at once. */
 const PAST_DAYS = 14;
 /** Repeats are written out this far ahead. */
 const AHEAD_DAYS = 90;
 const SECRET_BYTES = 24;
-
-export interface CalendarView {
-  /** Where to subscribe; whoever has it can read the plan. */
-  readonly path: string;
-  readonly calendars: readonly {
-    readonly calendar: string;
-    readonly handsId: string | null;
-    readonly count: number;
-    readonly nextMs: number;
-  }[];
-}
 
 @Injectable()
 export class CalendarService {

@@ -1,14 +1,20 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
+import {
+  type PlaceRecord,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+  type BusySpan,
+  type CalendarView,
+  type ErrorBody,
+  type ImportReport,
+  type PlanView,
+} from '@keen/core';
 import ICAL from 'ical.js';
 import request from 'supertest';
-import type { ErrorBody } from '../errors/api-error.js';
-import type { ImportReport } from '../imports/import-report.js';
-import type { PlanView } from '../plan/plan.service.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { CalendarView } from './calendar.service.js';
 import { planCalendar, uidOf } from './plan-calendar.js';
-import { type BusySpan, readCalendar } from './read-calendar.js';
+import { readCalendar } from './read-calendar.js';
 
 const ZONE = 'America/Toronto';
 const from = Date.parse('2026-03-01T00:00:00-05:00');

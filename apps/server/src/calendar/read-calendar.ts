@@ -1,15 +1,7 @@
-import { MS_PER_SECOND } from '@keen/core';
+import { MS_PER_SECOND, type BusySpan, type ImportReport, type LineFault } from '@keen/core';
 import ICAL from 'ical.js';
 import { instantOfWall } from './zone-clock.js';
-import type { ImportReport, LineFault } from '../imports/import-report.js';
 import { unreadable } from '../imports/import-report.js';
-
-/** A stretch of time that a calendar says is taken. */
-export interface BusySpan {
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly summary: string;
-}
 
 export interface ReadWindow {
   readonly fromMs: number;

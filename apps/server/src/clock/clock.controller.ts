@@ -1,6 +1,7 @@
 import { Body, Controller, ForbiddenException, Get, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { IsInt, Max, Min } from 'class-validator';
+import type { Clock } from '@keen/core';
 import { ClockService } from './clock.service.js';
 
 export class SetClockDto {
@@ -17,13 +18,13 @@ export class ClockController {
   constructor(private readonly clock: ClockService) {}
 
   @Get()
-  read(): { nowMs: number; canBeSet: boolean } {
+  read(): Clock {
     return { nowMs: this.clock.now(), canBeSet: this.clock.canBeSet };
   }
 
   /** Moves the demo's clock. */
   @Put()
-  set(@Body() { nowMs }: SetClockDto): { nowMs: number; canBeSet: boolean } {
+  set(@Body() { nowMs }: SetClockDto): Clock {
     if (!this.clock.canBeSet) throw new ForbiddenException('The clock can be moved in the demo only.');
     this.clock.set(nowMs);
     return this.read();

@@ -1,7 +1,7 @@
+import type { BookingRecord, QuoteAnswer } from '@keen/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { BookingRecord } from '../records/bookings.repository.js';
-import { BookingsService, type QuoteAnswer } from './bookings.service.js';
+import { BookingsService } from './bookings.service.js';
 import { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
 
 @ApiTags('bookings')

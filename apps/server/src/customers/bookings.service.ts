@@ -6,29 +6,23 @@ import {
   instantOfWallTime,
   type MethodId,
   quote,
-  type Quote,
   SEASON_JOB_IDS,
   type SeasonJobId,
   shopMethod,
   shopSeasonJobs,
   washCost,
+  type BookingRecord,
+  type QuoteAnswer,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { type BookingRecord, BookingsRepository } from '../records/bookings.repository.js';
+import { BookingsRepository } from '../records/bookings.repository.js';
 import type { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
 
 const MINUTES_PER_HOUR = 60;
-
-/** What a customer would pay, and what the visit takes. */
-export interface QuoteAnswer extends Quote {
-  readonly minutes: number;
-  /** Money and one's own time, ways included, minor units. */
-  readonly takesMinor: number;
-}
 
 @Injectable()
 export class BookingsService {

@@ -1,11 +1,17 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { type Customer, type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
+import {
+  type Customer,
+  type PlaceRecord,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+  type BookingRecord,
+  type MessageRecord,
+  type PlanView,
+  type Untold,
+} from '@keen/core';
 import request from 'supertest';
-import type { MessageRecord } from '../messages/outbox.js';
-import type { Untold } from '../messages/messages.service.js';
-import type { PlanView } from '../plan/plan.service.js';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { BookingRecord } from '../records/bookings.repository.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 

@@ -6,8 +6,8 @@ import {
   MS_PER_HOUR,
   type PriceList,
   startOfHourMs,
+  type BookingRecord,
 } from '@keen/core';
-import type { BookingRecord } from '../records/bookings.repository.js';
 import { DEMO_VEHICLES, type NamedVehicle } from './scenario.js';
 
 const SHOP = 'The shop';

@@ -1,7 +1,11 @@
-import { startOfHourMs, swab, type ZoneSoil } from '@keen/core';
-import type { DriveRecord } from '../records/drives.repository.js';
-import type { SoilLookRecord } from '../records/soil-looks.repository.js';
-import type { SwabRecord } from '../records/swabs.repository.js';
+import {
+  startOfHourMs,
+  swab,
+  type ZoneSoil,
+  type DriveRecord,
+  type SoilLookRecord,
+  type SwabRecord,
+} from '@keen/core';
 
 const PATCH = { volumeMl: 15, areaMm2: 1250 } as const;
 const local = (text: string): number => Date.parse(`${text}-05:00`);

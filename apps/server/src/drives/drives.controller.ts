@@ -1,10 +1,8 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { type Drive, ROAD_CLASSES, type RoadClass } from '@keen/core';
+import { type Drive, ROAD_CLASSES, type RoadClass, type DriveRecord, type ImportReport } from '@keen/core';
 import { IsIn, IsInt, IsNumber, IsOptional } from 'class-validator';
 import { ImportTrackDto } from '../imports/import.dto.js';
-import type { ImportReport } from '../imports/import-report.js';
-import type { DriveRecord } from '../records/drives.repository.js';
 import { DrivesService } from './drives.service.js';
 
 export class DriveDto {

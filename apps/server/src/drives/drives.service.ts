@@ -1,13 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { type Drive, requireDrive, startOfHourMs, trackDrives, type VehicleRecord } from '@keen/core';
+import {
+  type Drive,
+  requireDrive,
+  startOfHourMs,
+  trackDrives,
+  type VehicleRecord,
+  type DriveRecord,
+  type ImportReport,
+  type LineFault,
+} from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import type { ImportTrackDto } from '../imports/import.dto.js';
-import { type ImportReport, keeps, type LineFault } from '../imports/import-report.js';
+import { keeps } from '../imports/import-report.js';
 import { readGpx } from '../imports/read-gpx.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { type DriveRecord, DrivesRepository } from '../records/drives.repository.js';
+import { DrivesRepository } from '../records/drives.repository.js';
 
 const keyOf = ({ hourMs, roadClass }: Pick<Drive, 'hourMs' | 'roadClass'>): string =>
   `${hourMs} ${roadClass}`;

@@ -1,7 +1,6 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
-import { FieldError } from '@keen/core';
+import { FieldError, type ErrorBody } from '@keen/core';
 import type { Response } from 'express';
-import type { ErrorBody } from './api-error.js';
 
 /** Faults of the database file, by the driver's code: status and what to say. */
 const DATABASE_FAULTS: readonly {

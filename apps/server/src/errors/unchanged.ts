@@ -1,7 +1,7 @@
+import type { ErrorBody, Fault } from '@keen/core';
 import { isDeepStrictEqual } from 'node:util';
 import { ConflictException } from '@nestjs/common';
 import { IsObject, IsOptional } from 'class-validator';
-import type { ErrorBody, Fault } from './api-error.js';
 
 /** What a form that changes a record read of the fields it changes, so that a change meanwhile is not overwritten unseen. */
 export class ReadBeforeDto {

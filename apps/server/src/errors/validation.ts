@@ -1,6 +1,6 @@
+import type { ErrorBody, Fault } from '@keen/core';
 import { BadRequestException, ValidationPipe } from '@nestjs/common';
 import type { ValidationError } from 'class-validator';
-import type { ErrorBody, Fault } from './api-error.js';
 
 function faultsOf(errors: readonly ValidationError[], prefix = ''): Fault[] {
   return errors.flatMap((error) => {

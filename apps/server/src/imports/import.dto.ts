@@ -1,7 +1,6 @@
-import { ROAD_CLASSES, type RoadClass } from '@keen/core';
+import { ROAD_CLASSES, type RoadClass, IMPORT_MODES, type ImportMode } from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { IsIn, IsNotEmpty, IsOptional, IsString, MaxLength } from 'class-validator';
-import { IMPORT_MODES, type ImportMode } from './import-report.js';
 
 const MOST_CHARACTERS = 8_000_000;
 

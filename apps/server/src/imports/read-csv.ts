@@ -1,6 +1,6 @@
-import type { TextRow } from '@keen/core';
+import type { TextRow, LineFault } from '@keen/core';
 import Papa from 'papaparse';
-import { type LineFault, unreadable } from './import-report.js';
+import { unreadable } from './import-report.js';
 
 export interface Table {
   readonly columns: readonly string[];

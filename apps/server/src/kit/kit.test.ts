@@ -8,10 +8,10 @@ import {
   type VehicleRecord,
   type WashRecord,
   MS_PER_DAY,
+  type ErrorBody,
+  type RunAnswer,
 } from '@keen/core';
 import request from 'supertest';
-import type { ErrorBody } from '../errors/api-error.js';
-import type { RunAnswer } from '../runs/runs.service.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');

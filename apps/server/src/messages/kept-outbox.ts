@@ -1,9 +1,10 @@
+import type { MessageRecord } from '@keen/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { desc, eq, inArray, isNull } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { messages } from '../db/schema.js';
-import type { MessageRecord, Outbox } from './outbox.js';
+import type { Outbox } from './outbox.js';
 
 /** The outbox that ships with the program: messages wait here until somebody takes them out. Nothing is sent anywhere. */
 @Injectable()

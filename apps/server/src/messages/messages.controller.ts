@@ -1,8 +1,8 @@
+import type { MessageRecord, Untold } from '@keen/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { PutMessageDto } from './message.dto.js';
-import { MessagesService, type Untold } from './messages.service.js';
-import type { MessageRecord } from './outbox.js';
+import { MessagesService } from './messages.service.js';
 
 @ApiTags('messages')
 @Controller('messages')

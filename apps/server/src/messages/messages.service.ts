@@ -2,13 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import {
   type Customer,
-  type Finding,
-  type MessageKind,
   type VehicleRecord,
-  type VerdictKind,
   type WashRecord,
   MS_PER_HOUR,
   isAhead,
+  type MessageRecord,
+  type Untold,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { CustomersRepository } from '../records/customers.repository.js';
@@ -17,24 +16,10 @@ import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { AnswersService } from '../answers/answers.service.js';
 import { WashesRepository } from '../records/washes.repository.js';
 import type { PutMessageDto } from './message.dto.js';
-import { type MessageRecord, OUTBOX, type Outbox } from './outbox.js';
+import { OUTBOX, type Outbox } from './outbox.js';
 
 /** A wash concerns tonight from so long ago to so far ahead. */
 const TONIGHT_HOURS = { behind: 12, ahead: 16 };
-
-/** What a customer does not know yet. */
-export interface Untold {
-  readonly kind: MessageKind;
-  readonly customerId: string;
-  readonly vehicleId: string;
-  readonly wash: WashRecord;
-  /** What they were told before; null: nothing of this wash. */
-  readonly told: { readonly startMs: number; readonly placeId: string } | null;
-  /** What stands against the start that they were told of; null: nothing, or the forecast does not reach. */
-  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
-  /** Coldest air where the car stands in the night after, °C; null: not known. */
-  readonly overnightC: number | null;
-}
 
 interface Book {
   readonly customers: ReadonlyMap<string, Customer>;

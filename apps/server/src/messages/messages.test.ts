@@ -1,5 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { type Customer, type PlaceRecord, type VehicleRecord, type WashRecord, MS_PER_DAY } from '@keen/core';
+import {
+  type Customer,
+  type PlaceRecord,
+  type VehicleRecord,
+  type WashRecord,
+  MS_PER_DAY,
+  type MessageRecord,
+} from '@keen/core';
 import {
   faultOf,
   PLACE,
@@ -9,7 +16,6 @@ import {
   testCalls,
   VEHICLE,
 } from '../testing/test-app.js';
-import type { MessageRecord } from './outbox.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
-import type { PlanAnswer, PlanChoice, Schedule } from '@keen/core';
+import type { PlanAnswer, PlanChoice, Schedule, ChangedWashes } from '@keen/core';
 import { ConflictException } from '@nestjs/common';
 import type { SolverPool } from '../solver/solver-pool.js';
 import type { PlanFound, AnswersService } from '../answers/answers.service.js';
-import type { ChangedWashes, WashChanges, WashChangesService } from '../washes/wash-changes.service.js';
+import type { WashChanges, WashChangesService } from '../washes/wash-changes.service.js';
 import { PlanService } from './plan.service.js';
 
 const NOW = Date.parse('2026-01-14T12:00:00Z');

@@ -1,12 +1,11 @@
 import { Body, Controller, Get, HttpCode, type MessageEvent, Post, Query, Req, Sse } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { PlanOption, WorthOfRelief } from '@keen/core';
+import type { PlanOption, WorthOfRelief, ChangedWashes, MorningView, PlanView } from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { whenGone } from '../engine/when-gone.js';
-import type { ChangedWashes } from '../washes/wash-changes.service.js';
 import { AcceptPlanDto, MovesQueryDto } from './plan.dto.js';
-import { type MorningView, PlanService, type PlanView } from './plan.service.js';
+import { PlanService } from './plan.service.js';
 
 @ApiTags('plan')
 @Controller('plan')

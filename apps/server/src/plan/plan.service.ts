@@ -1,9 +1,7 @@
 import { createHash } from 'node:crypto';
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import {
-  type Finding,
   type FixedState,
-  type Hands,
   morningAnswers,
   type PlanAnswer,
   type PlanChange,
@@ -12,36 +10,27 @@ import {
   type PlannedSlot,
   type PlanOption,
   type Schedule,
-  type Unplanned,
-  type VehicleAnswer,
-  type VerdictKind,
-  type WashRecord,
   type WorthOfRelief,
   endOf,
   freeFrom,
   slotOf,
+  type ChangedWashes,
+  type ExplainedChange,
+  type MorningView,
+  type PlanStanding,
+  type PlanView,
+  type SearchState,
 } from '@keen/core';
 import { Subject } from 'rxjs';
-import type { BookingRecord } from '../records/bookings.repository.js';
 import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
-import { type DayLight, type PlanFound, AnswersService } from '../answers/answers.service.js';
-import { type ChangedWashes, WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
+import { type PlanFound, AnswersService } from '../answers/answers.service.js';
+import { WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
 
 /** A search that has not ended by then has found what it will find. */
 const PROOF_SECONDS = 60;
 /** What runs late is in the way of starts so soon after it, ways included. */
 const LATE_REACH_MS = 3_600_000;
-
-export type SearchState = 'searching' | 'ended' | 'stopped' | 'failed';
-
-/** How good the plan is: its value, what no plan can pass, and whether it is still being worked on; minor units. */
-export interface PlanStanding {
-  readonly valueMinor: number;
-  readonly boundMinor: number;
-  readonly status: Schedule['status'];
-  readonly state: SearchState;
-}
 
 interface Run {
   readonly found: PlanFound;
@@ -51,42 +40,6 @@ interface Run {
   /** What it has proposed: whoever saw a proposal may still accept it when the search has found better since. */
   readonly proposals: NamedChange[][];
   readonly stop: AbortController;
-}
-
-/** A change with the reason why: what stands against the old start now. */
-export type ExplainedChange = PlanChange & {
-  readonly id: string;
-  readonly washId: string | null;
-  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
-  /** The car whose wash runs late and takes the hands or the place; null: none does. */
-  readonly heldUpBy: string | null;
-};
-
-export interface PlanView {
-  readonly id: string;
-  readonly nowMs: number;
-  readonly fromMs: number;
-  readonly horizonMs: number;
-  readonly source: string;
-  readonly issuedMs: number;
-  readonly memberCount: number;
-  readonly hands: readonly Hands[];
-  readonly days: readonly DayLight[];
-  readonly planned: readonly WashRecord[];
-  readonly fixed: readonly FixedState[];
-  readonly choices: readonly PlanChoice[];
-  readonly unplanned: readonly Unplanned[];
-  readonly bookings: readonly BookingRecord[];
-  readonly changes: readonly ExplainedChange[];
-  readonly standing: PlanStanding;
-}
-
-export interface MorningView {
-  readonly nowMs: number;
-  readonly source: string;
-  readonly issuedMs: number;
-  readonly memberCount: number;
-  readonly answers: readonly VehicleAnswer[];
 }
 
 const choiceSlot = ({ vehicleId, window, handsId }: PlanChoice): PlannedSlot => ({

@@ -1,10 +1,17 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, PlanOption, VehicleRecord, WashRecord, WorthOfRelief } from '@keen/core';
+import type {
+  PlaceRecord,
+  PlanOption,
+  VehicleRecord,
+  WashRecord,
+  WorthOfRelief,
+  ChangedWashes,
+  ErrorBody,
+  MorningView,
+  PlanView,
+} from '@keen/core';
 import request from 'supertest';
-import type { ErrorBody } from '../errors/api-error.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { ChangedWashes } from '../washes/wash-changes.service.js';
-import type { MorningView, PlanView } from './plan.service.js';
 
 const at = (text: string): number => Date.parse(`${text}:00-05:00`);
 const METHOD = 'garage-rinseless';

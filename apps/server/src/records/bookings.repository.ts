@@ -1,16 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { BookedSpan } from '@keen/core';
+import type { BookingRecord } from '@keen/core';
 import { gt } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { bookings } from '../db/schema.js';
 import { RemovableRows } from './removable-rows.js';
-
-export interface BookingRecord extends BookedSpan {
-  /** What was agreed on, minor units; null: not yet. */
-  readonly agreedMinor: number | null;
-  readonly note: string;
-}
 
 @Injectable()
 export class BookingsRepository extends RemovableRows<BookingRecord> {

@@ -1,15 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Drive } from '@keen/core';
+import type { DriveRecord } from '@keen/core';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { drives } from '../db/schema.js';
 import { VehicleRows } from './vehicle-rows.js';
-
-export interface DriveRecord extends Drive {
-  readonly id: string;
-  readonly vehicleId: string;
-  readonly origin: 'entered' | 'track';
-}
 
 @Injectable()
 export class DrivesRepository extends VehicleRows<DriveRecord> {

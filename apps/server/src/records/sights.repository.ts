@@ -1,16 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { RoadClass, RoadState, Sight } from '@keen/core';
+import type { SightRecord } from '@keen/core';
 import { gte } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { sights } from '../db/schema.js';
 import { RemovableRows } from './removable-rows.js';
-
-export interface SightRecord extends Sight {
-  readonly id: string;
-  readonly roadClass: RoadClass | null;
-  readonly roadState: RoadState | null;
-}
 
 @Injectable()
 export class SightsRepository extends RemovableRows<SightRecord> {

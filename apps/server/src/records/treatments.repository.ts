@@ -1,18 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
-import type { Treatment } from '@keen/core';
+import type { Treatment, TreatmentRecord } from '@keen/core';
 import { eq, gte, max } from 'drizzle-orm';
 import { type Database, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { treatments } from '../db/schema.js';
 import { inChunks } from './in-chunks.js';
 import { RemovableRows } from './removable-rows.js';
-
-export interface TreatmentRecord extends Treatment {
-  readonly id: string;
-  /** Who told it. */
-  readonly source: string;
-}
 
 @Injectable()
 export class TreatmentsRepository extends RemovableRows<TreatmentRecord> {

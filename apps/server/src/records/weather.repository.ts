@@ -1,20 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { type WeatherReading, type ForecastRun } from '@keen/core';
+import { type WeatherReading, type ForecastRun, type KeptOfSource } from '@keen/core';
 import { and, asc, count, desc, eq, gte, lt, lte, max, min, sql } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { forecastRuns, weatherHours } from '../db/schema.js';
 
 const ROWS_PER_INSERT = 400;
-
-/** What is kept of one source. */
-export interface KeptOfSource {
-  readonly source: string;
-  readonly measuredHours: number;
-  readonly firstMs: number | null;
-  readonly lastMs: number | null;
-  readonly issuedMs: number | null;
-}
 
 @Injectable()
 export class WeatherRepository {

@@ -1,10 +1,18 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { BRINE_AGENT_IDS, ROAD_CLASSES, type RoadClass, type SaltAgent, type Treatment } from '@keen/core';
+import {
+  BRINE_AGENT_IDS,
+  ROAD_CLASSES,
+  type RoadClass,
+  type SaltAgent,
+  type Treatment,
+  type Bulletins,
+  type ImportReport,
+  type KeptBulletin,
+} from '@keen/core';
 import { IsIn, IsInt, IsNumber } from 'class-validator';
 import { ImportDto } from '../imports/import.dto.js';
-import type { ImportReport } from '../imports/import-report.js';
-import { type Bulletins, type KeptBulletin, RoadsService } from './roads.service.js';
+import { RoadsService } from './roads.service.js';
 
 export class BulletinDto {
   @IsInt() atMs: number;

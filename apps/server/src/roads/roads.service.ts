@@ -9,27 +9,20 @@ import {
   treatmentRows,
   type TreatmentSpan,
   seasonStartMs,
+  type Bulletins,
+  type ImportReport,
+  type KeptBulletin,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import type { ImportDto } from '../imports/import.dto.js';
-import { type ImportReport, keeps } from '../imports/import-report.js';
+import { keeps } from '../imports/import-report.js';
 import { readCsv } from '../imports/read-csv.js';
 import { ROAD_AUTHORITY, type RoadAuthority } from './road-authority.js';
-import { type TreatmentRecord, TreatmentsRepository } from '../records/treatments.repository.js';
+import { TreatmentsRepository } from '../records/treatments.repository.js';
 
 /** Nobody announces further ahead. */
 const AHEAD_MS = 72 * MS_PER_HOUR;
-
-export interface Bulletins {
-  readonly authority: string;
-  readonly treatments: readonly TreatmentRecord[];
-}
-
-/** A bulletin that was kept, and whether it came after the fact, so that the ledger was run anew from there. */
-export interface KeptBulletin extends TreatmentRecord {
-  readonly isLate: boolean;
-}
 
 @Injectable()
 export class RoadsService {

@@ -12,11 +12,11 @@ import {
   StreamableFile,
 } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { checkedActions } from '@keen/core';
+import { checkedActions, type RunAnswer, type RunNews } from '@keen/core';
 import type { Request } from 'express';
 import { AfterDto, RunActionsDto } from './run.dto.js';
 import { RunPhotosService } from './run-photos.service.js';
-import { type RunAnswer, type RunNews, RunsService } from './runs.service.js';
+import { RunsService } from './runs.service.js';
 
 @ApiTags('runs')
 @Controller('runs/:washId')

@@ -10,6 +10,8 @@ import {
   type RunState,
   startOfHourMs,
   type WashRecord,
+  type RunAnswer,
+  type RunNews,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict } from '../errors/api-error.js';
@@ -18,23 +20,6 @@ import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { AnswersService } from '../answers/answers.service.js';
 import { WashesService } from '../washes/washes.service.js';
 import { type ArrivedAction, RunsRepository } from '../records/runs.repository.js';
-
-export interface RunAnswer {
-  readonly wash: WashRecord;
-  readonly vehicleName: string;
-  readonly placeName: string;
-  readonly pack: RunPack;
-  readonly actions: readonly RunAction[];
-  /** Of the last action; ask for what came after it. */
-  readonly seq: number;
-  readonly nowMs: number;
-}
-
-export interface RunNews {
-  readonly actions: readonly RunAction[];
-  readonly seq: number;
-  readonly nowMs: number;
-}
 
 const startOf = (actions: readonly RunAction[]): string | null =>
   actions.flatMap(({ deed }) => (deed.kind === 'start' ? [deed.packId] : []))[0] ?? null;

@@ -8,11 +8,12 @@ import {
   MS_PER_DAY,
   MS_PER_MINUTE,
   type ConditionAnswer,
+  type ErrorBody,
+  type RunAnswer,
+  type RunNews,
 } from '@keen/core';
 import request from 'supertest';
-import type { ErrorBody } from '../errors/api-error.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
-import type { RunAnswer, RunNews } from './runs.service.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
 const METHOD = 'garage-rinseless';

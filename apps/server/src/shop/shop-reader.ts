@@ -11,19 +11,20 @@ import {
   type PlanNotes,
   type ShopFacts,
   stockByMethod,
+  type Told,
   type WashRecord,
+  type BookingRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import type { BookingRecord } from '../records/bookings.repository.js';
 import { Records } from '../records/records.js';
 import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { type WeatherBundle, WeatherService } from '../weather/weather.service.js';
+import { WeatherService } from '../weather/weather.service.js';
 
 /** The shop as it is now, and who told its weather. */
 export interface ReadShop {
   readonly facts: ShopFacts;
-  readonly told: Pick<WeatherBundle, 'source' | 'issuedMs'>;
+  readonly told: Told;
 }
 
 /** The shop and one of its cars, with what was noted of the car. */

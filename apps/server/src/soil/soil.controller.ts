@@ -1,12 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { Body, Controller, Delete, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { CAR_ZONE_IDS, type CarZone, MOST_SOIL_GRADE, SOIL_KINDS, type SoilKind } from '@keen/core';
+import {
+  CAR_ZONE_IDS,
+  type CarZone,
+  MOST_SOIL_GRADE,
+  SOIL_KINDS,
+  type SoilKind,
+  type SoilLookRecord,
+} from '@keen/core';
 import { IsIn, IsNumber, Max, Min } from 'class-validator';
 import { ClockService } from '../clock/clock.service.js';
 import { notFound } from '../errors/api-error.js';
 import { AnswersService } from '../answers/answers.service.js';
-import { type SoilLookRecord, SoilLooksRepository } from '../records/soil-looks.repository.js';
+import { SoilLooksRepository } from '../records/soil-looks.repository.js';
 
 export class SoilLookDto {
   @ApiProperty({ enum: CAR_ZONE_IDS }) @IsIn([...CAR_ZONE_IDS]) zone: CarZone;

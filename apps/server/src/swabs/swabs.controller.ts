@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { CAR_ZONE_IDS, type CarZone, swab } from '@keen/core';
+import { CAR_ZONE_IDS, type CarZone, swab, type SwabRecord } from '@keen/core';
 import { IsIn, IsInt, IsNumber } from 'class-validator';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
-import { type SwabRecord, SwabsRepository } from '../records/swabs.repository.js';
+import { SwabsRepository } from '../records/swabs.repository.js';
 
 export class SwabDto {
   @IsInt() atMs: number;

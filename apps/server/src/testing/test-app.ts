@@ -1,10 +1,10 @@
+import type { ErrorBody } from '@keen/core';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
-import type { ErrorBody } from '../errors/api-error.js';
 
 export const TEST_CLOCK = '2026-01-14T06:40:00-05:00';
 

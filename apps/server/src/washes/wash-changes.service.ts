@@ -16,6 +16,7 @@ import {
   endOf,
   isAhead,
   slotOf,
+  type ChangedWashes,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
@@ -32,13 +33,6 @@ export interface WashChanges {
   readonly move?: readonly (MoveWashDto & { readonly id: string })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
-}
-
-export interface ChangedWashes {
-  readonly added: readonly WashRecord[];
-  readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
-  readonly removed: readonly WashRecord[];
-  readonly restored: readonly WashRecord[];
 }
 
 /** What a planned wash is checked against. */

@@ -1,8 +1,8 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { WASH_STATUSES, type WashRecord, type WashStatus } from '@keen/core';
+import { WASH_STATUSES, type WashRecord, type WashStatus, type ChangedWashes } from '@keen/core';
 import { IsIn, IsOptional, IsString } from 'class-validator';
-import { type ChangedWashes, WashChangesService } from './wash-changes.service.js';
+import { WashChangesService } from './wash-changes.service.js';
 import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto, WashChangesDto } from './wash.dto.js';
 import { WashesService } from './washes.service.js';
 

@@ -1,5 +1,12 @@
-import { FieldError, type ReadHour, requireWeatherColumns, type WeatherRow, weatherRows } from '@keen/core';
-import { type LineFault, unreadable } from '../imports/import-report.js';
+import {
+  FieldError,
+  type ReadHour,
+  requireWeatherColumns,
+  type WeatherRow,
+  weatherRows,
+  type LineFault,
+} from '@keen/core';
+import { unreadable } from '../imports/import-report.js';
 import { readTable } from '../imports/read-csv.js';
 import { readAviation } from './read-aviation.js';
 

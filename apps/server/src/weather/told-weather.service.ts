@@ -9,31 +9,23 @@ import {
   startOfHourMs,
   weatherRows,
   seasonStartMs,
+  type ImportReport,
+  type SightRecord,
+  type WeatherSourceView,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
-import { type ImportReport, keeps } from '../imports/import-report.js';
+import { keeps } from '../imports/import-report.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { readWeather, rowsOfList, type WeatherKind } from './read-weather.js';
-import { type SightRecord, SightsRepository } from '../records/sights.repository.js';
+import { SightsRepository } from '../records/sights.repository.js';
 import type { ImportWeatherDto, SightDto, WeatherHoursDto } from './weather.dto.js';
-import { type KeptOfSource, WeatherRepository } from '../records/weather.repository.js';
+import { WeatherRepository } from '../records/weather.repository.js';
 import { WeatherService } from './weather.service.js';
 import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const FORECAST_AHEAD_MS = 16 * 24 * MS_PER_HOUR;
 const FORECAST_BEHIND_MS = 48 * MS_PER_HOUR;
-
-export interface WeatherSourceView extends KeptOfSource {
-  readonly isStation: boolean;
-  /** Place in the order of trust, from 0; null: it does not count. */
-  readonly rank: number | null;
-  readonly memberCount: number;
-}
-
-export interface WeatherImport extends ImportReport<ReadHour> {
-  readonly notes: readonly string[];
-}
 
 /** Weather that people tell: read from files, sent by their own station, or seen out of the door. */
 @Injectable()
@@ -85,7 +77,7 @@ export class ToldWeatherService {
       : { fromMs: hourMs - FORECAST_BEHIND_MS, toMs: hourMs + FORECAST_AHEAD_MS };
   }
 
-  async importText(dto: ImportWeatherDto): Promise<WeatherImport> {
+  async importText(dto: ImportWeatherDto): Promise<ImportReport<ReadHour>> {
     this.requireOwnName(dto.source);
     const issuedMs = this.issued(dto.issuedMs);
     const read = readWeather(dto, { span: this.span(dto.kind), nowMs: this.clock.now() });

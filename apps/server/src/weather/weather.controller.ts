@@ -1,32 +1,19 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { WeatherHour } from '@keen/core';
-import type { SightRecord } from '../records/sights.repository.js';
-import { ToldWeatherService, type WeatherImport, type WeatherSourceView } from './told-weather.service.js';
+import type {
+  ForecastHour,
+  SightRecord,
+  WeatherAnswer,
+  WeatherSourceView,
+  ImportReport,
+  ReadHour,
+} from '@keen/core';
+import { ToldWeatherService } from './told-weather.service.js';
 import { ImportWeatherDto, SightDto, WeatherHoursDto, WeatherOrderDto } from './weather.dto.js';
 import { type WeatherBundle, WeatherService } from './weather.service.js';
 
 const SPREAD = { low: 0.1, high: 0.9 };
 const PAST_HOURS = 24;
-
-/** One coming hour with how far the members spread. */
-export interface ForecastHour extends WeatherHour {
-  readonly lowTempC: number;
-  readonly highTempC: number;
-}
-
-export interface WeatherAnswer {
-  readonly source: string;
-  readonly issuedMs: number;
-  readonly memberCount: number;
-  /** The first hour to come. */
-  readonly fromMs: number;
-  /** Hours that are known. */
-  readonly past: readonly WeatherHour[];
-  readonly ahead: readonly ForecastHour[];
-  /** Who told each hour, and what is missing where it is not known. */
-  readonly told: WeatherBundle['told'];
-}
 
 /** Value at a share of the sorted members. */
 const quantile = (sorted: readonly number[], share: number): number =>
@@ -84,7 +71,7 @@ export class WeatherController {
   /** Hourly tables (CSV), lists (JSON) or aviation text: reported line by line, kept as the mode says. */
   @Post('import')
   @HttpCode(200)
-  importText(@Body() dto: ImportWeatherDto): Promise<WeatherImport> {
+  importText(@Body() dto: ImportWeatherDto): Promise<ImportReport<ReadHour>> {
     return this.told.importText(dto);
   }
 

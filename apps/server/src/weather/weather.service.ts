@@ -12,10 +12,11 @@ import {
   type WeatherHour,
   seasonStartMs,
   type ForecastRun,
+  type SightRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { type SightRecord, SightsRepository } from '../records/sights.repository.js';
+import { SightsRepository } from '../records/sights.repository.js';
 import { WeatherRepository } from '../records/weather.repository.js';
 import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 

@@ -1,23 +1,7 @@
+import type { BusySpan, CalendarView, ImportMode, ImportReport } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 import { useChange } from './queries.js';
-import type { ImportMode, ImportReport } from './types.js';
-
-export interface CalendarView {
-  readonly path: string;
-  readonly calendars: readonly {
-    readonly calendar: string;
-    readonly handsId: string | null;
-    readonly count: number;
-    readonly nextMs: number;
-  }[];
-}
-
-export interface BusySpan {
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly summary: string;
-}
 
 export const useCalendar = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => ask<CalendarView>('calendar') });

@@ -1,9 +1,4 @@
-/** One fault of a request, as the server words it. */
-export interface Fault {
-  readonly code: string;
-  readonly field: string | null;
-  readonly message: string;
-}
+import type { Fault } from '@keen/core';
 
 /** The server's refusal: every fault, the first foremost. */
 export class ApiError extends Error {

@@ -1,21 +1,15 @@
 import type {
-  BookedSpan,
   Customer,
-  Finding,
   MessageKind,
-  Quote,
   SeasonJobId,
-  VerdictKind,
-  WashRecord,
+  BookingRecord,
+  MessageRecord,
+  QuoteAnswer,
+  Untold,
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 import { type Changed, useChange } from './queries.js';
-
-export interface BookingRecord extends BookedSpan {
-  readonly agreedMinor: number | null;
-  readonly note: string;
-}
 
 /** A promise as it is typed, on the shop's clock. */
 export interface BookingWish {
@@ -26,32 +20,6 @@ export interface BookingWish {
   readonly extras: readonly SeasonJobId[];
   readonly agreedMinor: number | null;
   readonly note: string;
-}
-
-export interface QuoteAnswer extends Quote {
-  readonly minutes: number;
-  readonly takesMinor: number;
-}
-
-export interface MessageRecord {
-  readonly id: string;
-  readonly customerId: string;
-  readonly vehicleId: string;
-  readonly washId: string | null;
-  readonly kind: MessageKind;
-  readonly body: string;
-  readonly createdMs: number;
-  readonly exportedMs: number | null;
-}
-
-export interface Untold {
-  readonly kind: MessageKind;
-  readonly customerId: string;
-  readonly vehicleId: string;
-  readonly wash: WashRecord;
-  readonly told: { readonly startMs: number; readonly placeId: string } | null;
-  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
-  readonly overnightC: number | null;
 }
 
 export const useCustomers = () =>

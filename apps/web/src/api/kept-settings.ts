@@ -1,4 +1,4 @@
-import type { Settings } from './types.js';
+import type { Settings } from '@keen/core';
 
 const KEY = 'keen-settings';
 let kept: Pick<Settings, 'display' | 'timeZone'> | null | undefined;

@@ -1,62 +1,17 @@
 import {
-  type BookedSpan,
-  type FixedState,
-  type Finding,
-  type Hands,
-  type PlanChange,
-  type PlanChoice,
   type PlanOption,
   type SeasonJobId,
-  type Unplanned,
-  type VerdictKind,
   type WorthOfRelief,
   MS_PER_MINUTE,
+  type ChangedWashes,
+  type PlanStanding,
+  type PlanView,
+  type WashRecord,
 } from '@keen/core';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask } from './client.js';
 import { useChange } from './queries.js';
-import type { WashRecord } from './types.js';
-
-export type ExplainedChange = PlanChange & {
-  readonly id: string;
-  readonly washId: string | null;
-  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
-  readonly heldUpBy: string | null;
-};
-
-export interface PlanStanding {
-  readonly valueMinor: number;
-  readonly boundMinor: number;
-  readonly status: 'proven' | 'feasible';
-  readonly state: 'searching' | 'ended' | 'stopped' | 'failed';
-}
-
-export interface PlanView {
-  readonly id: string;
-  readonly nowMs: number;
-  readonly fromMs: number;
-  readonly horizonMs: number;
-  readonly source: string;
-  readonly issuedMs: number;
-  readonly memberCount: number;
-  readonly hands: readonly Hands[];
-  readonly days: readonly { readonly sunriseMs: number; readonly sunsetMs: number }[];
-  readonly planned: readonly WashRecord[];
-  readonly fixed: readonly FixedState[];
-  readonly choices: readonly PlanChoice[];
-  readonly unplanned: readonly Unplanned[];
-  readonly bookings: readonly (BookedSpan & { readonly note: string })[];
-  readonly changes: readonly ExplainedChange[];
-  readonly standing: PlanStanding;
-}
-
-export interface ChangedWashes {
-  readonly added: readonly WashRecord[];
-  readonly moved: readonly { readonly before: WashRecord; readonly after: WashRecord }[];
-  readonly removed: readonly WashRecord[];
-  readonly restored: readonly WashRecord[];
-}
 
 export interface WashChanges {
   readonly add?: readonly Partial<WashRecord>[];

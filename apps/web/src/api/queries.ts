@@ -8,36 +8,49 @@ import {
 import { ApiError, ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
 import { DEPENDENT_VIEWS, type RecordKind } from './stale.js';
-import { type Variant, MS_PER_MINUTE } from '@keen/core';
-import type {
-  BalanceView,
-  Bulletins,
-  CadenceOutcome,
-  CadencePart,
-  CellAnswer,
-  CellQuery,
-  Clock,
-  ConditionView,
-  DoneWash,
-  Drive,
-  DriveRecord,
-  Flip,
-  HouseRules,
-  ImportMode,
-  ImportReport,
-  MorningView,
-  PlaceRecord,
-  SaltView,
-  Settings,
-  SoilLookRecord,
-  SwabRecord,
-  Treatment,
-  TreatmentRecord,
-  VehicleRecord,
-  WashRecord,
-  WeatherView,
-  WindowsView,
-} from './types.js';
+import {
+  type Variant,
+  MS_PER_MINUTE,
+  type BalanceView,
+  type Bulletins,
+  type CadenceOutcome,
+  type CadencePart,
+  type CellAnswer,
+  type CellQuery,
+  type ConditionView,
+  type Drive,
+  type DriveRecord,
+  type Flip,
+  type HouseRules,
+  type ImportMode,
+  type ImportReport,
+  type MorningView,
+  type PlaceRecord,
+  type SaltAnswer,
+  type Settings,
+  type SoilLookRecord,
+  type SwabRecord,
+  type Treatment,
+  type TreatmentRecord,
+  type VehicleRecord,
+  type WashRecord,
+  type WeatherAnswer,
+  type WindowsView,
+  type Clock,
+  type SeasonJobId,
+  type WashFound,
+} from '@keen/core';
+
+/** A wash as it is logged, with what was found. */
+export interface LoggedWash {
+  readonly startMs: number;
+  readonly minutes: number;
+  readonly methodId: string;
+  /** Work of the season that was done. */
+  readonly extras?: readonly SeasonJobId[];
+  readonly costMinor: number | null;
+  readonly found: WashFound;
+}
 
 export const useClock = () =>
   useQuery({ queryKey: ['clock'], queryFn: () => ask<Clock>('clock'), refetchInterval: MS_PER_MINUTE });
@@ -58,7 +71,7 @@ export const useWashes = () => useQuery({ queryKey: ['washes'], queryFn: () => a
 export const useWeather = () =>
   useQuery({
     queryKey: ['weather'],
-    queryFn: () => ask<WeatherView>('weather'),
+    queryFn: () => ask<WeatherAnswer>('weather'),
     refetchInterval: 10 * MS_PER_MINUTE,
   });
 export const useMorning = () =>
@@ -79,7 +92,7 @@ export const useWindows = (vehicleId: string) =>
 export const useSalt = (vehicleId: string) =>
   useQuery({
     queryKey: ['verdicts', 'salt', vehicleId],
-    queryFn: () => ask<SaltView>(`verdicts/salt/${encodeURIComponent(vehicleId)}`),
+    queryFn: () => ask<SaltAnswer>(`verdicts/salt/${encodeURIComponent(vehicleId)}`),
     enabled: vehicleId !== '',
   });
 
@@ -200,13 +213,13 @@ export const useMoveWash = () =>
   );
 export const useFinishWash = () =>
   useChange(
-    ({ id, done }: { id: string; done: DoneWash }) =>
+    ({ id, done }: { id: string; done: LoggedWash }) =>
       ask<WashRecord>(`washes/${id}/done`, { method: 'POST', body: done }),
     'washes',
   );
 export const useLogWash = () =>
   useChange(
-    (log: DoneWash & { vehicleId: string; placeId: string }) =>
+    (log: LoggedWash & { vehicleId: string; placeId: string }) =>
       ask<WashRecord>('washes/done', { method: 'POST', body: log }),
     'washes',
   );

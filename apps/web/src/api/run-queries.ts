@@ -1,23 +1,6 @@
-import type { RunAction, RunPack, WashRecord } from '@keen/core';
+import type { RunAction, RunAnswer, RunNews } from '@keen/core';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-
-export interface RunAnswer {
-  readonly wash: WashRecord;
-  readonly vehicleName: string;
-  readonly placeName: string;
-  readonly pack: RunPack;
-  readonly actions: readonly RunAction[];
-  /** Of the last action that arrived. */
-  readonly seq: number;
-  readonly nowMs: number;
-}
-
-export interface RunNews {
-  readonly actions: readonly RunAction[];
-  readonly seq: number;
-  readonly nowMs: number;
-}
 
 const path = (washId: string): string => `runs/${encodeURIComponent(washId)}`;
 

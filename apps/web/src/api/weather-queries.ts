@@ -1,25 +1,16 @@
-import type { PrecipKind, ReadHour, RoadClass, RoadState, Sight } from '@keen/core';
+import type {
+  PrecipKind,
+  ReadHour,
+  RoadClass,
+  RoadState,
+  ImportMode,
+  ImportReport,
+  SightRecord,
+  WeatherSourceView,
+} from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 import { useChange } from './queries.js';
-import type { ImportMode, ImportReport } from './types.js';
-
-export interface WeatherSourceView {
-  readonly source: string;
-  readonly isStation: boolean;
-  readonly measuredHours: number;
-  readonly firstMs: number | null;
-  readonly lastMs: number | null;
-  readonly issuedMs: number | null;
-  readonly rank: number | null;
-  readonly memberCount: number;
-}
-
-export interface SightRecord extends Sight {
-  readonly id: string;
-  readonly roadClass: RoadClass | null;
-  readonly roadState: RoadState | null;
-}
 
 export interface SightSeen {
   readonly airTempC: number | null;
@@ -37,8 +28,6 @@ export interface WeatherText {
   readonly text: string;
   readonly mode: ImportMode;
 }
-
-export type WeatherImport = ImportReport<ReadHour>;
 
 export const useWeatherSources = () =>
   useQuery({
@@ -60,7 +49,10 @@ export const useForgetWeather = () =>
   );
 
 export const useImportWeather = () =>
-  useChange((body: WeatherText) => ask<WeatherImport>('weather/import', { method: 'POST', body }), 'weather');
+  useChange(
+    (body: WeatherText) => ask<ImportReport<ReadHour>>('weather/import', { method: 'POST', body }),
+    'weather',
+  );
 
 export const useSights = () =>
   useQuery({ queryKey: ['weather', 'sights'], queryFn: () => ask<SightRecord[]>('weather/sights') });

@@ -1,6 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { CALCULATORS, calculate, DEFAULT_DISPLAY, type DisplaySettings, EVEN_WEEK } from '@keen/core';
-import type { PlaceRecord, VehicleRecord } from '../api/types.js';
+import {
+  CALCULATORS,
+  calculate,
+  DEFAULT_DISPLAY,
+  type DisplaySettings,
+  EVEN_WEEK,
+  type PlaceRecord,
+  type VehicleRecord,
+} from '@keen/core';
 import { shownUnit } from './desk/desk-units.js';
 import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk/desk-view.js';
 import { workingOf } from './desk/working.js';

@@ -6,12 +6,14 @@ import {
   type Product,
   type Settings,
   type ZoneProtection,
+  type ConditionView,
+  type PlaceRecord,
+  type VehicleRecord,
 } from '@keen/core';
 import { QueryClient } from '@tanstack/react-query';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
-import type { ConditionView, PlaceRecord, VehicleRecord } from '../api/types.js';
 import { type Answer, madeUpServer, type Sent } from '../testing/server.js';
 import { show } from '../testing/show.js';
 import { ProtectionPanel } from './condition/protection-panel.js';

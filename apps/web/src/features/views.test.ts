@@ -8,8 +8,9 @@ import {
   filmTrace,
   METHODS,
   type ZoneSoil,
+  type BalanceRow,
+  type PlaceRecord,
 } from '@keen/core';
-import type { BalanceRow, PlaceRecord } from '../api/types.js';
 import { makeFormat } from '../format/format.js';
 import { filmOf, labPath } from '../parts/lab-path.js';
 import { NOSE_UP, unfoldedShape } from '../parts/unfolded-car-shape.js';

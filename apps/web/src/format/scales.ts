@@ -1,5 +1,10 @@
 import { type DisplaySettings, HARDNESS_UNITS } from '@keen/core';
-import type { Scale } from '../parts/number-field.js';
+
+/** How a number that is kept in one unit is shown and typed in another. */
+export interface Scale {
+  readonly toShown: (value: number) => number;
+  readonly fromShown: (shown: number) => number;
+}
 
 /** Temperatures as this user reads and types them. */
 export const tempScale = ({ temperature }: Pick<DisplaySettings, 'temperature'>): Scale =>

@@ -1,5 +1,4 @@
-import { MS_PER_HOUR } from '@keen/core';
-import type { ForecastHour } from '../api/types.js';
+import { MS_PER_HOUR, type ForecastHour } from '@keen/core';
 
 /** Where an instant and a value lie on a drawing. */
 export interface Axes {

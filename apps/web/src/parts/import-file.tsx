@@ -1,7 +1,7 @@
+import type { ImportMode, ImportReport } from '@keen/core';
 import { Button, FileInput, Group, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../api/client.js';
-import type { ImportMode, ImportReport } from '../api/types.js';
 import classes from './import-file.module.css';
 
 interface ImportFileProps<T> {

@@ -4,7 +4,8 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { hardnessScale, tempScale } from '../format/scales.js';
 import { show } from '../testing/show.js';
-import { NumberField, type Scale } from './number-field.js';
+import type { Scale } from '../format/scales.js';
+import { NumberField } from './number-field.js';
 import { numberOf } from './number-text.js';
 
 interface TypedProps {

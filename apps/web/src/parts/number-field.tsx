@@ -1,12 +1,7 @@
+import type { Scale } from '../format/scales.js';
 import { useState } from 'react';
 import { numberOf } from './number-text.js';
 import { TypedNumber } from './typed-number.js';
-
-/** How a number that is kept in one unit is shown and typed in another. */
-export interface Scale {
-  readonly toShown: (value: number) => number;
-  readonly fromShown: (shown: number) => number;
-}
 
 const AS_KEPT: Scale = { toShown: (value) => value, fromShown: (shown) => shown };
 

@@ -1,5 +1,5 @@
+import type { VehicleRecord } from '@keen/core';
 import { Select } from '@mantine/core';
-import type { VehicleRecord } from '../api/types.js';
 
 interface VehiclePickerProps {
   readonly vehicles: readonly VehicleRecord[] | undefined;

@@ -1,5 +1,4 @@
-import { freezeCare, type MessageKind } from '@keen/core';
-import type { Untold } from '../api/customer-queries.js';
+import { freezeCare, type MessageKind, type Untold } from '@keen/core';
 import type { Format } from '../format/format.js';
 import { findingText } from './finding-words.js';
 import { FREEZE_CARE_NAMES, nameOf } from './names.js';

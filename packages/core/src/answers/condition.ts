@@ -8,11 +8,14 @@ import { carStateOf, type OfCar, saltDaysOn } from '../shop/index.js';
 import type { Tools } from './tools.js';
 import { seasonStandings } from './season.js';
 
+/** What is left of the protection of one zone. */
+export type ZoneProtectionState = ProtectionState & { readonly zone: CarZone };
+
 export interface ConditionAnswer {
   readonly soil: readonly ZoneSoil[];
   /** The same without what somebody saw. */
   readonly estimated: readonly ZoneSoil[];
-  readonly protections: readonly (ProtectionState & { readonly zone: CarZone })[];
+  readonly protections: readonly ZoneProtectionState[];
   /** Work of the season, and what its target has used up. */
   readonly season: readonly SeasonDue[];
   readonly target: TargetState;

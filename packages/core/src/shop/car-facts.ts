@@ -1,12 +1,9 @@
-import { MS_PER_MINUTE } from '../quantity/index.js';
-import type { Customer } from '../booking/index.js';
-import type { Drive } from '../drive/index.js';
+import type { CarNotes } from './car-notes.js';
+import type { CarFacts } from './shop-facts.js';
 import type { DoneWash, WashRecord } from '../log/index.js';
 import type { PlaceRecord } from '../place/index.js';
-import type { SaltReading } from '../salt/index.js';
-import type { SoilSeen } from '../soil/index.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { VehicleRecord } from '../vehicle/index.js';
-import type { CarFacts } from './shop-facts.js';
 
 /** Notes and names are for people; the answers do not depend on them. */
 export const placeFacts = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
@@ -19,19 +16,6 @@ const vehicleFacts = ({
   customerId: _customer,
   ...vehicle
 }: VehicleRecord) => vehicle;
-
-interface OfVehicle {
-  readonly vehicleId: string;
-}
-
-/** All that was ever noted about vehicles, read at once. */
-export interface CarNotes {
-  readonly washes: readonly WashRecord[];
-  readonly drives: readonly (Drive & OfVehicle)[];
-  readonly swabs: readonly (SaltReading & OfVehicle)[];
-  readonly looks: readonly (SoilSeen & OfVehicle & { readonly estimatedThen: number })[];
-  readonly customers: readonly Pick<Customer, 'id' | 'availability'>[];
-}
 
 /** What is read of a done wash; one that is marked done before its minutes have passed is over now. */
 function doneWash({ methodId, startMs, minutes, extras, found }: WashRecord, nowMs: number): DoneWash {

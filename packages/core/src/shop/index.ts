@@ -1,3 +1,4 @@
+export * from './car-notes.js';
 export * from './shop-facts.js';
 export * from './keeper.js';
 export * from './known-weather.js';

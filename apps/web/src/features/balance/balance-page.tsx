@@ -1,10 +1,9 @@
-import { MS_PER_HOUR } from '@keen/core';
+import { MS_PER_HOUR, type PlaceRecord, type VehicleRecord } from '@keen/core';
 import { ActionIcon, Button, Group, Select } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useBalance, useClock, usePlaces, useStop, useVehicles } from '../../api/queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { download } from '../../parts/download.js';

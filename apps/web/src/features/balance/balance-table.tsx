@@ -1,5 +1,4 @@
-import { ruleOf, ZONE_GROUPS } from '@keen/core';
-import type { BalanceRow, PlaceRecord } from '../../api/types.js';
+import { ruleOf, ZONE_GROUPS, type BalanceRow, type PlaceRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { VerdictSwatch } from '../../parts/verdict-patterns.js';

@@ -1,5 +1,4 @@
-import type { BalanceRow, CadenceOutcome, CadencePart, PlaceRecord } from '../../api/types.js';
-import type { CarZone, VerdictKind } from '@keen/core';
+import type { CarZone, VerdictKind, BalanceRow, CadenceOutcome, CadencePart, PlaceRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { findingText } from '../../words/finding-words.js';
 import { LEFTOVER_NAMES, methodName, VERDICT_WORDS } from '../../words/names.js';

@@ -1,8 +1,7 @@
 import { Group, Select } from '@mantine/core';
-import { PRODUCT_ROLES, type ProductRole, shopStands } from '@keen/core';
+import { PRODUCT_ROLES, type ProductRole, shopStands, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.js';
-import type { VehicleRecord } from '../../api/types.js';
 import { NumberField } from '../../parts/number-field.js';
 import { COMPATIBILITY_REASONS, optionsOf, ROLE_NAMES, ZONE_NAMES } from '../../words/names.js';
 import { compatibilityByZone } from './condition-view.js';

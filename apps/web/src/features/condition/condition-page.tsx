@@ -1,9 +1,8 @@
 import { SegmentedControl } from '@mantine/core';
-import type { CarZone, SoilKind } from '@keen/core';
+import type { CarZone, SoilKind, ConditionView, VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useClock, useCondition, useVehicles } from '../../api/queries.js';
-import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { UnfoldedCar } from '../../parts/unfolded-car.js';

@@ -10,8 +10,10 @@ import {
   zoneOf,
   type ZoneProtection,
   type ZoneSoil,
+  type ConditionView,
+  type VehicleRecord,
 } from '@keen/core';
-import type { ConditionView, VehicleRecord, ZoneProtectionState } from '../../api/types.js';
+import type { ZoneProtectionState } from '@keen/core';
 import type { Layer } from '../../parts/unfolded-car.js';
 import { AMOUNT_NAMES, GRADE_NAMES, PROTECTION_NAMES, STANDING_NAMES } from '../../words/names.js';
 

@@ -5,11 +5,12 @@ import {
   type Protection,
   type WaterBehaviour,
   type ZoneProtection,
+  type ConditionView,
+  type VehicleRecord,
 } from '@keen/core';
 import { useState } from 'react';
 import { useSaveVehicle } from '../../api/queries.js';
 import { ApiError } from '../../api/client.js';
-import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';

@@ -1,4 +1,4 @@
-import type { ConditionView } from '../../api/types.js';
+import type { ConditionView } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { SEASON_JOB_NAMES, TARGET_NAMES } from '../../words/names.js';
 import classes from './condition.module.css';

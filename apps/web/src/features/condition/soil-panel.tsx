@@ -1,8 +1,7 @@
 import { SegmentedControl } from '@mantine/core';
-import { type CarZone, SOIL_KINDS, type SoilKind } from '@keen/core';
+import { type CarZone, SOIL_KINDS, type SoilKind, type ConditionView, type VehicleRecord } from '@keen/core';
 import type { KeyboardEvent } from 'react';
 import { useBringBack, useLookAtSoil, useTakeAway } from '../../api/queries.js';
-import type { ConditionView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { TakeAway } from '../../parts/take-away.js';

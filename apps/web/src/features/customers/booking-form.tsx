@@ -10,7 +10,7 @@ import { faultsOf } from '../../parts/note-form.js';
 import { NumberField } from '../../parts/number-field.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf } from '../../words/names.js';
-import type { BookingsProps } from './bookings.js';
+import type { BookingsProps } from './bookings-props.js';
 
 /** A promise: which car, from when, ready by when, how, and for how much. */
 export function BookingForm({

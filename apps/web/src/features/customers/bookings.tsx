@@ -1,27 +1,15 @@
 import { Button } from '@mantine/core';
-import type { Customer } from '@keen/core';
+import type { BookingRecord } from '@keen/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import {
-  type BookingRecord,
-  useBookings,
-  useRemoveBooking,
-  useRestoreBooking,
-} from '../../api/customer-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useBookings, useRemoveBooking, useRestoreBooking } from '../../api/customer-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { BookingForm } from './booking-form.js';
 import classes from './customers.module.css';
-
-export interface BookingsProps {
-  readonly customers: readonly Customer[];
-  readonly vehicles: readonly VehicleRecord[];
-  readonly places: readonly PlaceRecord[];
-  readonly timeZone: string;
-}
+import type { BookingsProps } from './bookings-props.js';
 
 /** What was promised to customers; the plan keeps it before anything else that it can. */
 export function Bookings(props: BookingsProps) {

@@ -1,7 +1,6 @@
 import { Checkbox, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
-import type { Customer } from '@keen/core';
+import type { Customer, VehicleRecord } from '@keen/core';
 import { useSaveCustomer } from '../../api/customer-queries.js';
-import type { VehicleRecord } from '../../api/types.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { HoursFields } from '../../parts/hours-fields.js';
 import { useRecordForm } from '../../parts/use-record-form.js';

@@ -1,5 +1,4 @@
-import { type Customer, hasLength, type OpenSpan, type PhotoConsent } from '@keen/core';
-import type { VehicleRecord } from '../../api/types.js';
+import { type Customer, hasLength, type OpenSpan, type PhotoConsent, type VehicleRecord } from '@keen/core';
 import { clockOf } from '../../parts/wall-clock.js';
 
 /** What is typed into the form of a customer. */

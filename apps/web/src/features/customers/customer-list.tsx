@@ -1,8 +1,7 @@
 import { Button } from '@mantine/core';
-import type { Customer } from '@keen/core';
+import type { Customer, VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useRemoveCustomer, useRestoreCustomer } from '../../api/customer-queries.js';
-import type { VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import classes from '../../parts/record-list.module.css';

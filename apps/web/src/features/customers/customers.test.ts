@@ -1,7 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { type Customer, DEFAULT_DISPLAY, type Finding } from '@keen/core';
-import type { MessageRecord, Untold } from '../../api/customer-queries.js';
-import type { WashRecord } from '../../api/types.js';
+import {
+  type Customer,
+  DEFAULT_DISPLAY,
+  type Finding,
+  type MessageRecord,
+  type Untold,
+  type WashRecord,
+} from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import {
   messageText,
@@ -134,6 +139,8 @@ describe('messages as a file', () => {
       customerId: 'orla',
       vehicleId: 'suv',
       washId: 'w',
+      toldStartMs: null,
+      toldPlaceId: null,
       kind: 'booked',
       body: `body ${id}`,
       createdMs,

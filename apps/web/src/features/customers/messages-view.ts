@@ -1,4 +1,4 @@
-import type { MessageRecord } from '../../api/customer-queries.js';
+import type { MessageRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { MESSAGE_NAMES, nameOf } from '../../words/names.js';
 

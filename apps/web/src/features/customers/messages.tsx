@@ -1,9 +1,16 @@
 import { Button, Group, Textarea } from '@mantine/core';
-import { type Customer, MESSAGE_KINDS, type MessageKind } from '@keen/core';
+import {
+  type Customer,
+  MESSAGE_KINDS,
+  type MessageKind,
+  type MessageRecord,
+  type PlaceRecord,
+  type Settings,
+  type Untold,
+  type VehicleRecord,
+} from '@keen/core';
 import { useState } from 'react';
 import {
-  type MessageRecord,
-  type Untold,
   useMessages,
   usePutMessage,
   useRemoveMessage,
@@ -12,7 +19,6 @@ import {
   useUntold,
 } from '../../api/customer-queries.js';
 import { useSaveSettings } from '../../api/queries.js';
-import type { PlaceRecord, Settings, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { download } from '../../parts/download.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';

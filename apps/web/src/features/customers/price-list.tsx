@@ -5,11 +5,11 @@ import {
   type MethodId,
   MINOR_PER_UNIT,
   type SeasonJobId,
+  type Settings,
 } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSaveSettings } from '../../api/queries.js';
-import type { Settings } from '../../api/types.js';
 import { BODY_NAMES, METHOD_NAMES, optionsOf, SEASON_JOB_NAMES } from '../../words/names.js';
 import classes from './customers.module.css';
 import { numberOf } from '../../parts/number-text.js';

@@ -7,9 +7,10 @@ import {
   type RunPack,
   standingActions,
   type WashRecord,
+  type RunAnswer,
+  type RunNews,
 } from '@keen/core';
 import { ApiError } from '../../api/client.js';
-import type { RunAnswer, RunNews } from '../../api/run-queries.js';
 import { openRunDb, type RunDb } from './run-db.js';
 import { RunLog, type RunServer } from './run-log.js';
 

@@ -1,6 +1,12 @@
-import { lastTap, mergeActions, type RunAction, type RunDeed } from '@keen/core';
+import {
+  lastTap,
+  mergeActions,
+  type RunAction,
+  type RunDeed,
+  type RunAnswer,
+  type RunNews,
+} from '@keen/core';
 import { ApiError } from '../../api/client.js';
-import type { RunAnswer, RunNews } from '../../api/run-queries.js';
 import { deviceIdOf, type KeptAction, type KeptPhoto, type KeptRun, type RunDb } from './run-db.js';
 
 /** The server, as far as a run needs it. */

@@ -1,8 +1,7 @@
 import { Button } from '@mantine/core';
-import { ruleOf, type Window } from '@keen/core';
+import { ruleOf, type Window, type PlaceRecord, type VehicleAnswer } from '@keen/core';
 import { useDisclosure } from '@mantine/hooks';
 import { Link } from 'react-router';
-import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { chanceText } from '../../words/plan-words.js';

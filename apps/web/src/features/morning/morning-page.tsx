@@ -1,8 +1,8 @@
+import type { VehicleAnswer } from '@keen/core';
 import { Button } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { ApiError } from '../../api/client.js';
 import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
-import type { VehicleAnswer } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';

@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_DISPLAY } from '@keen/core';
-import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
+import { DEFAULT_DISPLAY, type MorningView, type VehicleAnswer, type WashRecord } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
 import { dueText, groupAnswers, leadText, plannedAhead, withoutPlanned } from './morning-view.js';

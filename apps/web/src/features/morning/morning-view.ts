@@ -1,5 +1,4 @@
-import type { ByGroup } from '@keen/core';
-import type { MorningView, VehicleAnswer, WashRecord } from '../../api/types.js';
+import type { ByGroup, MorningView, VehicleAnswer, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
 export interface Group {

@@ -1,6 +1,6 @@
+import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
-import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';

@@ -1,4 +1,4 @@
-import type { ForecastHour } from '../../api/types.js';
+import type { ForecastHour } from '@keen/core';
 
 const HOURS = 24;
 

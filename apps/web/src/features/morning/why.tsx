@@ -1,5 +1,4 @@
-import { ruleOf, type Window } from '@keen/core';
-import type { PlaceRecord, VehicleAnswer } from '../../api/types.js';
+import { ruleOf, type Window, type PlaceRecord, type VehicleAnswer } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictText } from '../../words/verdict-words.js';

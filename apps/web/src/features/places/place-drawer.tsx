@@ -1,6 +1,6 @@
+import type { PlaceRecord } from '@keen/core';
 import { Checkbox, Group, MultiSelect, Select, Textarea, TextInput } from '@mantine/core';
 import { useSavePlace } from '../../api/queries.js';
-import type { PlaceRecord } from '../../api/types.js';
 import { tempScale } from '../../format/scales.js';
 import { useFormat } from '../../format/use-format.js';
 import { FormDrawer } from '../../parts/form-drawer.js';

@@ -9,8 +9,8 @@ import {
   type Queue,
   type SiteRule,
   type Tap,
+  type PlaceRecord,
 } from '@keen/core';
-import type { PlaceRecord } from '../../api/types.js';
 
 /** What is typed of a water. */
 export interface WaterDraft {

@@ -1,8 +1,7 @@
 import { Button } from '@mantine/core';
-import { lastWater } from '@keen/core';
+import { lastWater, type PlaceRecord } from '@keen/core';
 import { useState } from 'react';
 import { usePlaces, useRemove, useRestore } from '../../api/queries.js';
-import type { PlaceRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';

@@ -1,4 +1,4 @@
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import type { PlaceRecord, VehicleRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';

@@ -1,7 +1,5 @@
-import type { Band, Hands } from '@keen/core';
+import type { Band, Hands, PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
-import type { PlanView } from '../../api/plan-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { moveCostText } from '../../words/plan-words.js';

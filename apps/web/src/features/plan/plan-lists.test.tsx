@@ -1,9 +1,7 @@
 import { describe, expect, it, jest } from '@jest/globals';
-import { DEFAULT_DISPLAY } from '@keen/core';
+import { DEFAULT_DISPLAY, type PlaceRecord, type PlanView, type VehicleRecord } from '@keen/core';
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { PlanView } from '../../api/plan-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { makeFormat } from '../../format/format.js';
 import { show } from '../../testing/show.js';
 import { Proposal } from './proposal.js';

@@ -1,12 +1,17 @@
 import { Button, SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import type { PricedOption, SeasonJobId } from '@keen/core';
+import type {
+  PricedOption,
+  SeasonJobId,
+  ChangedWashes,
+  PlaceRecord,
+  PlanView,
+  VehicleRecord,
+} from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import {
-  type ChangedWashes,
   inverseOf,
-  type PlanView,
   useAcceptPlan,
   useChangeWashes,
   useMarkWash,
@@ -14,7 +19,6 @@ import {
   usePlanStanding,
 } from '../../api/plan-queries.js';
 import { usePlaces, useVehicles, useWindows } from '../../api/queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';

@@ -11,9 +11,10 @@ import {
   type Window,
   MS_PER_HOUR,
   MS_PER_MINUTE,
+  type ExplainedChange,
+  type PlanView,
+  type WashRecord,
 } from '@keen/core';
-import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
-import type { WashRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 
 /** A wash on the board: one that stands in the plan, or one that the program proposes. */

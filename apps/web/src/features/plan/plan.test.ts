@@ -7,9 +7,10 @@ import {
   type PlanOption,
   type Window,
   MS_PER_HOUR,
+  type PlanView,
+  type WashRecord,
 } from '@keen/core';
-import { inverseOf, type PlanView, withChanged, withMarked } from '../../api/plan-queries.js';
-import type { WashRecord } from '../../api/types.js';
+import { inverseOf, withChanged, withMarked } from '../../api/plan-queries.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
 import { handsErrors, newHands } from '../settings/hands-form.js';

@@ -1,8 +1,6 @@
 import { Button, Checkbox } from '@mantine/core';
-import type { PlannedSlot } from '@keen/core';
+import type { PlannedSlot, ExplainedChange, PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
 import { useState } from 'react';
-import type { ExplainedChange, PlanView } from '../../api/plan-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';

@@ -1,7 +1,7 @@
+import type { PlaceRecord } from '@keen/core';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { useReliefs } from '../../api/plan-queries.js';
-import type { PlaceRecord } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import type { Format } from '../../format/format.js';
 import { Failed, Loading } from '../../parts/states.js';

@@ -1,5 +1,6 @@
+import type { PlanStanding } from '@keen/core';
 import { Button } from '@mantine/core';
-import { type PlanStanding, stopSearch } from '../../api/plan-queries.js';
+import { stopSearch } from '../../api/plan-queries.js';
 import type { Format } from '../../format/format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import classes from './plan.module.css';

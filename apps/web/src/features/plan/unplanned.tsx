@@ -1,6 +1,5 @@
+import type { PlanView, VehicleRecord } from '@keen/core';
 import { Button } from '@mantine/core';
-import type { PlanView } from '../../api/plan-queries.js';
-import type { VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';

@@ -1,10 +1,17 @@
 import { Button } from '@mantine/core';
-import { busyOf, type PricedOption, ruleOf, type SeasonJobId, MS_PER_MINUTE } from '@keen/core';
+import {
+  busyOf,
+  type PricedOption,
+  ruleOf,
+  type SeasonJobId,
+  MS_PER_MINUTE,
+  type PlaceRecord,
+  type PlanView,
+  type VehicleRecord,
+} from '@keen/core';
 import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons-react';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import type { PlanView } from '../../api/plan-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { SeasonChips } from '../../parts/season-chips.js';

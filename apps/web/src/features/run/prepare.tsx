@@ -1,5 +1,4 @@
-import { FACES_OF_A_TOWEL, type PackItem, type RunSheet } from '@keen/core';
-import type { PlaceRecord } from '../../api/types.js';
+import { FACES_OF_A_TOWEL, type PackItem, type RunSheet, type PlaceRecord } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
 import { facesText, mixText, PACK_NAMES } from '../../words/run-words.js';

@@ -1,9 +1,9 @@
+import type { PlaceRecord, RunAnswer, VehicleRecord } from '@keen/core';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { usePlaces, useSettings, useVehicles } from '../../api/queries.js';
-import { type RunAnswer, useRun } from '../../api/run-queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
+import { useRun } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';

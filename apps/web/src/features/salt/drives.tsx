@@ -1,8 +1,7 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
-import { FASTEST_KMH, type RoadClass } from '@keen/core';
+import { FASTEST_KMH, type RoadClass, type Drive, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useAddDrive, useBringBack, useDrives, useImportTrack, useTakeAway } from '../../api/queries.js';
-import type { Drive, VehicleRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';

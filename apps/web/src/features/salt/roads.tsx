@@ -1,5 +1,5 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
-import { BRINE_AGENT_IDS, type RoadClass, type SaltAgent } from '@keen/core';
+import { BRINE_AGENT_IDS, type RoadClass, type SaltAgent, type Treatment } from '@keen/core';
 import { useState } from 'react';
 import {
   useAddBulletin,
@@ -8,7 +8,6 @@ import {
   useImportBulletins,
   useTakeAway,
 } from '../../api/queries.js';
-import type { Treatment } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { ImportFile } from '../../parts/import-file.js';

@@ -1,9 +1,8 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { DEFAULT_DISPLAY } from '@keen/core';
+import { DEFAULT_DISPLAY, type SaltAnswer, type VehicleRecord } from '@keen/core';
 import { QueryClient } from '@tanstack/react-query';
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { madeUpServer, refusal } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
 import { Roads } from './roads.js';
@@ -13,8 +12,8 @@ const NOW = Date.parse('2026-01-14T06:40:00-05:00');
 /** Each test has a car of its own, since what is half typed is kept by car. */
 let car = 0;
 const vehicle = (): VehicleRecord => ({ id: `car-${car}`, name: 'Black saloon' }) as unknown as VehicleRecord;
-const saltOf = (pickUp: object): SaltView =>
-  ({ pickUp: { factor: 1, count: 0, checks: [], ...pickUp } }) as unknown as SaltView;
+const saltOf = (pickUp: object): SaltAnswer =>
+  ({ pickUp: { factor: 1, count: 0, checks: [], ...pickUp } }) as unknown as SaltAnswer;
 
 function client(): QueryClient {
   const known = new QueryClient();

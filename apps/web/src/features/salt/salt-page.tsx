@@ -1,8 +1,8 @@
+import type { SaltAnswer, VehicleRecord } from '@keen/core';
 import { SegmentedControl, Slider } from '@mantine/core';
 import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useClock, useSalt, useVehicles } from '../../api/queries.js';
-import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
@@ -59,7 +59,7 @@ export function SaltPage() {
   );
 }
 
-function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: VehicleRecord }) {
+function Ledger({ salt, vehicle }: { readonly salt: SaltAnswer; readonly vehicle: VehicleRecord }) {
   const format = useFormat();
   const [kind, setKind] = useState<SaltLayerKind>('load');
   const last = salt.days.length;
@@ -124,7 +124,7 @@ function Ledger({ salt, vehicle }: { readonly salt: SaltView; readonly vehicle: 
   );
 }
 
-function Answers({ salt }: { readonly salt: SaltView }) {
+function Answers({ salt }: { readonly salt: SaltAnswer }) {
   const format = useFormat();
   const { here, street, heated } = salt.parked;
   const { past, ahead } = salt.unknownHours;
@@ -174,7 +174,7 @@ function Answers({ salt }: { readonly salt: SaltView }) {
   );
 }
 
-function SeasonTable({ salt }: { readonly salt: SaltView }) {
+function SeasonTable({ salt }: { readonly salt: SaltAnswer }) {
   const format = useFormat();
   const weekly = salt.days.filter((_, i) => i % 7 === 0);
   const zones = salt.now.zones.map(({ zone }) => zone);

@@ -1,5 +1,4 @@
-import type { CarZone, ZoneSalt } from '@keen/core';
-import type { SaltView, TreatmentRecord } from '../../api/types.js';
+import type { CarZone, ZoneSalt, SaltAnswer, TreatmentRecord } from '@keen/core';
 import type { Layer } from '../../parts/unfolded-car.js';
 
 export type SaltLayerKind = 'load' | 'clock';
@@ -34,7 +33,7 @@ export function saltLayer(zones: readonly ZoneSalt[], kind: SaltLayerKind, faste
 
 /** The day of the season that is looked at; the present where the index is at its end. */
 export function dayAt(
-  salt: Pick<SaltView, 'days' | 'now'>,
+  salt: Pick<SaltAnswer, 'days' | 'now'>,
   index: number,
 ): { readonly atMs: number | null; readonly activeHours: number; readonly zones: readonly ZoneSalt[] } {
   const day = salt.days[index];

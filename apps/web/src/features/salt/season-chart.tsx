@@ -1,14 +1,14 @@
+import type { SaltAnswer } from '@keen/core';
 import { useComputedColorScheme } from '@mantine/core';
 import type { ApexOptions } from 'apexcharts';
 import RawChart from 'react-apexcharts';
-import type { SaltView } from '../../api/types.js';
 import { totalLoad } from './salt-view.js';
 
 // The package is CommonJS; its default export may arrive wrapped.
 const Chart = (RawChart as unknown as { default?: typeof RawChart }).default ?? RawChart;
 
 /** Load and clock over the season. */
-export function SeasonChart({ salt }: { readonly salt: SaltView }) {
+export function SeasonChart({ salt }: { readonly salt: SaltAnswer }) {
   const scheme = useComputedColorScheme('light');
   const ink = scheme === 'dark' ? '#e9f0ef' : '#172023';
   const colors = scheme === 'dark' ? ['#ffb454', '#74d3cf'] : ['#8f4f00', '#005a57'];

@@ -1,8 +1,7 @@
 import { Group, Select, TextInput } from '@mantine/core';
-import { CAR_ZONE_IDS } from '@keen/core';
+import { CAR_ZONE_IDS, type SaltAnswer, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useAddSwab, useBringBack, useSwabs, useTakeAway } from '../../api/queries.js';
-import type { SaltView, VehicleRecord } from '../../api/types.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
@@ -16,7 +15,7 @@ import classes from './salt.module.css';
 
 interface SwabsProps {
   readonly vehicle: VehicleRecord;
-  readonly salt: SaltView;
+  readonly salt: SaltAnswer;
   readonly nowMs: number;
 }
 

@@ -1,8 +1,7 @@
 import { Button, CopyButton, Group, Select, TextInput } from '@mantine/core';
-import type { Hands } from '@keen/core';
+import type { Hands, BusySpan } from '@keen/core';
 import { useState } from 'react';
 import {
-  type BusySpan,
   useCalendar,
   useForgetCalendar,
   useImportBusy,

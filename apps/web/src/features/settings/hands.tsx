@@ -1,7 +1,6 @@
 import { Button, Group, TextInput } from '@mantine/core';
-import type { Hands } from '@keen/core';
+import type { Hands, Settings } from '@keen/core';
 import { useState } from 'react';
-import type { Settings } from '../../api/types.js';
 import { ApiError } from '../../api/client.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { HoursFields } from '../../parts/hours-fields.js';

@@ -1,5 +1,13 @@
 import { Button, Select, TextInput } from '@mantine/core';
-import { HOUSE_NUMBERS, LIMITS, PRICES, SEASON_JOBS, SEASON_NUMBERS, type SeasonJobRow } from '@keen/core';
+import {
+  HOUSE_NUMBERS,
+  LIMITS,
+  PRICES,
+  SEASON_JOBS,
+  SEASON_NUMBERS,
+  type SeasonJobRow,
+  type Settings,
+} from '@keen/core';
 import { useState } from 'react';
 import {
   type SettingsChange,
@@ -8,7 +16,6 @@ import {
   useSetClock,
   useSettings,
 } from '../../api/queries.js';
-import type { Settings } from '../../api/types.js';
 import { HARDNESS_LABELS } from '../../format/format.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';

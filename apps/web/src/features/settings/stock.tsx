@@ -1,7 +1,6 @@
-import { METHODS, type MethodId } from '@keen/core';
+import { METHODS, type MethodId, type Settings } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
-import type { Settings } from '../../api/types.js';
 import { METHOD_NAMES } from '../../words/names.js';
 import { numberOf } from '../../parts/number-text.js';
 import { TypedNumber } from '../../parts/typed-number.js';

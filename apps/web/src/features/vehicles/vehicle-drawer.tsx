@@ -1,3 +1,4 @@
+import type { PlaceRecord, VehicleRecord } from '@keen/core';
 import {
   Checkbox,
   Fieldset,
@@ -10,7 +11,6 @@ import {
 } from '@mantine/core';
 import { useCustomers } from '../../api/customer-queries.js';
 import { useSaveVehicle } from '../../api/queries.js';
-import type { PlaceRecord, VehicleRecord } from '../../api/types.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { NumberField } from '../../parts/number-field.js';
 import { SeasonChips } from '../../parts/season-chips.js';

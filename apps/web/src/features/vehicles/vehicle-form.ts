@@ -1,5 +1,4 @@
-import { type CadenceTarget, EVEN_WEEK, SEASON_JOB_IDS } from '@keen/core';
-import type { VehicleRecord } from '../../api/types.js';
+import { type CadenceTarget, EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord } from '@keen/core';
 
 type Fields = Omit<
   VehicleRecord,

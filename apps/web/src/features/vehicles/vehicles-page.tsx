@@ -1,8 +1,8 @@
+import type { VehicleRecord } from '@keen/core';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries.js';
-import type { VehicleRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';

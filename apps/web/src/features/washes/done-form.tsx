@@ -9,10 +9,9 @@ import {
   Textarea,
   TextInput,
 } from '@mantine/core';
-import { METHODS } from '@keen/core';
+import { METHODS, type PlaceRecord, type VehicleRecord, type WashRecord } from '@keen/core';
 import { useState } from 'react';
 import { useFinishWash, useLogWash } from '../../api/queries.js';
-import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
 import { ApiError } from '../../api/client.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';

@@ -1,5 +1,12 @@
-import { MINOR_PER_UNIT, MOST_MINOR, type PanelId, type SeasonJobId, type SpotsFound } from '@keen/core';
-import type { DoneWash, WashRecord } from '../../api/types.js';
+import {
+  MINOR_PER_UNIT,
+  MOST_MINOR,
+  type PanelId,
+  type SeasonJobId,
+  type SpotsFound,
+  type WashRecord,
+} from '@keen/core';
+import type { LoggedWash } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { numberOf } from '../../parts/number-text.js';
 
@@ -70,7 +77,7 @@ const minorOf = (typed: number | string): number | null => {
 };
 
 /** The form as the server takes it. Only for a form without faults. */
-export function doneFrom(draft: WashDraft, timeZone: string): DoneWash {
+export function doneFrom(draft: WashDraft, timeZone: string): LoggedWash {
   const { icePanels, spots, leftovers, note } = draft;
   return {
     startMs: fromLocalInput(draft.start, timeZone, draft.startMs) ?? 0,

@@ -1,3 +1,4 @@
+import type { PlaceRecord, WashRecord } from '@keen/core';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -10,7 +11,6 @@ import {
   useVehicles,
   useWashes,
 } from '../../api/queries.js';
-import type { PlaceRecord, WashRecord } from '../../api/types.js';
 import { useFormat } from '../../format/use-format.js';
 import { toLocalInput } from '../../format/local-input.js';
 import { download } from '../../parts/download.js';

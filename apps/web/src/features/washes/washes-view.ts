@@ -1,4 +1,4 @@
-import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
+import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { methodName, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
 

@@ -1,6 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_DISPLAY } from '@keen/core';
-import type { PlaceRecord, VehicleRecord, WashRecord } from '../../api/types.js';
+import { DEFAULT_DISPLAY, type PlaceRecord, type VehicleRecord, type WashRecord } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { doneFrom, draftErrors, draftFor, type WashDraft } from './wash-form.js';
 import { foundText, washesCsv, washRows } from './washes-view.js';

@@ -1,5 +1,4 @@
-import { MS_PER_HOUR } from '@keen/core';
-import type { WeatherView } from '../../api/types.js';
+import { MS_PER_HOUR, type WeatherAnswer } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
 import { airRange, toldRuns } from './weather-view.js';
@@ -12,7 +11,7 @@ const TOLD_TOP = AIR_TOP + AIR_HEIGHT + 10;
 const TOLD_HEIGHT = 22;
 
 /** The last day and what is to come: the air with its spread, what falls, and who told it. */
-export function HoursDrawing({ view }: { readonly view: WeatherView }) {
+export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
   const format = useFormat();
   const { told, past, ahead, fromMs } = view;
   const startMs = told[0]?.atMs ?? fromMs;

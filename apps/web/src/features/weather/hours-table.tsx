@@ -1,10 +1,10 @@
-import type { WeatherView } from '../../api/types.js';
+import type { WeatherAnswer } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { FALL_NAMES, WEATHER_FIELD_NAMES } from '../../words/names.js';
 import classes from './weather.module.css';
 
 /** Hour by hour what is known and who told it; what nobody knows says so. */
-export function HoursTable({ view }: { readonly view: WeatherView }) {
+export function HoursTable({ view }: { readonly view: WeatherAnswer }) {
   const format = useFormat();
   const known = new Map([...view.past, ...view.ahead].map((hour) => [hour.atMs, hour]));
   return (

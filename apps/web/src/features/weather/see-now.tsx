@@ -1,8 +1,15 @@
 import { Group, Select } from '@mantine/core';
-import { type PrecipKind, type RoadClass, type RoadState, SEEN_WINDS, SIGHT_FADE_HOURS } from '@keen/core';
+import {
+  type PrecipKind,
+  type RoadClass,
+  type RoadState,
+  SEEN_WINDS,
+  SIGHT_FADE_HOURS,
+  type SightRecord,
+} from '@keen/core';
 import { useState } from 'react';
 import { useBringBack, useTakeAway } from '../../api/queries.js';
-import { type SightRecord, useSee, useSights } from '../../api/weather-queries.js';
+import { useSee, useSights } from '../../api/weather-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';

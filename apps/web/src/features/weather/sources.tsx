@@ -1,10 +1,6 @@
+import type { WeatherSourceView } from '@keen/core';
 import { Button, Group } from '@mantine/core';
-import {
-  useForgetWeather,
-  useSetWeatherOrder,
-  useWeatherSources,
-  type WeatherSourceView,
-} from '../../api/weather-queries.js';
+import { useForgetWeather, useSetWeatherOrder, useWeatherSources } from '../../api/weather-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';

@@ -1,10 +1,9 @@
-import { MS_PER_HOUR } from '@keen/core';
+import { MS_PER_HOUR, type WeatherAnswer } from '@keen/core';
 import { describe, expect, it } from '@jest/globals';
-import type { WeatherView } from '../../api/types.js';
 import { linePoints, runsOf } from '../../parts/hour-lines.js';
 import { airRange, movedInOrder, toldRuns } from './weather-view.js';
 
-const told = (source: string | null, i: number, isKnown = true): WeatherView['told'][number] => ({
+const told = (source: string | null, i: number, isKnown = true): WeatherAnswer['told'][number] => ({
   atMs: i * MS_PER_HOUR,
   source,
   missing: isKnown ? [] : ['airTempC'],

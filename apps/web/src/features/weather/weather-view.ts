@@ -1,6 +1,6 @@
-import type { WeatherView } from '../../api/types.js';
+import type { WeatherAnswer } from '@keen/core';
 
-type Told = WeatherView['told'][number];
+type Told = WeatherAnswer['told'][number];
 
 /** A stretch of hours told by one source, or by nobody. */
 export interface ToldRun {
@@ -35,7 +35,7 @@ export function movedInOrder(order: readonly string[], source: string, by: -1 | 
 }
 
 /** Range of the air over what is known, whole fives, °C. */
-export function airRange({ past, ahead }: Pick<WeatherView, 'past' | 'ahead'>): {
+export function airRange({ past, ahead }: Pick<WeatherAnswer, 'past' | 'ahead'>): {
   lowC: number;
   highC: number;
 } {

@@ -1,8 +1,7 @@
 import { Button } from '@mantine/core';
-import { type Finding, ruleOf } from '@keen/core';
+import { type Finding, ruleOf, type CellAnswer, type CellQuery, type PlaceRecord } from '@keen/core';
 import { Link } from 'react-router';
 import { useCell } from '../../api/queries.js';
-import type { CellAnswer, CellQuery, PlaceRecord } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { Failed } from '../../parts/states.js';

@@ -1,5 +1,12 @@
-import { type Band, type Cell, type RoadState, type RuleGlyph, ruleOf } from '@keen/core';
-import type { ForecastHour, WindowsView } from '../../api/types.js';
+import {
+  type Band,
+  type Cell,
+  type RoadState,
+  type RuleGlyph,
+  ruleOf,
+  type ForecastHour,
+  type WindowsView,
+} from '@keen/core';
 
 /** Width of an hour, px: the whole week at a glance, or its days in detail. */
 export const CELL_WIDTHS = { week: 6, days: 20 } as const;

@@ -1,6 +1,5 @@
-import { type Band, ruleOf } from '@keen/core';
+import { type Band, ruleOf, type ForecastHour, type PlaceRecord, type WindowsView } from '@keen/core';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
-import type { ForecastHour, PlaceRecord, WindowsView } from '../../api/types.js';
 import type { Format } from '../../format/format.js';
 import { VerdictPatterns } from '../../parts/verdict-patterns.js';
 import { methodName } from '../../words/names.js';

@@ -1,5 +1,4 @@
-import type { RoadState } from '@keen/core';
-import type { WindowsView } from '../../api/types.js';
+import type { RoadState, WindowsView } from '@keen/core';
 import { ROAD_STATE_NAMES } from '../../words/names.js';
 import { CLOCK_HEIGHT, ROAD_HEIGHT, roadRuns } from './ribbon-view.js';
 

@@ -1,5 +1,4 @@
-import { MS_PER_HOUR } from '@keen/core';
-import type { ForecastHour, WindowsView } from '../../api/types.js';
+import { MS_PER_HOUR, type ForecastHour, type WindowsView } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
 import { DAY_HEIGHT, SKY_HEIGHT, tempScale } from './ribbon-view.js';

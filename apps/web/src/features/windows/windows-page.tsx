@@ -1,6 +1,13 @@
 import { SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import { type Band, ruleOf } from '@keen/core';
+import {
+  type Band,
+  ruleOf,
+  type ForecastHour,
+  type PlaceRecord,
+  type VehicleRecord,
+  type WindowsView,
+} from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
@@ -13,7 +20,6 @@ import {
   useWeather,
   useWindows,
 } from '../../api/queries.js';
-import type { ForecastHour, PlaceRecord, VehicleRecord, WindowsView } from '../../api/types.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';

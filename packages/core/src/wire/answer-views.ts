@@ -1,0 +1,49 @@
+import type { SoilLookRecord } from '../shop/index.js';
+import type { ConditionAnswer, RibbonHour, StartQuestion } from '../answers/index.js';
+import type { BalanceRow } from '../plan/index.js';
+import type { Band } from '../verdict/index.js';
+
+/** Whose forecast it rests on, and when it was issued. */
+export interface Told {
+  readonly source: string;
+  readonly issuedMs: number;
+}
+
+/** One start of one car. */
+export interface CellQuery extends StartQuestion {
+  readonly vehicleId: string;
+}
+
+/** Sunrise and sunset of one day. */
+export interface DayLight {
+  readonly sunriseMs: number;
+  readonly sunsetMs: number;
+}
+
+/** A week of starts for one car. */
+export interface WindowsView extends Told {
+  readonly vehicleId: string;
+  readonly fromMs: number;
+  readonly hourCount: number;
+  readonly bands: readonly Band[];
+  readonly hours: readonly RibbonHour[];
+  readonly days: readonly DayLight[];
+}
+
+/** All ways to wash one car in one hour. */
+export interface BalanceView extends Told {
+  readonly vehicleId: string;
+  readonly atMs: number;
+  readonly rows: readonly BalanceRow[];
+}
+
+/** Soil and protection of one car, and what was seen of it. */
+export interface ConditionView extends ConditionAnswer {
+  readonly looks: readonly SoilLookRecord[];
+}
+
+/** The program’s hour, and whether it may be set. */
+export interface Clock {
+  readonly nowMs: number;
+  readonly canBeSet: boolean;
+}

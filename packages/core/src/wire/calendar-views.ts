@@ -1,0 +1,17 @@
+export interface CalendarView {
+  /** Where to subscribe; whoever has it can read the plan. */
+  readonly path: string;
+  readonly calendars: readonly {
+    readonly calendar: string;
+    readonly handsId: string | null;
+    readonly count: number;
+    readonly nextMs: number;
+  }[];
+}
+
+/** A stretch of time that a calendar says is taken. */
+export interface BusySpan {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly summary: string;
+}

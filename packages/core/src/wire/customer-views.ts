@@ -1,0 +1,26 @@
+import type { MessageKind } from '../booking/index.js';
+import type { WashRecord } from '../log/index.js';
+import type { Quote } from '../quote/index.js';
+import type { Finding } from '../rules/index.js';
+import type { VerdictKind } from '../verdict/index.js';
+
+/** What a customer would pay, and what the visit takes. */
+export interface QuoteAnswer extends Quote {
+  readonly minutes: number;
+  /** Money and one's own time, ways included, minor units. */
+  readonly takesMinor: number;
+}
+
+/** What a customer does not know yet. */
+export interface Untold {
+  readonly kind: MessageKind;
+  readonly customerId: string;
+  readonly vehicleId: string;
+  readonly wash: WashRecord;
+  /** What they were told before; null: nothing of this wash. */
+  readonly told: { readonly startMs: number; readonly placeId: string } | null;
+  /** What stands against the start that they were told of; null: nothing, or the forecast does not reach. */
+  readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
+  /** Coldest air where the car stands in the night after, °C; null: not known. */
+  readonly overnightC: number | null;
+}

@@ -1,0 +1,19 @@
+import type { RunAction, RunPack } from '../live/index.js';
+import type { WashRecord } from '../log/index.js';
+
+export interface RunAnswer {
+  readonly wash: WashRecord;
+  readonly vehicleName: string;
+  readonly placeName: string;
+  readonly pack: RunPack;
+  readonly actions: readonly RunAction[];
+  /** Of the last action; ask for what came after it. */
+  readonly seq: number;
+  readonly nowMs: number;
+}
+
+export interface RunNews {
+  readonly actions: readonly RunAction[];
+  readonly seq: number;
+  readonly nowMs: number;
+}

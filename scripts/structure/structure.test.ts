@@ -1,0 +1,179 @@
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { dirname, join, relative, resolve } from 'node:path';
+import { describe, expect, it } from '@jest/globals';
+
+const ROOT = resolve(import.meta.dirname, '..', '..');
+const WORKSPACES = ['packages/core/src', 'apps/server/src', 'apps/web/src'] as const;
+
+/**
+ * Files that are longer than the rest, and how long they may be: each is to become shorter, and none longer. Tables (`data/`, the
+ * schema, the demo's scenario) are not counted.
+ */
+const LONG_FILES: Readonly<Record<string, number>> = {
+  'apps/server/src/answers/answers.service.ts': 210,
+  'apps/server/src/demo/history.ts': 230,
+  'apps/server/src/plan/plan.service.ts': 270,
+  'apps/server/src/washes/wash-changes.service.ts': 230,
+  'apps/server/src/weather/read-aviation.ts': 290,
+  'apps/web/src/api/queries.ts': 335,
+  'apps/web/src/features/condition/protection-panel.tsx': 225,
+  'apps/web/src/features/customers/messages.tsx': 225,
+  'apps/web/src/features/kit/product-form.ts': 225,
+  'apps/web/src/features/lab/lab-page.tsx': 310,
+  'apps/web/src/features/live/close-sheet.tsx': 235,
+  'apps/web/src/features/live/more-sheet.tsx': 245,
+  'apps/web/src/features/live/run-log.ts': 355,
+  'apps/web/src/features/places/place-drawer.tsx': 255,
+  'apps/web/src/features/places/place-form.ts': 330,
+  'apps/web/src/features/plan/board.tsx': 210,
+  'apps/web/src/features/plan/plan-page.tsx': 270,
+  'apps/web/src/features/plan/plan-view.ts': 335,
+  'apps/web/src/features/plan/wash-panel.tsx': 260,
+  'apps/web/src/features/salt/salt-page.tsx': 215,
+  'apps/web/src/features/settings/settings-page.tsx': 260,
+  'apps/web/src/features/vehicles/vehicle-drawer.tsx': 270,
+  'apps/web/src/features/washes/washes-page.tsx': 210,
+  'apps/web/src/features/windows/windows-page.tsx': 220,
+  'apps/web/src/parts/unfolded-car-shape.ts': 215,
+  'apps/web/src/words/finding-words.ts': 230,
+  'apps/web/src/words/names.ts': 410,
+  'apps/web/src/words/run-words.ts': 210,
+  'packages/core/src/film/film-run.ts': 260,
+  'packages/core/src/kit/mix.ts': 220,
+  'packages/core/src/live/run-moment.ts': 260,
+  'packages/core/src/live/run-state.ts': 245,
+  'packages/core/src/method/shop-method.ts': 275,
+  'packages/core/src/plan/plan-answer.ts': 305,
+  'packages/core/src/plan/plan-case.ts': 530,
+  'packages/core/src/plan/vehicle-morning.ts': 275,
+  'packages/core/src/rules/care-rules.ts': 220,
+  'packages/core/src/rules/rule.ts': 215,
+  'packages/core/src/rules/water-rules.ts': 290,
+  'packages/core/src/run/run-step.ts': 335,
+  'packages/core/src/salt/ledger.ts': 370,
+  'packages/core/src/schedule/compiled.ts': 210,
+  'packages/core/src/schedule/line.ts': 220,
+  'packages/core/src/shop/car-state.ts': 250,
+  'packages/core/src/verdict/flips.ts': 240,
+  'packages/core/src/verdict/grid.ts': 445,
+  'packages/core/src/verdict/site-hours.ts': 230,
+  'packages/core/src/weather/weather-rows.ts': 215,
+};
+const LINES = 200;
+const TABLES = /\/data\/|\/db\/schema\.ts$|\/demo\/scenario\.ts$/;
+
+const filesBelow = (folder: string): string[] =>
+  readdirSync(folder).flatMap((name) => {
+    const path = join(folder, name);
+    return statSync(path).isDirectory() ? filesBelow(path) : [path];
+  });
+const isSource = (path: string): boolean =>
+  /\.tsx?$/.test(path) && !/\.(test|d)\.tsx?$|\/testing\//.test(path);
+
+interface Module {
+  readonly path: string;
+  readonly text: string;
+  readonly imports: readonly string[];
+}
+
+/** The file that a relative import means, under its own name. */
+const fileOf = (from: string, name: string, known: ReadonlySet<string>): string | undefined => {
+  const stem = resolve(dirname(from), name.replace(/\.js$/, ''));
+  return [`${stem}.ts`, `${stem}.tsx`].find((path) => known.has(path));
+};
+
+function modulesOf(workspace: string): Module[] {
+  const paths = filesBelow(join(ROOT, workspace)).filter(isSource);
+  const known = new Set(paths);
+  return paths.map((path) => {
+    const text = readFileSync(path, 'utf8');
+    const named = [...text.matchAll(/(?:from|import|import\() ?'(\.[^']+)'/g)].map(([, name]) => name ?? '');
+    return { path, text, imports: named.flatMap((name) => fileOf(path, name, known) ?? []) };
+  });
+}
+
+/** Every circle that a walk along these arrows runs into. */
+function circlesOf(arrows: ReadonlyMap<string, ReadonlySet<string>>): string[] {
+  const done = new Set<string>();
+  const circles: string[] = [];
+  const walk = (at: string, trail: readonly string[]): void => {
+    if (trail.includes(at)) circles.push([...trail.slice(trail.indexOf(at)), at].join(' → '));
+    if (done.has(at) || trail.includes(at)) return;
+    for (const next of arrows.get(at) ?? []) walk(next, [...trail, at]);
+    done.add(at);
+  };
+  for (const at of arrows.keys()) walk(at, []);
+  return circles;
+}
+
+describe.each(WORKSPACES)('%s', (workspace) => {
+  const modules = modulesOf(workspace);
+  const short = (path: string): string => relative(join(ROOT, workspace), path);
+  const folderOf = (path: string): string => {
+    const [top = '', second = ''] = dirname(short(path)).split('/');
+    return top === 'features' ? `features/${second}` : top;
+  };
+
+  it('has no circle of files', () => {
+    const arrows = new Map(
+      modules.map(({ path, imports }) => [short(path), new Set(imports.map(short))] as const),
+    );
+    expect(circlesOf(arrows)).toEqual([]);
+  });
+
+  it('has no circle of folders', () => {
+    const arrows = new Map<string, Set<string>>();
+    for (const { path, imports } of modules) {
+      const from = folderOf(path);
+      const to = arrows.get(from) ?? new Set();
+      arrows.set(from, to);
+      for (const target of imports) if (folderOf(target) !== from) to.add(folderOf(target));
+    }
+    expect(circlesOf(arrows)).toEqual([]);
+  });
+
+  it('reaches another workspace only through the core’s front door', () => {
+    const outside = modules.flatMap(({ path, text }) =>
+      [...text.matchAll(/from '([^']+)'/g)]
+        .map(([, name]) => name ?? '')
+        .filter((name) => name.startsWith('@keen/') && name !== '@keen/core')
+        .map((name) => `${short(path)} → ${name}`),
+    );
+    expect(outside).toEqual([]);
+  });
+});
+
+it('production knows nothing of the demo', () => {
+  const users = modulesOf('apps/server/src')
+    .filter(({ path, imports }) => !path.includes('/demo/') && imports.some((to) => to.includes('/demo/')))
+    .map(({ path }) => relative(ROOT, path));
+  expect(users).toEqual([]);
+});
+
+it('features of the web do not know each other', () => {
+  const featureOf = (path: string): string | undefined => /\/features\/([^/]+)\//.exec(path)?.[1];
+  const crossings = modulesOf('apps/web/src').flatMap(({ path, imports }) =>
+    imports
+      .filter((to) => featureOf(path) && featureOf(to) && featureOf(path) !== featureOf(to))
+      .map((to) => `${relative(ROOT, path)} → ${relative(ROOT, to)}`),
+  );
+  expect(crossings).toEqual([]);
+});
+
+it('no service of the server leans on more than seven others', () => {
+  const heavy = modulesOf('apps/server/src').filter(({ text }) => {
+    const [, given = ''] = /@Injectable\(\)[\s\S]*?constructor\(([\s\S]*?)\) \{/.exec(text) ?? [];
+    return (given.match(/private readonly/g) ?? []).length > 7;
+  });
+  expect(heavy.map(({ path }) => relative(ROOT, path))).toEqual([]);
+});
+
+it('no file grows beyond what it may have', () => {
+  const lengths = WORKSPACES.flatMap(modulesOf)
+    .filter(({ path }) => !TABLES.test(path))
+    .map(({ path, text }) => ({ name: relative(ROOT, path), lines: text.split('\n').length - 1 }));
+  expect(lengths.filter(({ name, lines }) => lines > (LONG_FILES[name] ?? LINES))).toEqual([]);
+  // What has become short is no exception any more.
+  const names = new Set(lengths.filter(({ lines }) => lines > LINES).map(({ name }) => name));
+  expect(Object.keys(LONG_FILES).filter((name) => !names.has(name))).toEqual([]);
+});
