@@ -50,7 +50,10 @@ export default {
   testTimeout: 60_000,
   projects: [
     project('core', 'packages/core'),
-    project('server', 'apps/server'),
+    {
+      ...project('server', 'apps/server'),
+      globalSetup: `${import.meta.dirname}/scripts/jest/fresh-threads.js`,
+    },
     project('web', 'apps/web'),
     { ...project('structure', 'scripts/structure'), testMatch: ['<rootDir>/*.test.ts'] },
     components,

@@ -1,4 +1,4 @@
-// Sets up and starts the program from a fresh clone: node scripts/run.mjs demo | start | test | bench.
+// Sets up and starts the program from a fresh clone: node scripts/run.mjs demo | dev | start | test | bench.
 // Uses what comes with Node.js only, since nothing is installed yet when it begins.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
@@ -74,19 +74,32 @@ async function browser() {
   await run('apt-get', ['install', '-y', '-qq', 'chromium'], { DEBIAN_FRONTEND: 'noninteractive' });
 }
 
+/** The demo's data in a folder: made once, and left as it is where it has been made. */
+async function demoData(folder) {
+  const env = {
+    KEEN_DEMO: '1',
+    KEEN_CLOCK: process.env.KEEN_CLOCK ?? DEMO_CLOCK,
+    KEEN_DATA: process.env.KEEN_DATA ?? join(root, '.data', folder),
+  };
+  say('Preparing demo data …');
+  await run('node', [join('apps', 'server', 'dist', 'demo', 'seed-command.js')], env);
+  return env;
+}
+
 const modes = {
   async demo() {
     await install();
     await build();
-    const env = {
-      KEEN_DEMO: '1',
-      KEEN_CLOCK: process.env.KEEN_CLOCK ?? DEMO_CLOCK,
-      KEEN_DATA: process.env.KEEN_DATA ?? join(root, '.data', 'demo'),
-    };
-    say('Preparing demo data …');
-    await run('node', [join('apps', 'server', 'dist', 'demo', 'seed-command.js')], env);
+    const env = await demoData('demo');
     say('Starting. Stop with Ctrl-C.');
     await run('node', SERVER_COMMAND, env);
+  },
+  async dev() {
+    await install();
+    await build();
+    const env = await demoData('dev');
+    say('Starting: open the address that Vite prints. What you edit is rebuilt. Stop with Ctrl-C.');
+    await run(npm, ['run', '--silent', 'watch'], env);
   },
   async start() {
     await install();
@@ -108,7 +121,7 @@ const modes = {
   async bench() {
     await install();
     await build();
-    await run('node', [join('scripts', 'bench.mjs')]);
+    await run('node', [join('scripts', 'bench', 'run.mjs'), ...process.argv.slice(3)]);
   },
 };
 

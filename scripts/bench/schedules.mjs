@@ -1,7 +1,7 @@
 // The planner against its own bound and against the integer-programming library alone, on a real plan and on made-up schedules.
 import { checkSchedule, solveSchedule } from '@keen/core';
 
-const internals = new URL('../packages/core/dist/schedule/', import.meta.url);
+const internals = new URL('../../packages/core/dist/schedule/', import.meta.url);
 const { compile } = await import(new URL('compiled.js', internals));
 const { programModel } = await import(new URL('program-model.js', internals));
 const { loadSolver, solveProgram } = await import(new URL('integer-program.js', internals));

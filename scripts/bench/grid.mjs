@@ -1,0 +1,77 @@
+import {
+  CLEAN,
+  COLD_LAKE_PORT,
+  DEFAULT_HOUSE,
+  DEFAULT_LIMITS,
+  everyHour,
+  METHODS,
+  NightAir,
+  placeSites,
+  RoadAhead,
+  roadHours,
+  simulateWeather,
+  verdictGrid,
+} from '@keen/core';
+import { add, median, timed } from './shared.mjs';
+
+/** The whole grid of one vehicle on one core, its places made anew each time. */
+export async function grid() {
+  const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+  const nowMs = Date.UTC(2026, 0, 14, 11);
+  const fromMs = nowMs - 36 * 3_600_000;
+  const course = (index) => ({
+    fromMs,
+    hours: simulateWeather({
+      climate: COLD_LAKE_PORT,
+      seed: 3,
+      fromMs,
+      hourCount: 276,
+      member: { issuedMs: nowMs, index },
+    }),
+  });
+  const control = course(0);
+  const members = Array.from({ length: 20 }, (_, i) => course(i + 1));
+  const places = DEMO_PLACES.map((place) => ({
+    ...place,
+    methods: METHODS.filter(({ placeKinds }) => placeKinds.includes(place.kind)).map(({ id }) => ({
+      methodId: id,
+      priceMinor: 0,
+    })),
+  }));
+  const roads = roadHours(control.hours, { roadClass: 'main', at: places[0], treatments: [] });
+  const night = new NightAir(null, control);
+  const measure = async (with20) => {
+    const runs = [];
+    for (const vehicle of DEMO_VEHICLES.slice(0, 5)) {
+      runs.push(
+        await timed(() => {
+          const forecast = {
+            control,
+            members: with20 ? members : [],
+            roadAhead: new RoadAhead(control.fromMs, roads),
+          };
+          verdictGrid({
+            vehicle,
+            limits: DEFAULT_LIMITS,
+            house: DEFAULT_HOUSE,
+            soil: CLEAN,
+            night,
+            sites: placeSites(places, forecast),
+            startsMs: everyHour(nowMs, 168),
+            withMembers: with20,
+          });
+        }),
+      );
+    }
+    return median(runs);
+  };
+  const plain = await measure(false);
+  add(
+    `grid: 7 days × 5 places × ${METHODS.length} methods, cold, one core`,
+    `${plain.toFixed(0)} ms`,
+    '≤ 2000 ms',
+    plain <= 2000,
+  );
+  const asked = await measure(true);
+  add('the same, every start asked of 20 members', `${asked.toFixed(0)} ms`, '≤ 2000 ms', asked <= 2000);
+}
