@@ -47,7 +47,7 @@ export default defineConfig({
             },
             {
               name: 'mantine',
-              test: /node_modules[/](@mantine[/](core|hooks|form|notifications|spotlight)|@floating-ui|dayjs)[/]/,
+              test: /node_modules[/](@mantine[/](core|hooks|notifications|spotlight)|@floating-ui|dayjs)[/]/,
               priority: 20,
             },
             { name: 'charts', test: /node_modules[/](apexcharts|react-apexcharts)[/]/, priority: 10 },

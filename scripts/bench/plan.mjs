@@ -7,6 +7,7 @@ import {
   DEFAULT_PRICES,
   DEFAULT_SEASON,
   placeFacts,
+  PLAN_HOURS,
   simulateWeather,
 } from '@keen/core';
 import { measureSchedules } from './schedules.mjs';
