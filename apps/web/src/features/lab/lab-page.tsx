@@ -1,7 +1,7 @@
 import { Button, SegmentedControl, Select, Slider } from '@mantine/core';
 import type { FilmInput, FilmTrace } from '@keen/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useSearchParams } from 'react-router';
 import { useSettings } from '../../api/queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
@@ -44,7 +44,8 @@ function originText(query: URLSearchParams, format: Format): string | null {
 /** One panel, all inputs movable, the film's life drawn as it happens. */
 export function LabPage() {
   const format = useFormat();
-  const [query, setQuery] = useSearchParams();
+  const [query] = useSearchParams();
+  const { pathname } = useLocation();
   const { data: settings } = useSettings();
   const [began] = useState(() => filmOf(query, PLAIN_FILM));
   const [film, setFilm] = useState(began);
@@ -53,23 +54,21 @@ export function LabPage() {
   const origin = originText(query, format);
   const set = (change: Partial<FilmInput>): void => setFilm((old) => ({ ...old, ...change }));
 
-  // What is dialled stands in the address, so that it outlives a reload and can be passed on.
+  // What is dialled stands in the address, so that it outlives a reload and can be passed on. It is no navigation: that would call off
+  // one to another view which is under way.
   useEffect(() => {
     const timer = setTimeout(() => {
+      if (window.location.pathname !== pathname) return;
       const next = new URLSearchParams(labPath(film).split('?')[1]);
-      setQuery(
-        (old) => {
-          for (const key of ['panel', 'place', 'startMs']) {
-            const value = old.get(key);
-            if (value !== null) next.set(key, value);
-          }
-          return next;
-        },
-        { replace: true },
-      );
+      const old = new URLSearchParams(window.location.search);
+      for (const key of ['panel', 'place', 'startMs']) {
+        const value = old.get(key);
+        if (value !== null) next.set(key, value);
+      }
+      window.history.replaceState(window.history.state, '', `${pathname}?${next.toString()}`);
     }, KEEP_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [film, setQuery]);
+  }, [film, pathname]);
 
   return (
     <Page
