@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
+import { settled } from './settled.js';
 
 const ready = async (page: Page): Promise<void> =>
   expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 60_000 });
@@ -65,6 +66,23 @@ test('the lab begins from a verdict, answers at once, keeps what is dialled over
   await page.getByRole('button', { name: 'Back to where it began' }).click();
   await expect(page.getByRole('slider', { name: 'Strength of the brine' })).toHaveCount(0);
   await expect(page.getByText(/Worked out in \d+\.\d ms/)).toBeVisible();
+});
+
+test('the lab is left for another view at once, though what was dialled is still to be kept', async ({
+  page,
+}) => {
+  await settled(page, '/lab');
+  let letThrough = (): void => undefined;
+  const held = new Promise<void>((done) => (letThrough = done));
+  await page.route(/assets\/salt-page.*\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('slider', { name: 'Air', exact: true }).press('ArrowLeft');
+  await page.getByRole('link', { name: 'Salt', exact: true }).click();
+  await expect(page).toHaveURL(/airTempC=/);
+  letThrough();
+  await expect(page.getByRole('heading', { level: 1, name: 'Salt' })).toBeVisible();
 });
 
 test('what would change an answer is searched when it is asked for', async ({ page }) => {

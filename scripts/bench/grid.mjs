@@ -14,7 +14,7 @@ import {
 } from '@keen/core';
 import { add, median, timed } from './shared.mjs';
 
-/** The whole grid of one vehicle on one core, its places made anew each time. */
+/** The whole grid of one vehicle on one core, its places worked out again each time. */
 export async function grid() {
   const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
   const nowMs = Date.UTC(2026, 0, 14, 11);

@@ -1,6 +1,6 @@
 import { add, base, median, timed } from './shared.mjs';
 
-/** A forecast of ten days with its control and twenty members, read as a table and kept; then the weather put together anew. */
+/** A forecast of ten days with its control and twenty members, read as a table and kept; then the weather put together again. */
 export async function importing(get) {
   const control = (await get('weather')).ahead.slice(0, 240);
   const rows = Array.from({ length: 21 }, (_, member) =>

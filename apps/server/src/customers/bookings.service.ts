@@ -13,6 +13,7 @@ import {
   washCost,
   type BookingRecord,
   type QuoteAnswer,
+  MINUTES_PER_HOUR,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
@@ -21,8 +22,6 @@ import { SettingsService } from '../settings/settings.service.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { BookingsRepository } from '../records/bookings.repository.js';
 import type { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
-
-const MINUTES_PER_HOUR = 60;
 
 @Injectable()
 export class BookingsService {

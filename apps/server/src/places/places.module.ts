@@ -5,6 +5,5 @@ import { PlacesService } from './places.service.js';
 @Module({
   controllers: [PlacesController],
   providers: [PlacesService],
-  exports: [PlacesService],
 })
 export class PlacesModule {}

@@ -9,6 +9,5 @@ import { PlanService } from './plan.service.js';
   imports: [AnswersModule, WashesModule, SolverModule],
   controllers: [PlanController],
   providers: [PlanService],
-  exports: [PlanService],
 })
 export class PlanModule {}

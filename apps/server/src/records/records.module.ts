@@ -35,7 +35,7 @@ const REPOSITORIES = [
   WeatherRepository,
 ];
 
-/** All that is kept, for whoever reads or writes it; it knows nothing of what is made of it. */
+/** All stored rows. It knows nothing of what is made of them. */
 @Global()
 @Module({ providers: REPOSITORIES, exports: REPOSITORIES })
 export class RecordsModule {}

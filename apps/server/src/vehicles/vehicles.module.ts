@@ -5,6 +5,5 @@ import { VehiclesService } from './vehicles.service.js';
 @Module({
   controllers: [VehiclesController],
   providers: [VehiclesService],
-  exports: [VehiclesService],
 })
 export class VehiclesModule {}

@@ -75,7 +75,14 @@ describe('one start', () => {
     const { judgement } = answerTo<'cell'>({ ...FACTS, kind: 'cell', start: start(3) }, tools);
     const flips = answerTo<'flips'>({ ...FACTS, kind: 'flips', start: start(3) }, tools);
     expect(flips.length).toBeGreaterThan(0);
-    for (const flip of flips) expect(JSON.stringify(flip)).not.toBe(JSON.stringify(judgement));
+    const moved = flips.filter(({ at }) => at !== null);
+    expect(moved.length).toBeGreaterThan(0);
+    for (const { standing, limiting } of moved)
+      expect({ standing, ruleId: limiting?.ruleId }).not.toEqual({
+        standing: judgement.standing,
+        ruleId: judgement.limiting.ruleId,
+      });
+    for (const { standing } of flips.filter(({ at }) => at === null)) expect(standing).toBeNull();
   });
 
   it('has a pack whose sheet begins with its start and whose hours begin with its hour', () => {
@@ -105,7 +112,7 @@ const DEAR = { ...FACTS, prices: { ...FACTS.prices, saltMinorPerActiveHour: 500 
 describe('a plan', () => {
   const plan = answerTo<'plan'>({ ...DEAR, kind: 'plan', cars: [FACTS.car], facts: NOTES }, tools);
 
-  it('is told again from what it chose', () => {
+  it('can be worded again from what it chose', () => {
     const { chosen } = plan.schedule;
     const again = { ...DEAR, kind: 'plan-tell' as const, cars: [FACTS.car], facts: NOTES, chosen };
     expect(answerTo<'plan-tell'>(again, tools)).toEqual(plan.answer);

@@ -20,7 +20,7 @@ import {
   memberAsker,
 } from '../verdict/index.js';
 
-/** One start laid open, with the film of each panel, from which the lab begins. */
+/** One start in full, with the film of each panel, from which the lab begins. */
 export interface CellAnswer extends CellDetail {
   readonly films: readonly { readonly panel: Panel['id']; readonly input: FilmInput }[];
   /** Coldest air where the car stands in the night after, °C; null: not known. */

@@ -126,7 +126,7 @@ function daysAhead(
 }
 
 /** What a car's state is worked out from, besides weather and roads. */
-export interface CarCase extends Pick<ShopFacts, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
+interface CarCase extends Pick<ShopFacts, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
   readonly car: CarFacts;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Place | null;
@@ -147,7 +147,7 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
 }
 
 /** Works a car's life through to the present; all that was noted of it has happened. */
-export function carState(setting: CarCase, around: Surroundings): CarState {
+function carState(setting: CarCase, around: Surroundings): CarState {
   const { car, standsAt: at } = setting;
   const { vehicle } = car;
   const methods = shopMethods(setting.house, vehicle);

@@ -27,7 +27,7 @@ export interface Keeper {
   only(room: KeptRoom, under: object): void;
 }
 
-/** Makes everything anew: what an answer is without anything kept. */
+/** Keeps nothing, so that every value is worked out again. */
 export const KEEP_NOTHING: Keeper = {
   of: (_room, inputs, make) => make(inputs),
   get: () => undefined,

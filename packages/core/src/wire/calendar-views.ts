@@ -1,5 +1,5 @@
 export interface CalendarView {
-  /** Where to subscribe; whoever has it can read the plan. */
+  /** Where to subscribe; anyone who has it can read the plan. */
   readonly path: string;
   readonly calendars: readonly {
     readonly calendar: string;

@@ -19,7 +19,7 @@ export interface Untold {
   readonly wash: WashRecord;
   /** What they were told before; null: nothing of this wash. */
   readonly told: { readonly startMs: number; readonly placeId: string } | null;
-  /** What stands against the start that they were told of; null: nothing, or the forecast does not reach. */
+  /** Why the start that they know of does not go any more; null: it goes, or the forecast does not reach. */
   readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
   /** Coldest air where the car stands in the night after, °C; null: not known. */
   readonly overnightC: number | null;

@@ -16,7 +16,7 @@ export interface PlanStanding {
   readonly state: SearchState;
 }
 
-/** A change with the reason why: what stands against the old start now. */
+/** A change, and why the old start does not go any more. */
 export type ExplainedChange = PlanChange & {
   readonly id: string;
   readonly washId: string | null;

@@ -41,7 +41,7 @@ export interface Bulletins {
   readonly treatments: readonly TreatmentRecord[];
 }
 
-/** A bulletin that was kept, and whether it came after the fact, so that the ledger was run anew from there. */
+/** A bulletin that was kept, and whether it came after the fact, so that the salt was worked out again from there. */
 export interface KeptBulletin extends TreatmentRecord {
   readonly isLate: boolean;
 }
