@@ -3,6 +3,7 @@ export * from './air/index.js';
 export * from './sun/index.js';
 export * from './brine/index.js';
 export * from './film/index.js';
+export * from './wash/index.js';
 export * from './water/index.js';
 export * from './drive/index.js';
 export * from './salt/index.js';

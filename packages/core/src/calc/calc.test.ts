@@ -48,6 +48,7 @@ describe('the catalogue', () => {
       'sun',
       'sun-on-panel',
       'swab',
+      'wash',
       'wind-chill',
     ]);
   });
@@ -82,6 +83,29 @@ describe('calculate', () => {
     { name: 'film', input: FILM },
     { name: 'film', input: { ...FILM, brine: { agent: 'NaCl', massPercent: 8 } } },
     { name: 'brine', input: { agent: 'NaCl', massPercent: 30 } },
+    {
+      name: 'wash',
+      input: {
+        material: 'steel',
+        tiltDeg: 90,
+        absorptanceFraction: 0.7,
+        climate: [
+          {
+            fromMinute: 0,
+            solarWm2: 0,
+            airTempC: -5,
+            relHumidityFraction: 0.7,
+            airSpeedMetresPerSecond: 1,
+            skyTempC: -15,
+          },
+        ],
+        events: [
+          { kind: 'wet', atMinute: 0, filmGramsPerM2: 60, passesGramsPerM2: 3000, waterTempC: 34 },
+          { kind: 'blow', atMinute: 3, leavesFraction: 0.1 },
+          { kind: 'wipe', atMinute: 5, leavesGramsPerM2: 3 },
+        ],
+      },
+    },
     { name: 'deliquescence', input: { agent: 'CaCl2', tempC: 20 } },
     { name: 'hardness', input: { value: 312, unit: 'mgPerLitreCaCO3' } },
     { name: 'dilution', input: { totalMl: 1000, partsWater: 9 } },

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { brineFreezing, deliquescence } from '../brine/index.js';
 import { film } from '../film/index.js';
+import { washSum } from '../wash/index.js';
 import { defineCalculator } from './calculator.js';
 import { agent, airTempC, fraction, massPercent, number } from './fields.js';
 
@@ -31,6 +32,66 @@ export const filmSum = defineCalculator({
     wetEdgeMinutes: number('min').nullable(),
   }),
   run: film,
+});
+
+const minute = number('min from the beginning of the wash');
+const rubs = z.boolean().optional();
+
+export const panelWashSum = defineCalculator({
+  name: 'wash',
+  question: 'What becomes of one panel through a whole wash: when does it freeze, when is it dry?',
+  input: z.strictObject({
+    material: z.enum(['steel', 'aluminium', 'glass', 'plastic']),
+    tiltDeg: number('deg'),
+    absorptanceFraction: fraction,
+    climate: z.array(
+      z.strictObject({
+        fromMinute: minute,
+        solarWm2: number('W/m² on the panel'),
+        airTempC,
+        relHumidityFraction: fraction,
+        airSpeedMetresPerSecond: number('m/s at the panel'),
+        skyTempC: number('°C'),
+      }),
+    ),
+    startPanelC: number('°C; the steady dry panel if absent').optional(),
+    events: z.array(
+      z.discriminatedUnion('kind', [
+        z.strictObject({
+          kind: z.literal('wet'),
+          atMinute: minute,
+          filmGramsPerM2: number('g/m² that stay'),
+          passesGramsPerM2: number('g/m² in all; the film if absent').optional(),
+          waterTempC: number('°C'),
+          rubs,
+        }),
+        z.strictObject({ kind: z.literal('blow'), atMinute: minute, leavesFraction: fraction, rubs }),
+        z.strictObject({
+          kind: z.literal('wipe'),
+          atMinute: minute,
+          leavesGramsPerM2: number('g/m² of liquid water'),
+          rubs,
+        }),
+      ]),
+    ),
+    afterMinutes: number('min').optional(),
+  }),
+  output: z.object({
+    startPanelC: number('°C'),
+    spans: z.array(
+      z.object({
+        atMinute: minute,
+        startTempC: number('°C'),
+        firstIceMinute: minute.nullable(),
+        dryMinute: minute.nullable(),
+        lowestTempC: number('°C'),
+        endTempC: number('°C'),
+        endWaterGramsPerM2: number('g/m²'),
+        endIceGramsPerM2: number('g/m²'),
+      }),
+    ),
+  }),
+  run: washSum,
 });
 
 export const brineSum = defineCalculator({

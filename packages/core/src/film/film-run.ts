@@ -9,7 +9,8 @@ import {
 import type { PanelClimate } from './panel-climate.js';
 import type { WaterStore } from './water-store.js';
 
-const TINY_KG = 1e-12;
+/** Less water than this is none, kg/m². */
+export const TINY_KG = 1e-12;
 /** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight. */
 const STEP_K = 1;
 const LONGEST_STEP_SECONDS = 120;
@@ -17,6 +18,10 @@ const LONGEST_STEP_SECONDS = 120;
 const LEAST_PHASE_STEP_SECONDS = 2;
 /** With dissolved solids the strength follows the water, which may change by this share in one step. */
 const STEP_WATER_SHARE = 0.05;
+/** Of plain water this share may leave in one step: how much is still there when ice forms decides how cold it gets. */
+const STEP_PLAIN_SHARE = 0.2;
+/** The last of it is not halved for ever. */
+const LEAST_DRYING_STEP_SECONDS = 4;
 
 /** How closely, and how often at most, the meeting of a brine's temperature and its freezing point is looked for. */
 const FREEZING_LOOK_SECONDS = 0.2;
@@ -70,21 +75,24 @@ export class FilmRun {
   /**
    * @param store panel and water
    * @param climate what surrounds them
-   * @param start water in kg/m² and the temperature of panel and water, °C
+   * @param start water in kg/m², and the temperature of panel and water, °C, or their enthalpy, J/m², where ice and water may share it
    */
   constructor(
     private readonly store: WaterStore,
     private readonly climate: PanelClimate,
-    start: { readonly waterKg: number; readonly tempC: number; readonly stepScale?: number },
+    start: { readonly waterKg: number; readonly stepScale?: number } & (
+      | { readonly tempC: number }
+      | { readonly enthalpyJ: number }
+    ),
   ) {
     this.stepScale = start.stepScale ?? 1;
     this.waterKg = start.waterKg;
-    this.enthalpyJ = store.enthalpy(start.waterKg, start.tempC);
+    this.enthalpyJ = 'tempC' in start ? store.enthalpy(start.waterKg, start.tempC) : start.enthalpyJ;
     const { tempC, iceKgPerM2 } = store.phases(start.waterKg, this.enthalpyJ);
     this.tempC = tempC;
     this.iceKg = iceKgPerM2;
-    this.lowestTempC = start.tempC;
-    this.highestTempC = start.tempC;
+    this.lowestTempC = 'tempC' in start ? start.tempC : tempC;
+    this.highestTempC = this.lowestTempC;
     if (iceKgPerM2 > TINY_KG) this.firstIceSeconds = 0;
     if (start.waterKg <= TINY_KG) this.drySeconds = 0;
   }
@@ -204,11 +212,16 @@ export class FilmRun {
     const settlesByK = Math.abs(rates.heatWm2 / rates.conductanceWm2K);
     const stepK = STEP_K * this.stepScale;
     const byHeat = settlesByK <= stepK ? longest : -tau * Math.log1p(-stepK / settlesByK);
-    const bySolids =
-      rates.evaporation !== 0 && this.store.waterActivity(this.waterKg, this.tempC) < 1
-        ? Math.max(1, (STEP_WATER_SHARE * this.stepScale * this.waterKg) / Math.abs(rates.evaporation))
-        : longest;
-    return Math.min(longest, byHeat, bySolids);
+    return Math.min(longest, byHeat, this.stepByWater(rates, longest));
+  }
+
+  /** How long until so much water has come or gone that the balance is another. */
+  private stepByWater({ evaporation }: Rates, longest: number): number {
+    if (evaporation === 0) return longest;
+    const isBrine = this.store.waterActivity(this.waterKg, this.tempC) < 1;
+    const share = isBrine ? STEP_WATER_SHARE : STEP_PLAIN_SHARE;
+    const least = isBrine ? 1 : LEAST_DRYING_STEP_SECONDS * this.stepScale;
+    return Math.max(least, (share * this.stepScale * this.waterKg) / Math.abs(evaporation));
   }
 
   private secondsToPhaseChange(rates: Rates, tau: number): number {

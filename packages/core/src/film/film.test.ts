@@ -226,6 +226,25 @@ describe('the solver', () => {
     expect(filmLife({ ...SHADED, startTempC: -3 }).lowestTempC).toBeLessThanOrEqual(-3);
   });
 
+  it.each([
+    // Thin films on hot metal in the cold: how little is left when ice forms decides how cold it gets.
+    {
+      material: 'aluminium',
+      airTempC: -23,
+      filmGramsPerM2: 46,
+      startTempC: 77,
+      airSpeedMetresPerSecond: 6.8,
+    },
+    { material: 'steel', airTempC: -16.5, filmGramsPerM2: 44, startTempC: 68, airSpeedMetresPerSecond: 3.8 },
+    { material: 'glass', airTempC: -23, filmGramsPerM2: 110, startTempC: 64, airSpeedMetresPerSecond: 3.2 },
+    { material: 'steel', airTempC: -10, filmGramsPerM2: 3, startTempC: 60, airSpeedMetresPerSecond: 2 },
+    { material: 'steel', airTempC: 25, filmGramsPerM2: 5, startTempC: 75, airSpeedMetresPerSecond: 3 },
+  ] as const)('its coldest is right to 0.3 K: $filmGramsPerM2 g on $material of $startTempC °C', (change) => {
+    const input = { ...SHADED, ...change, tiltDeg: 30, skyTempC: change.airTempC - 12, horizonMinutes: 120 };
+    const fine = filmLife(input, { stepScale: 0.03 });
+    expect(Math.abs(filmLife(input).lowestTempC - fine.lowestTempC)).toBeLessThan(0.3);
+  });
+
   it('stops early when only the wet edge is asked, with the same edge', () => {
     const whole = filmLife(SHADED);
     const edge = filmLife(SHADED, { until: 'wet-edge' });

@@ -22,6 +22,10 @@ interface WetSurroundings extends PanelSurroundings {
 
 const BRACKET = { low: -120, high: 150 };
 
+/** Where a dry panel settles: sun-baked, or cooled by the sky; °C. */
+export const dryPanelC = (climate: PanelClimate): number =>
+  bisect((tempC) => climate.dryHeatWm2(tempC), BRACKET);
+
 /**
  * Where does this panel's temperature settle, dry and wet?
  *
@@ -43,5 +47,5 @@ export function steadyTemps(around: WetSurroundings): SteadyTemps {
       (vaporisationJPerKg(tempC) + FUSION_J_PER_KG + (WATER_HEAT_J_PER_KG_K - ICE_HEAT_J_PER_KG_K) * tempC);
   const liquidC = bisect(overLiquid, BRACKET);
   const wetPanelTempC = liquidC >= freezingC ? liquidC : Math.min(freezingC, bisect(overIce, BRACKET));
-  return { dryPanelTempC: bisect((tempC) => climate.dryHeatWm2(tempC), BRACKET), wetPanelTempC };
+  return { dryPanelTempC: dryPanelC(climate), wetPanelTempC };
 }

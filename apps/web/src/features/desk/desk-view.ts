@@ -13,6 +13,7 @@ interface Property {
   readonly type?: string;
   readonly enum?: readonly string[];
   readonly unit?: string;
+  readonly items?: { readonly type?: string };
 }
 
 interface ObjectSchema {
@@ -20,11 +21,11 @@ interface ObjectSchema {
   readonly required?: readonly string[];
 }
 
-function kindOf({ type, enum: choices }: Property): DeskField['kind'] | null {
+function kindOf({ type, enum: choices, items }: Property): DeskField['kind'] | null {
   if (choices) return 'choice';
   if (type === 'number' || type === 'integer') return 'number';
   if (type === 'boolean') return 'switch';
-  if (type === 'array') return 'list';
+  if (type === 'array') return items?.type === 'number' || items?.type === 'integer' ? 'list' : null;
   return type === 'string' ? 'text' : null;
 }
 

@@ -1,0 +1,2 @@
+export * from './panel-wash.js';
+export * from './wash-sum.js';
