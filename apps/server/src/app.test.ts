@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import {
-  type CellDetail,
+  type CellAnswer,
   type PlaceRecord,
   type VehicleRecord,
   type WashRecord,
@@ -221,8 +221,8 @@ describe('verdicts', () => {
   it('gives every rule its say for one start', async () => {
     const query = { vehicleId: vehicle.id, placeId: place.id, methodId: 'garage-rinseless', startMs: TEN };
     const { body } = await api().get('/api/verdicts/cell').query(query).expect(200);
-    expect((body as CellDetail).judgement).toMatchObject({ standing: 'go' });
-    expect((body as CellDetail).film?.ice.minutes).toBeNull();
+    expect((body as CellAnswer).judgement).toMatchObject({ standing: 'go' });
+    expect((body as CellAnswer).water?.ice.minutes).toBeNull();
   });
 
   it('refuses a start beyond the forecast and an unknown place', async () => {
@@ -255,14 +255,14 @@ describe('verdicts', () => {
 
   it('moves with a limit that is moved', async () => {
     const cell = { vehicleId: vehicle.id, placeId: place.id, methodId: 'garage-rinseless', startMs: TEN };
-    const spotsOf = (detail: CellDetail) =>
+    const spotsOf = (detail: CellAnswer) =>
       detail.judgement.findings.find(({ ruleId }) => ruleId === 'spots');
-    const before = spotsOf((await api().get('/api/verdicts/cell').query(cell)).body as CellDetail);
+    const before = spotsOf((await api().get('/api/verdicts/cell').query(cell)).body as CellAnswer);
     await api()
       .patch('/api/settings')
       .send({ limits: { spotsShowScale: 2 } })
       .expect(200);
-    const after = spotsOf((await api().get('/api/verdicts/cell').query(cell)).body as CellDetail);
+    const after = spotsOf((await api().get('/api/verdicts/cell').query(cell)).body as CellAnswer);
     expect(after?.limit).toBeCloseTo((before?.limit ?? NaN) * 2, 6);
     await api()
       .patch('/api/settings')

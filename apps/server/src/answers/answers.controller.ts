@@ -11,7 +11,15 @@ import {
   Sse,
 } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { CadenceOutcome, Flip, CellAnswer, SaltAnswer, BalanceView, WindowsView } from '@keen/core';
+import type {
+  CadenceOutcome,
+  Flip,
+  CellAnswer,
+  SaltAnswer,
+  BalanceView,
+  WashAnswer,
+  WindowsView,
+} from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
@@ -37,6 +45,12 @@ export class AnswersController {
   @Get('cell')
   cell(@Query() query: CellQueryDto): Promise<CellAnswer> {
     return this.verdicts.cell(query);
+  }
+
+  /** One start worked through: its steps on their clock, minutes, money and litres, and what becomes of every panel. */
+  @Get('wash')
+  wash(@Query() query: CellQueryDto): Promise<WashAnswer> {
+    return this.verdicts.wash(query);
   }
 
   /** The nearest change of each input that would change the answer to one start. */

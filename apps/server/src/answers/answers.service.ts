@@ -28,6 +28,8 @@ import {
   type BalanceView,
   type BookingRecord,
   type CellQuery,
+  type WashAnswer,
+  type WayId,
   type DayLight,
   type WindowsView,
 } from '@keen/core';
@@ -140,6 +142,14 @@ export class AnswersService {
     return { ...detail, issuedMs: asked.told.issuedMs };
   }
 
+  /** One start worked through, step by step and panel by panel. @throws 400 outside the forecast */
+  async wash(query: CellQuery): Promise<WashAnswer> {
+    const asked = await this.start(query);
+    const worked = asked && (await this.ask({ ...asked.question, kind: 'wash' }));
+    if (!worked) throw notForecast();
+    return worked;
+  }
+
   /** What would change the answer to one start. @throws 400 outside the forecast */
   async flips(query: CellQuery): Promise<Flip[]> {
     const asked = await this.start(query);
@@ -148,18 +158,19 @@ export class AnswersService {
   }
 
   /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
-  async runPack(query: CellQuery): Promise<(PackDraft & Told) | null> {
+  async runPack(query: CellQuery & { readonly wayId?: WayId }): Promise<(PackDraft & Told) | null> {
     const [asked, kit] = await Promise.all([this.start(query), this.shop.kit()]);
     if (!asked) return null;
     const draft = await this.ask({ ...asked.question, kind: 'run-pack', kit });
     return draft && { ...draft, ...asked.told };
   }
 
-  private async start({ vehicleId, placeId, methodId, startMs }: CellQuery) {
+  private async start({ vehicleId, placeId, methodId, startMs, wayId }: CellQuery & { wayId?: WayId }) {
     await this.places.read(placeId);
     const { facts, told } = await this.shop.car(vehicleId);
     if (!isForecast(facts, startMs)) return null;
-    return { question: { ...facts, start: { placeId, methodId, startMs } }, told };
+    const start = { placeId, methodId, startMs, ...(wayId ? { wayId } : {}) };
+    return { question: { ...facts, start }, told };
   }
 
   /** The salt of one vehicle over the season. */

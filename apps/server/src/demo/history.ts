@@ -4,7 +4,9 @@ import {
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   localTime,
+  inUsualWay,
   methodOf,
+  shopMethod,
   NightAir,
   type PanelId,
   type SeasonJobId,
@@ -206,6 +208,7 @@ export function demoHistory(hours: readonly WeatherHour[], nowMs: number): WashR
 
 /** One wash that is planned already. */
 export function demoPlans(nowMs: number): WashRecord[] {
+  const orangeHatch = DEMO_VEHICLES.find(({ id }) => id === 'orange-hatch');
   return [
     {
       id: 'orange-hatch-planned',
@@ -214,7 +217,7 @@ export function demoPlans(nowMs: number): WashRecord[] {
       methodId: 'garage-rinseless',
       status: 'planned',
       startMs: atLocalHour(nowMs + MS_PER_DAY, 15),
-      minutes: methodOf('garage-rinseless').minutes,
+      minutes: inUsualWay(shopMethod('garage-rinseless', DEFAULT_HOUSE, orangeHatch)).minutes,
       handsId: 'owner',
       isLocked: true,
       startedMs: null,

@@ -40,7 +40,8 @@ interface Shop {
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
   readonly hands: readonly Hands[];
-  readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord) => number;
+  /** Of a wash as it is worked through; in its usual way where the forecast does not reach. */
+  readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord, workedMinutes: number | null) => number;
   /** Wanted between two washes of the same hands. */
   readonly restMinutes: number;
   readonly nowMs: number;
@@ -53,6 +54,14 @@ interface Wanted {
   readonly anyHands?: boolean;
   /** It comes back as it was, with the minutes that were reckoned then. */
   readonly isBack?: boolean;
+  /** As the program works it through; absent where the forecast does not reach. */
+  readonly worked?: Worked;
+}
+
+/** What the program says of a start: verdict and way, and the minutes that it takes so. */
+interface Worked {
+  readonly predicted: Predicted;
+  readonly minutes: number;
 }
 
 @Injectable()
@@ -94,10 +103,11 @@ export class WashChangesService {
       return wash;
     });
     const back = placed.length;
-    for (const want of wanted) placed.push(place(want, [...others, ...placed], shop));
-    const records = await Promise.all(
-      placed.slice(back).map(async (record) => ({ ...record, predicted: await this.predict(record) })),
+    const worked = await Promise.all(
+      wanted.map(async (want) => ({ ...want, ...(await this.work(want, shop)) })),
     );
+    for (const want of worked) placed.push(place(want, [...others, ...placed], shop));
+    const records = placed.slice(back);
     const added = records.slice(0, changes.add?.length ?? 0);
     const after = records.slice(added.length);
     await this.washes.change({
@@ -140,19 +150,23 @@ export class WashChangesService {
       this.settings.read(),
     ]);
     const jobs = shopSeasonJobs(season);
-    const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle) =>
-      shopMethod(methodId, house, vehicle).minutes + extrasOf(extras, jobs).minutes;
+    const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle, workedMinutes) =>
+      (workedMinutes ?? shopMethod(methodId, house, vehicle).minutes) + extrasOf(extras, jobs).minutes;
     const { restMinutes } = house.numbers;
     return { places, vehicles, hands, minutesOf, restMinutes, nowMs: this.clock.now() };
   }
 
-  /** What the program says of this start; null beyond the forecast. */
-  private async predict(wash: WashRecord): Promise<Predicted | null> {
-    const { vehicleId, placeId, methodId, startMs } = wash;
-    const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
-    if (!detail) return null;
-    const { judgement, issuedMs } = detail;
-    return { verdict: judgement.standing, limiting: judgement.limiting, forecastIssuedMs: issuedMs };
+  /** Works a start through, where the shop has what it names; nothing beyond the forecast. */
+  private async work({ record }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
+    const { vehicleId, placeId, methodId, startMs } = record;
+    const isKnown =
+      shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
+    const detail = isKnown && (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs }));
+    if (!detail) return {};
+    const { judgement, issuedMs, wayId, wash } = detail;
+    const { standing, limiting } = judgement;
+    const predicted = { verdict: standing, limiting, forecastIssuedMs: issuedMs, wayId };
+    return { worked: { predicted, minutes: wash.minutes } };
   }
 }
 
@@ -186,7 +200,7 @@ function movedWash(
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
 function place(
-  { field, record, anyHands, isBack }: Wanted,
+  { field, record, anyHands, isBack, worked }: Wanted,
   standing: readonly WashRecord[],
   shop: Shop,
 ): WashRecord {
@@ -196,7 +210,13 @@ function place(
   if (!there) throw notFound('place', record.placeId);
   if (!there.methods.some(({ methodId }) => methodId === record.methodId))
     throw badField(`${field}methodId`, `methodId: ${record.methodId} cannot be done at ${there.name}.`);
-  const wash = isBack ? record : { ...record, minutes: shop.minutesOf(record, vehicle) };
+  const wash = isBack
+    ? record
+    : {
+        ...record,
+        minutes: shop.minutesOf(record, vehicle, worked?.minutes ?? null),
+        predicted: worked?.predicted ?? null,
+      };
   if (endOf(wash) < shop.nowMs)
     throw badField(
       `${field}startMs`,

@@ -33,6 +33,7 @@ import {
   type Treatment,
   type TreatmentRecord,
   type VehicleRecord,
+  type WashAnswer,
   type WashRecord,
   type WeatherAnswer,
   type WindowsView,
@@ -105,6 +106,15 @@ export const useCell = (query: CellQuery | null) =>
   useQuery({
     queryKey: ['verdicts', 'cell', query],
     queryFn: ({ signal }) => ask<CellAnswer>(`verdicts/cell?${queryText(query ?? {})}`, { signal }),
+    enabled: query !== null,
+    placeholderData: keepPreviousData,
+  });
+
+/** One start worked through, step by step and panel by panel. */
+export const useWorkedWash = (query: CellQuery | null) =>
+  useQuery({
+    queryKey: ['verdicts', 'wash', query],
+    queryFn: ({ signal }) => ask<WashAnswer>(`verdicts/wash?${queryText(query ?? {})}`, { signal }),
     enabled: query !== null,
     placeholderData: keepPreviousData,
   });

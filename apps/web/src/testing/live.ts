@@ -10,6 +10,7 @@ export const liveStep = (
   step: {
     id,
     groups: ['upper'],
+    part: null,
     direction: null,
     fromMinute: 0,
     minutes: 4,

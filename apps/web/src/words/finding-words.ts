@@ -1,10 +1,25 @@
 import type { Finding, MarginUnit } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { PANEL_NAMES, SECTION_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
+import { PANEL_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
+import { SECTION_NAMES } from './way-words.js';
 
 const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[panel] : 'car');
-const sectionOf = ({ section }: Finding): string =>
-  section ? (SECTION_NAMES[section] ?? section) : 'a smaller section';
+/** "you work two panels at a time, each rinsed just before": what the remedy asks of the hands. */
+function workedSo({ section = 'one-panel', before }: Finding): string {
+  const first =
+    before === 'rinse'
+      ? ', each rinsed just before you touch it'
+      : before === 'soak'
+        ? ', each soaked with warm water just before you touch it'
+        : '';
+  return `you work ${SECTION_NAMES[section]} at a time${first}`;
+}
+const WAYS: ReadonlySet<Finding['remedy']> = new Set([
+  'smaller-section',
+  'rinse-each-part',
+  'soak-each-part',
+]);
+const isInOtherWay = ({ level, remedy }: Finding): boolean => level === 'condition' && WAYS.has(remedy);
 
 /** A margin in the limit's own unit. */
 export function marginText(value: number, unit: MarginUnit, format: Format): string {
@@ -52,6 +67,7 @@ const beyond = ({ margin, unit }: Finding, format: Format): string =>
 
 const onIce: Phrase = (finding, format) => {
   const panel = panelOf(finding);
+  if (isInOtherWay(finding) && finding.unit === 'K') return `${workedSo(finding)}: then nothing freezes`;
   if (finding.unit === 'K') {
     if (finding.level === 'block')
       return `the ${panel} falls to ${actual(finding, format)}; a left film may freeze no colder than ${limit(finding, format)}`;
@@ -60,9 +76,9 @@ const onIce: Phrase = (finding, format) => {
     return `no ice: the coldest panel, the ${panel}, stays at ${actual(finding, format)}`;
   }
   if (finding.level === 'block')
-    return `film freezes ${beyond(finding, format)} before you can dry it (${panel}: ice after ${actual(finding, format)}, ${limit(finding, format)} needed)`;
+    return `the ${panel} freezes ${beyond(finding, format)} before your hand is there (ice after ${actual(finding, format)}, ${limit(finding, format)} needed)`;
   if (finding.level === 'condition')
-    return `you work ${sectionOf(finding)} at a time: the ${panel} freezes after ${actual(finding, format)}, ${limit(finding, format)} needed`;
+    return `${workedSo(finding)}: the ${panel} freezes after ${actual(finding, format)}, ${limit(finding, format)} needed`;
   return `${beyond(finding, format)} in hand before the ${panel} freezes (ice after ${actual(finding, format)})`;
 };
 
@@ -70,6 +86,7 @@ const onSpots: Phrase = (finding, format) => {
   const panel = panelOf(finding);
   if (finding.remedy === 'demin-rinse')
     return `the last rinse is demineralised: it would leave ${marginText(finding.amount ?? 0, 'mg/m²', format)} (now: ${onSpots({ ...finding, remedy: undefined, level: 'block' }, format)})`;
+  if (isInOtherWay(finding) && finding.unit === 'mg/m²') return `${workedSo(finding)}: then no spots show`;
   if (finding.unit === 'mg/m²') {
     return finding.level === 'block'
       ? `water left to dry leaves ${actual(finding, format)} on the ${panel}; ${limit(finding, format)} shows`
@@ -78,7 +95,7 @@ const onSpots: Phrase = (finding, format) => {
   if (finding.level === 'block')
     return `the ${panel} dries ${beyond(finding, format)} before you can wipe it (dry after ${actual(finding, format)}, ${limit(finding, format)} needed)`;
   if (finding.level === 'condition')
-    return `you work ${sectionOf(finding)} at a time: the ${panel} dries after ${actual(finding, format)}, ${limit(finding, format)} needed`;
+    return `${workedSo(finding)}: the ${panel} dries after ${actual(finding, format)}, ${limit(finding, format)} needed`;
   return `${beyond(finding, format)} in hand before the ${panel} dries`;
 };
 
@@ -170,11 +187,10 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
   },
   'dry-on': (finding, format) => {
     if (finding.level === 'unknown') return 'no weather for these hours';
-    if (finding.margin === null) return 'product stays wet for as long as it dwells';
-    if (finding.level === 'block')
-      return `product dries on the ${panelOf(finding)} after ${actual(finding, format)}; the shortest dwell is ${limit(finding, format)}`;
-    return finding.level === 'condition'
-      ? `you rinse it off sooner: product dries on the ${panelOf(finding)} after ${actual(finding, format)}, ${limit(finding, format)} is the usual dwell`
+    if (isInOtherWay(finding)) return `${workedSo(finding)}: then no product dries on`;
+    if (finding.margin === null) return 'products stay wet until they are rinsed off';
+    return finding.level === 'block'
+      ? `a product dries on the ${panelOf(finding)} after ${actual(finding, format)}; ${limit(finding, format)} pass before it is off`
       : `product stays wet ${actual(finding, format)} on the ${panelOf(finding)}`;
   },
   're-soiling': (finding, format) => {

@@ -71,13 +71,6 @@ export const PANEL_NAMES: Readonly<Record<PanelId, string>> = {
   rear: 'rear',
 };
 
-export const SECTION_NAMES: Readonly<Record<string, string>> = {
-  'whole-car': 'the whole car',
-  'one-side': 'one side',
-  'two-panels': 'two panels',
-  'one-panel': 'one panel',
-};
-
 export const RULE_NAMES: Readonly<Record<RuleId, string>> = {
   'method-offered': 'Offered here',
   'floor-drain': 'Floor and drain',
@@ -367,6 +360,7 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   wheels: 'wheels',
   foam: 'foam',
   'pre-soak': 'pre-soak',
+  'warm-soak': 'warm water over it',
   rinse: 'rinse',
   arches: 'arches',
   'underbody-bounce': 'underbody, bounced jet',

@@ -4,8 +4,8 @@ import type {
   Mix,
   MixInto,
   PackItem,
-  RunCaution,
-  RunReason,
+  StepCaution,
+  StepReason,
   RunStep,
   SkipReason,
   StepFault,
@@ -23,6 +23,7 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   wheels: 'Clean the wheels',
   foam: 'Foam it',
   'pre-soak': 'Pre-soak it',
+  'warm-soak': 'Soak it with warm water',
   rinse: 'Rinse it',
   arches: 'Flush the arches',
   'underbody-bounce': 'Bounce a jet under it',
@@ -57,7 +58,7 @@ export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
   under: 'underbody',
 };
 
-export const REASON_TEXTS: Readonly<Record<RunReason, string>> = {
+export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'no-wet-paint-left-waiting': 'while the paint is still dry, so that none waits wet',
   'dirtiest-last': 'last, so that what is dirtiest touches nothing else',
   'dwells-while-others-are-done': 'it works while other parts are done',
@@ -75,9 +76,10 @@ export const REASON_TEXTS: Readonly<Record<RunReason, string>> = {
   'no-bead-means-bare':
     'mist each panel: water must lie flat, for what still beads still carries the old protection; then wipe it down with the solvent',
   'shop-does-it-here': 'the shop does it here',
+  'warm-before-touch': 'warm water keeps ice away until the hand has been there',
 };
 
-export const CAUTION_TEXTS: Readonly<Record<RunCaution, string>> = {
+export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'data-sheet': 'The product’s data sheet goes before this dwell and mix.',
   'mains-near-water': 'Mains power near water: dry hands, a tripping switch, no cable in a puddle.',
   'no-jet-at-sensors':

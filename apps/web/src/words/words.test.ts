@@ -22,7 +22,7 @@ const ICE: Finding = {
 describe('verdicts in words', () => {
   it('name the reason and a number with its unit', () => {
     expect(verdictText('wait', ICE, format)).toBe(
-      'Wait: film freezes 6.0 min before you can dry it (roof: ice after 10 min, 16 min needed)',
+      'Wait: the roof freezes 6.0 min before your hand is there (ice after 10 min, 16 min needed)',
     );
   });
 

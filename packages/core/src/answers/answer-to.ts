@@ -7,6 +7,7 @@ import type { Question } from './question.js';
 import { type PackDraft, runPackAnswer } from './run-pack.js';
 import { type SaltAnswer, saltAnswer } from './salt.js';
 import type { Tools } from './tools.js';
+import { type WashAnswer, washAnswer } from './wash.js';
 import { type WeekAnswer, weekAnswer } from './week.js';
 import type { BalanceRow, CadenceOutcome, PlanAnswer, PlanOption, WorthOfRelief } from '../plan/index.js';
 import type { Flip } from '../verdict/index.js';
@@ -31,6 +32,7 @@ export interface Answers {
   salt: SaltAnswer;
   condition: ConditionAnswer;
   cell: CellAnswer;
+  wash: WashAnswer | null;
   'run-pack': PackDraft | null;
   flips: Flip[];
   balance: BalanceRow[];
@@ -48,6 +50,7 @@ const ANSWERERS: {
   salt: saltAnswer,
   condition: conditionAnswer,
   cell: cellAnswer,
+  wash: washAnswer,
   'run-pack': runPackAnswer,
   flips: flipsAnswer,
   balance: balanceAnswer,

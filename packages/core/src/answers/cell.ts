@@ -3,25 +3,27 @@ import type { Tools } from './tools.js';
 import { gridRequest, weekStarts } from './week.js';
 
 import type { FilmInput } from '../film/index.js';
-import { shopMethod } from '../method/index.js';
+import type { Method } from '../method/index.js';
+import { type WashTotals, washTotals } from '../plan/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { Judgement } from '../rules/index.js';
 import { type Keeper, type OfCar, controlSpan, roadAheadOf, roadFacts } from '../shop/index.js';
-import { type Panel, panelsOf } from '../vehicle/index.js';
+import type { Panel } from '../vehicle/index.js';
 import {
-  type CellDetail,
   type CellRequest,
   type Flip,
+  type Judged,
   PlaceCalendar,
   PlaceWeather,
   cellDetail,
-  filmInputFor,
   flipsOf,
   memberAsker,
 } from '../verdict/index.js';
+import { climateAt, tracksOf, waitsThrough } from '../wash/index.js';
 
-/** One start in full, with the film of each panel, from which the lab begins. */
-export interface CellAnswer extends CellDetail {
+/** One start in full, with the wash as it is done and the film of each panel, from which the lab begins. */
+export interface CellAnswer extends Omit<Judged, 'method'> {
+  readonly wash: WashTotals;
   readonly films: readonly { readonly panel: Panel['id']; readonly input: FilmInput }[];
   /** Coldest air where the car stands in the night after, °C; null: not known. */
   readonly overnightC: number | null;
@@ -47,25 +49,45 @@ export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
   };
 }
 
+/** Nothing is followed longer in the lab. */
+const FILM_HORIZON_MINUTES = 60;
+
+/** The last water on each panel, as the lab takes it. */
+function filmsOf(request: CellRequest, method: Method, startMs: number): CellAnswer['films'] {
+  const { vehicle, place, limits, control } = request;
+  const weather = new PlaceWeather(new PlaceCalendar(place), control);
+  const hours = weather.washHours(startMs, method.minutes);
+  if (!hours) return [];
+  return tracksOf({ vehicle, place, method }, limits).flatMap((track) => {
+    const { panel, material, surface, events } = track;
+    const last = waitsThrough(track, place, hours).find(({ wait }) => wait.isLast);
+    const atMinute = last && events[last.wait.event]?.atMinute;
+    if (!last || atMinute === undefined) return [];
+    const { site } = hours.findLast(({ fromMinute }) => fromMinute <= atMinute) ?? hours[0];
+    const input = {
+      material,
+      tiltDeg: surface.tiltDeg,
+      absorptanceFraction: surface.absorptanceFraction,
+      ...climateAt(place, surface, site),
+      filmGramsPerM2: last.filmGramsPerM2,
+      startTempC: last.startC,
+      horizonMinutes: FILM_HORIZON_MINUTES,
+    };
+    return [{ panel: panel.id, input }];
+  });
+}
+
 /** Does this one start go, what decides it, and how long does water last on each panel? */
 export function cellAnswer(question: OfStart, { keep }: Pick<Tools, 'keep'>): CellAnswer {
   const request = cellRequest(question, keep);
-  const { startMs, methodId } = question.start;
-  const { vehicle, place } = request;
-  const site = new PlaceWeather(new PlaceCalendar(place), request.control).siteHour(startMs);
-  const method = shopMethod(methodId, question.house, vehicle);
-  const washCase = { vehicle, place, method };
-  const films = site
-    ? panelsOf(vehicle.bodyClass).map((panel) => ({
-        panel: panel.id,
-        input: filmInputFor(washCase, panel, site),
-      }))
-    : [];
-  const detail = cellDetail(request, startMs);
+  const { startMs } = question.start;
+  const { method, ...detail } = cellDetail(request, startMs);
+  const { judgement } = detail;
   return {
     ...detail,
-    judgement: withForecast(question, keep, detail.judgement),
-    films,
+    judgement: withForecast(question, keep, judgement),
+    wash: washTotals(request.place, method),
+    films: filmsOf(request, method, startMs),
     overnightC: request.night.coldestAfterC(startMs + method.minutes * MS_PER_MINUTE),
   };
 }

@@ -8,3 +8,4 @@ export { PLAN_HOURS } from './morning.js';
 export type { MadePlan } from './plan.js';
 export type { PackDraft } from './run-pack.js';
 export type { SaltAnswer } from './salt.js';
+export type { WashAnswer, WashAnswerStep } from './wash.js';

@@ -15,7 +15,7 @@ import {
   carStateOf,
 } from '../shop/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { everyHour, memberAsker, verdictGrid } from '../verdict/index.js';
+import { bandJudges, everyHour, memberAsker, verdictGrid } from '../verdict/index.js';
 import { type WeatherHour, startOfHourMs } from '../weather/index.js';
 
 /** What a plan looks ahead. */
@@ -104,7 +104,8 @@ function makeMorning(
 ): VehicleMorning {
   const { car, weather, startsMs } = inputs;
   const request = gridRequest(inputs, keep, { startsMs, withMembers: false });
-  const bands = verdictGrid(request, { onProgress });
+  const judges = bandJudges(request);
+  const bands = verdictGrid(request, { onProgress }, judges);
   const state = carStateOf(inputs, keep);
   const { lastWashMs, lastContactMs } = state;
   const morning = vehicleMorning({
@@ -114,7 +115,7 @@ function makeMorning(
     soil: state.soilByGroup,
     ledger: state.ledger,
     ahead: state.ahead,
-    askMembers: weather.members.length > 0 ? memberAsker(request) : undefined,
+    askMembers: weather.members.length > 0 ? memberAsker(request, judges) : undefined,
     windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
     target: state.target,
     season: {

@@ -1,3 +1,4 @@
+import type { WayId } from '../method/index.js';
 import type { Kit } from '../kit/index.js';
 import type { CadencePart } from '../plan/index.js';
 import type { CarFacts, OfCar, PlanNotes, ShopFacts } from '../shop/index.js';
@@ -7,6 +8,8 @@ export interface StartQuestion {
   readonly placeId: string;
   readonly methodId: string;
   readonly startMs: number;
+  /** The way that was accepted; absent: the one that goes. */
+  readonly wayId?: WayId;
 }
 
 /** A week of starts for one vehicle. */
@@ -54,6 +57,12 @@ export interface CellQuestion extends OfCar {
   readonly start: StartQuestion;
 }
 
+/** One start, worked through step by step. */
+export interface WashQuestion extends OfCar {
+  readonly kind: 'wash';
+  readonly start: StartQuestion;
+}
+
 /** All that it takes to do one wash. */
 export interface RunPackQuestion extends OfCar {
   readonly kind: 'run-pack';
@@ -88,6 +97,7 @@ export type Question =
   | SaltQuestion
   | ConditionQuestion
   | CellQuestion
+  | WashQuestion
   | RunPackQuestion
   | FlipsQuestion
   | BalanceQuestion

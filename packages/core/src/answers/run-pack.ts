@@ -3,11 +3,11 @@ import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import type { PackHour, RunPack } from '../live/index.js';
-import { shopMethod } from '../method/index.js';
+import { inWay, shopMethod, wayOf } from '../method/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { runSheet } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
-import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { cellDetail, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
 
 /** Hours of weather that go with a run, for one that begins late or takes long. */
@@ -18,9 +18,10 @@ export type PackDraft = Omit<RunPack, 'id' | 'washId' | 'madeMs' | 'source' | 'i
 
 /** What does it take to do this wash there then? null where nobody knows that hour's weather. */
 export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, 'keep'>): PackDraft | null {
-  const { vehicle, place, control, night } = cellRequest(question, keep);
+  const request = cellRequest(question, keep);
+  const { vehicle, place, control, night } = request;
   const { start, limits, house, kit } = question;
-  const { startMs, methodId } = start;
+  const { startMs, methodId, wayId } = start;
   const calendar = new PlaceCalendar(place);
   const weather = new PlaceWeather(calendar, control);
   const hours = Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
@@ -28,25 +29,27 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
     const site = weather.siteHour(atMs);
     const outdoors = control.hours[Math.floor((atMs - control.fromMs) / MS_PER_HOUR)];
     if (!site || !outdoors) return null;
-    const { panelSunWm2: _, ...light } = site;
-    return { site: light, outdoors };
+    return { site, outdoors };
   });
   const [first] = hours;
   if (!first) return null;
-  const method = shopMethod(methodId, house, vehicle);
+  const plain = shopMethod(methodId, house, vehicle);
+  // What was accepted is what is done; without it, the way that the verdict has.
+  const method = wayId ? inWay(plain, wayOf(plain, wayId)) : cellDetail(request, startMs).method;
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
   const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
   const soil = carStateOf(question, keep).soilByGroup;
   const of = { vehicle, place, method, limits, isDark, overnightC: night.coldestAfterC(endMs) };
-  const site = { ...first.site, panelSunWm2: new Map<number, number>() };
+  const touched =
+    weather.washHours(startMs, method.minutes) ?? ([{ fromMinute: 0, site: first.site }] as const);
   const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
   return {
     ...of,
     startMs,
     fromMs: startOfHourMs(startMs),
     hours,
-    sheet: runSheet({ ...of, site, outdoors: first.outdoors, soil, kit, house }),
+    sheet: runSheet({ ...of, hours: touched, outdoors: first.outdoors, soil, kit, house }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
     soilBefore: soil,
   };

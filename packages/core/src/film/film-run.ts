@@ -14,6 +14,8 @@ export const TINY_KG = 1e-12;
 /** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight. */
 const STEP_K = 1;
 const LONGEST_STEP_SECONDS = 120;
+/** Ice only sublimes, slowly. */
+const LONGEST_FROZEN_STEP_SECONDS = 600;
 /** A phase change that keeps starting over still moves on by this much. */
 const LEAST_PHASE_STEP_SECONDS = 2;
 /** With dissolved solids the strength follows the water, which may change by this share in one step. */
@@ -208,7 +210,8 @@ export class FilmRun {
   }
 
   private comfortableStep(rates: Rates, tau: number): number {
-    const longest = LONGEST_STEP_SECONDS * this.stepScale;
+    const longest =
+      (rates.phase === 'frozen' ? LONGEST_FROZEN_STEP_SECONDS : LONGEST_STEP_SECONDS) * this.stepScale;
     const settlesByK = Math.abs(rates.heatWm2 / rates.conductanceWm2K);
     const stepK = STEP_K * this.stepScale;
     const byHeat = settlesByK <= stepK ? longest : -tau * Math.log1p(-stepK / settlesByK);

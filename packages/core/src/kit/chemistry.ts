@@ -1,4 +1,4 @@
-import type { WashStep, WashStepId } from '../method/index.js';
+import { type PartId, STEP_KINDS, type WashStep } from '../method/index.js';
 
 /** A product put over another that still lies there and that it must not meet. */
 export interface ChemicalClash {
@@ -12,35 +12,16 @@ export interface ChemicalClash {
 export const ALKALI_PH = 9.5;
 export const ACID_PH = 5;
 
-/** Steps whose water takes a product off the groups that they go over. */
-const RINSES: ReadonlySet<WashStepId> = new Set([
-  'rinse',
-  'final-rinse',
-  'machine-jets',
-  'contact',
-  'rinseless',
-  'strip',
-]);
-/** Water that goes under the car only. */
-const RINSES_UNDER: ReadonlySet<WashStepId> = new Set(['arches', 'underbody-bounce', 'underbody-ramps']);
-/** Products that a cloth does not take off: they are rinsed, by their data sheets. */
-const WANTS_RINSE: ReadonlySet<WashStepId> = new Set([
-  'machine-soak',
-  'wheels',
-  'foam',
-  'strip',
-  'salt-neutraliser',
-  'bugs',
-  'iron',
-  'tar',
-]);
+type Laid = Pick<WashStep, 'id' | 'groups'> & { readonly part?: PartId | null };
 
-type Laid = Pick<WashStep, 'id' | 'groups'>;
+/** Do both go over something of the car? */
+const meets = (a: Laid, b: Laid): boolean =>
+  a.groups.some((group) => b.groups.includes(group)) && (!a.part || !b.part || a.part === b.part);
 
-/** Does this step take off what lies on those groups? */
+/** Does this step take off what lies there? */
 export const takesOff = (step: Laid, product: Laid): boolean =>
-  (RINSES.has(step.id) || (step.id === 'towel' && !WANTS_RINSE.has(product.id))) &&
-  step.groups.some((group) => product.groups.includes(group));
+  (STEP_KINDS[step.id].rinses === 'body' || (step.id === 'towel' && !STEP_KINDS[product.id].wantsRinse)) &&
+  meets(step, product);
 
 /** What kind of pair two pH make, the second laid over the first; null: they may meet. */
 export function clashOf(underPh: number | null, overPh: number | null): ChemicalClash['kind'] | null {
@@ -64,9 +45,7 @@ export function chemicalClashes(
   steps.forEach((step, over) => {
     for (const under of lying) {
       const below = steps[under];
-      const kind = below?.groups.some((group) => step.groups.includes(group))
-        ? clashOf(below.inUsePh, step.inUsePh)
-        : null;
+      const kind = below && meets(below, step) ? clashOf(below.inUsePh, step.inUsePh) : null;
       if (kind) found.push({ kind, over, under });
     }
     lying = lying.filter((at) => {
@@ -85,10 +64,14 @@ export function chemicalClashes(
  * @returns for each step the groups that nothing behind it rinses; empty where all are, or nothing has to be
  */
 export const notRinsed = (
-  steps: readonly Pick<WashStep, 'id' | 'groups' | 'dwell'>[],
+  steps: readonly Pick<WashStep, 'id' | 'groups' | 'dwell' | 'part'>[],
 ): WashStep['groups'][] =>
   steps.map((step, i) => {
-    if (step.dwell === null || !WANTS_RINSE.has(step.id)) return [];
-    const behind = steps.slice(i + 1).filter(({ id }) => RINSES.has(id) || RINSES_UNDER.has(id));
+    if (step.dwell === null || !STEP_KINDS[step.id].wantsRinse) return [];
+    const behind = steps
+      .slice(i + 1)
+      .filter(
+        (one) => STEP_KINDS[one.id].rinses !== null && (!step.part || !one.part || one.part === step.part),
+      );
     return step.groups.filter((group) => !behind.some(({ groups }) => groups.includes(group)));
   });

@@ -164,6 +164,23 @@ function mixFor(row: StepProductRow, step: WashStep, of: MixInWash): Mix {
   };
 }
 
+/** Steps of one kind that are done part by part are mixed for at once. */
+function inBatches(steps: Method['steps']): WashStep[] {
+  const batches = new Map<string, WashStep>();
+  for (const step of steps) {
+    const key = step.part === undefined ? `${step.id} ${batches.size}` : step.id;
+    const known = batches.get(key);
+    const litres = (one: WashStep): number => one.mixLitres ?? one.litres;
+    batches.set(
+      key,
+      known
+        ? { ...known, litres: known.litres + step.litres, mixLitres: litres(known) + litres(step) }
+        : step,
+    );
+  }
+  return [...batches.values()];
+}
+
 /**
  * What has to be mixed for this wash, and how much of each?
  *
@@ -177,7 +194,7 @@ export function mixesFor(steps: Method['steps'], of: MixCase): Mix[] {
   if (of.kit.products.length === 0) return [];
   const rows: readonly StepProductRow[] = STEP_PRODUCTS;
   const inWash = { ...of, isToStrip: steps.some(({ id }) => id === 'strip') };
-  const mixes = steps.flatMap((step) => {
+  const mixes = inBatches(steps).flatMap((step) => {
     const row = rows.find((one) => one.step === step.id);
     // What aids drying lays something on the paint that was just stripped.
     const isWanted = row && !step.onMeter && !(inWash.isToStrip && step.id === 'towel');

@@ -1,4 +1,4 @@
-import type { Method } from '../method/index.js';
+import type { Method, WashStep } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { Mix } from './mix.js';
 import { productUse } from './mix.js';
@@ -24,7 +24,7 @@ const OWN_TAPS: ReadonlySet<Place['kind']> = new Set(['garage', 'drive', 'heated
  * @returns mL by product, cloths that are soiled, litres through own filters; at a paying place the water is the site's
  */
 export function washUse(
-  { steps, media }: Pick<Method, 'steps' | 'media'>,
+  { steps, media }: Pick<Method, 'media'> & { readonly steps: readonly Pick<WashStep, 'id' | 'litres'>[] },
   mixes: readonly Mix[],
   place: Pick<Place, 'kind' | 'finalRinse'>,
 ): WashUse {

@@ -1,8 +1,8 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { saturationOverWaterPa } from '../air/index.js';
-import { productEdges, rinseEdges, runSteps, stepsAround, type WetCase } from '../run/index.js';
+import { lowEdges, runSteps, stepsAround, type WetCase, wetEdges } from '../run/index.js';
 import { panelsOf } from '../vehicle/index.js';
-import { filmInputFor, type SiteHour } from '../verdict/index.js';
+import { panelAir, type SiteHour, surfaceOf } from '../wash/index.js';
 import type { EdgesNow, Latest } from './run-moment.js';
 import { keyedSteps, type RunPack } from './run-pack.js';
 import type { Reading } from './run-state.js';
@@ -28,7 +28,7 @@ function withAir(site: SiteHour, airTempC: number): SiteHour {
 function hourAt(pack: Pick<RunPack, 'hours' | 'fromMs'>, nowMs: number): SiteHour | null {
   const at = Math.max(0, Math.floor((nowMs - pack.fromMs) / MS_PER_HOUR));
   const hour = pack.hours.slice(0, at + 1).findLast((one) => one !== null);
-  return hour ? { ...hour.site, panelSunWm2: new Map() } : null;
+  return hour?.site ?? null;
 }
 
 /**
@@ -54,21 +54,20 @@ export function edgesNow(
   const panels = panelsOf(vehicle.bodyClass);
   const panelRead = readings.filter(({ of }) => of !== 'air').toSorted((a, b) => b.atMs - a.atMs)[0];
   const readPanel = panels.find(({ id }) => id === panelRead?.of);
-  const plain: WetCase = { vehicle, place, method, limits, site };
   const panelK =
-    panelRead && readPanel ? panelRead.tempC - filmInputFor(plain, readPanel, site).startTempC : 0;
-  const of: WetCase = { ...plain, panelK };
-  const edges = rinseEdges(of, panels);
+    panelRead && readPanel ? panelRead.tempC - panelAir(place, surfaceOf(readPanel, vehicle), site).dryC : 0;
+  const of: WetCase = { vehicle, place, method, limits, hours: [{ fromMinute: 0, site }], panelK };
+  const { rinse, byStep } = wetEdges(of);
   const steps = runSteps(method, {
-    edges: productEdges(of, panels, edges),
-    panels,
+    edges: byStep,
+    lowEdges: lowEdges(of, panels),
     stopAfter: [],
-    ...stepsAround(of, pack.sheet.preparation.mixes),
+    ...stepsAround({ vehicle, place, method, site }, pack.sheet.preparation.mixes),
   });
   const keys = keyedSteps({ steps }).flatMap(({ key, step }): [string, Latest][] =>
     step.dwell ? [[key, { minutes: step.dwell.toMinutes, ends: step.dwell.cutAs ?? 'label' }]] : [],
   );
-  return { edges, latest: Object.fromEntries(keys) };
+  return { edges: rinse, latest: Object.fromEntries(keys) };
 }
 
 /** How old a reading is, minutes; never negative. */

@@ -3,12 +3,13 @@ import type { Place } from '../place/index.js';
 import type { Limits } from '../rules/index.js';
 import type { RunSheet } from '../run/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { SiteHour } from '../verdict/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import type { HourFrom, SiteHour, WashHours } from '../wash/index.js';
 import type { WeatherHour } from '../weather/index.js';
 
 /** Air and light at the place in one hour, as it travels; null: nobody knows that hour. */
 export interface PackHour {
-  readonly site: Omit<SiteHour, 'panelSunWm2'>;
+  readonly site: SiteHour;
   readonly outdoors: WeatherHour;
 }
 
@@ -44,3 +45,15 @@ export interface KeyedStep {
 /** The steps of a sheet by keys that stay whatever order they are done in. */
 export const keyedSteps = (sheet: Pick<RunSheet, 'steps'>): KeyedStep[] =>
   sheet.steps.map((step, i) => ({ key: `${step.id}-${i}`, step }));
+
+/** Light and air from minute to minute of a wash that begins as planned; null where the pack has no hour for it. */
+export function packHours(pack: Pick<RunPack, 'hours' | 'fromMs' | 'startMs' | 'method'>): WashHours | null {
+  const endMs = pack.startMs + pack.method.minutes * MS_PER_MINUTE;
+  const hours = pack.hours.flatMap((hour, i): HourFrom[] => {
+    const atMs = pack.fromMs + i * MS_PER_HOUR;
+    if (!hour || atMs >= endMs || atMs + MS_PER_HOUR <= pack.startMs) return [];
+    return [{ fromMinute: Math.max(0, (atMs - pack.startMs) / MS_PER_MINUTE), site: hour.site }];
+  });
+  const [first, ...others] = hours;
+  return first ? [first, ...others] : null;
+}

@@ -61,10 +61,9 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
     foldedTowels: close.used.foldedTowels ?? (isTouched || isToweled ? media.foldedTowels : 0),
     dryingTowels: close.used.dryingTowels ?? (isToweled ? media.dryingTowels : 0),
   };
-  const took = pack.method.steps.filter(({ id }) => done.some((step) => step.id === id));
   return {
     startMs: startedMs,
-    used: washUse({ steps: took, media: cloths }, mixes, pack.place),
+    used: washUse({ steps: done, media: cloths }, mixes, pack.place),
     laid: laidBy(done),
     minutes: Math.max(1, workedSeconds(state, { fromMs: startedMs, toMs: closedMs }, closedMs) / 60),
     costMinor: close.used.paidMinor ?? (done.length > 0 ? money.visitMinor : 0) + (meter?.paidMinor ?? 0),

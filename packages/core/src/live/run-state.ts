@@ -1,4 +1,5 @@
 import { takesOff } from '../kit/index.js';
+import { piecesOf } from '../method/index.js';
 import { meterRunOf, type RunStep } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import { panelsOf } from '../vehicle/index.js';
@@ -88,13 +89,22 @@ function afterStep(draft: Draft, { step }: LiveStep, at: { ms: number; panels: r
     const isOff = timer.offMs === null && product && product !== step && takesOff(step, product);
     return isOff ? { ...timer, offMs: at.ms } : timer;
   });
+  const isHere = reaches(step, at.panels);
   if (step.id === 'towel') {
-    draft.wiped = new Set([...draft.wiped, ...draft.wetSinceMs.keys()]);
-    draft.wetSinceMs = new Map();
+    const dried = [...draft.wetSinceMs.keys()].filter(isHere);
+    draft.wiped = new Set([...draft.wiped, ...dried]);
+    draft.wetSinceMs = new Map([...draft.wetSinceMs].filter(([panel]) => !isHere(panel)));
   }
   if (!FLOODS.has(step.id) || !step.groups.includes('upper')) return;
-  draft.wetSinceMs = new Map(at.panels.map((panel) => [panel, at.ms]));
-  draft.wiped = new Set();
+  const wetted = at.panels.filter(isHere);
+  draft.wetSinceMs = new Map([...draft.wetSinceMs, ...wetted.map((panel) => [panel, at.ms] as const)]);
+  draft.wiped = new Set([...draft.wiped].filter((panel) => !isHere(panel)));
+}
+
+/** Which panels a step goes over: those of its part, or all. */
+function reaches({ part }: RunStep, panels: readonly PanelId[]): (panel: PanelId) => boolean {
+  const reached = new Set(part ? piecesOf(part).map(({ panel }) => panel) : panels);
+  return (panel) => reached.has(panel);
 }
 
 function finish(draft: Draft, key: string, at: { ms: number; panels: readonly PanelId[] }): void {

@@ -70,14 +70,28 @@ export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
   }
 }
 
-/** Steps of the method that a run did: of an id that stands there several times, as many as were done. */
+/**
+ * Steps of the method that a run did: of an id that stands there several times, as many as were done. A step that the run did part by
+ * part took off as much as its done parts have of its minutes.
+ */
 function stepsDone(steps: readonly WashStep[], run: Pick<RunRecord, 'steps'>): WashStep[] {
-  const done = new Map<string, number>();
-  for (const { id, skipped } of run.steps) if (skipped === null) done.set(id, (done.get(id) ?? 0) + 1);
-  return steps.filter(({ id }) => {
-    const left = done.get(id) ?? 0;
-    done.set(id, left - 1);
-    return left > 0;
+  const counts = new Map<string, number>();
+  return steps.flatMap((step): WashStep[] => {
+    const ofId = run.steps.filter(({ id }) => id === step.id);
+    const before = counts.get(step.id) ?? 0;
+    counts.set(step.id, before + 1);
+    const isInParts = ofId.length > steps.filter(({ id }) => id === step.id).length;
+    if (!isInParts) {
+      const done = ofId.filter(({ skipped }) => skipped === null).length;
+      return before < done ? [step] : [];
+    }
+    const planned = (some: typeof ofId): number => some.reduce((sum, one) => sum + one.plannedMinutes, 0);
+    const share = planned(ofId.filter(({ skipped }) => skipped === null)) / planned(ofId);
+    if (!(share > 0)) return [];
+    const removes = Object.fromEntries(
+      Object.entries(step.removes).map(([group, part]) => [group, part * share]),
+    );
+    return [{ ...step, removes }];
   });
 }
 

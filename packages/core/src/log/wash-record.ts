@@ -1,3 +1,4 @@
+import type { WayId } from '../method/index.js';
 import type { KitTaken, WashUse } from '../kit/index.js';
 import type {
   ByGroup,
@@ -87,6 +88,8 @@ export interface Predicted {
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   readonly forecastIssuedMs: number | null;
+  /** The way in which it goes: what was accepted is what is prepared and run. Absent: planned before ways were told, or unknown. */
+  readonly wayId?: WayId;
 }
 
 /** A wash that is planned or was done. */

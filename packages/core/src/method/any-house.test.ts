@@ -14,7 +14,7 @@ import { CLEAN } from '../soil/index.js';
 import { BAY, DRIVE, VEHICLE } from '../testing/shop.js';
 import { BODY_CLASSES, ZONE_GROUPS } from '../vehicle/index.js';
 import { hashUnit } from '../weather/index.js';
-import { type Method, METHOD_NEEDS, METHODS, shopMethod } from './index.js';
+import { inWay, type Method, METHOD_NEEDS, METHODS, shopMethod, waysOf } from './index.js';
 
 /** A shop that holds to some school in each question; the same for the same seed. */
 function anyHouse(seed: number): HouseRules {
@@ -92,14 +92,44 @@ describe('a method in any house', () => {
     ).toEqual([]);
   });
 
-  it('dries in ever smaller sections', () => {
+  it('loses no step, no litre and no surface, in whichever way it is cut up', () => {
+    const asWhole = ({ steps }: Method, id: string) => {
+      const same = steps.filter((step) => step.id === id);
+      return {
+        count: same.length,
+        litres: same.reduce((sum, { litres }) => sum + litres, 0),
+        minutes: same.reduce((sum, { minutes }) => sum + minutes, 0),
+      };
+    };
     expect(
-      wrong(
-        ({ drying }) =>
-          drying.kind === 'wiped' &&
-          drying.sections.some(
-            ({ minutes }, i) => minutes <= 0 || minutes >= (drying.sections[i - 1]?.minutes ?? Infinity),
-          ),
+      wrong((method) =>
+        waysOf(method).some((way) => {
+          const cut = inWay(method, way);
+          return method.steps.some(({ id }) => {
+            const [before, after] = [asWhole(method, id), asWhole(cut, id)];
+            const isDearer = way.before !== null || way.section !== method.usualSection;
+            return (
+              after.count < before.count ||
+              after.litres < before.litres - 0.02 ||
+              after.minutes < before.minutes - 0.02 ||
+              (!isDearer && Math.abs(after.minutes - before.minutes) > 0.02)
+            );
+          });
+        }),
+      ),
+    ).toEqual([]);
+  });
+
+  it('goes round part by part: each part is dry before the next is wetted', () => {
+    expect(
+      wrong((method) =>
+        waysOf(method).some((way) => {
+          const parts = inWay(method, way)
+            .steps.map(({ part }) => part)
+            .filter((part) => part !== undefined);
+          const turns = parts.filter((part, i) => part !== parts[i - 1]);
+          return new Set(turns).size !== turns.length;
+        }),
       ),
     ).toEqual([]);
   });
@@ -136,13 +166,12 @@ const SUNNY: Omit<Situation, 'house' | 'method'> = {
     coldestNearbyC: 2,
     coldestNext12hC: 1,
   },
-  film: {
-    ice: { panel: 'roof', minutes: null },
-    dry: { panel: 'left', minutes: 30 },
-    filmGramsPerM2: 100,
+  water: {
+    ice: { panel: 'roof', minutes: null, needed: 9, step: 'final-rinse' },
+    dry: { panel: 'left', minutes: 30, needed: 9, step: 'final-rinse', filmGramsPerM2: 100, warmestC: 20 },
+    dryGlass: null,
     coldest: { panel: 'roof', tempC: 4 },
-    warmestC: 20,
-    product: { panel: 'left', minutes: 9 },
+    product: { panel: 'left', minutes: 9, needed: 4, step: 'foam' },
     sun: { panel: 'left', brightestWm2: 600, dimmestWm2: 60 },
   },
 };

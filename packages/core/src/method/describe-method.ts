@@ -1,5 +1,6 @@
 import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
+import { plainSum, sumOf } from './plain-sum.js';
 import { removedBy } from './wash-step.js';
 
 type Derived =
@@ -11,19 +12,15 @@ type Derived =
   | 'status'
   | 'strips'
   | 'leavesBare'
-  | 'scope';
+  | 'scope'
+  | 'plainSteps'
+  | 'wayId'
+  | 'section';
 
 /** What is written down of a method; the rest follows from its steps. */
 export interface MethodRow extends Omit<Method, Derived> {
   readonly strips?: boolean;
 }
-
-const MILLIONTHS = 1e6;
-/** A sum of tenths without the noise of its binary digits; others read it as it is. */
-export const plainSum = (sum: number): number => Math.round(sum * MILLIONTHS) / MILLIONTHS;
-
-const sumOf = <T>(rows: readonly T[], read: (row: T) => number): number =>
-  plainSum(rows.reduce((sum, row) => sum + read(row), 0));
 
 /** The whole method from its row: minutes, litres, paid seconds, what comes off, whether anything rubs the paint. */
 export function describeMethod(row: MethodRow): Method {

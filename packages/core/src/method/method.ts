@@ -1,6 +1,8 @@
 import type { PlaceKind } from '../place/index.js';
 import type { ByGroup } from '../vehicle/index.js';
+import type { SectionId } from './section.js';
 import type { WashStep } from './wash-step.js';
+import type { WayId } from './way-id.js';
 
 export const METHOD_IDS = [
   'touchless-automatic',
@@ -17,18 +19,12 @@ export const METHOD_IDS = [
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
-/** A part of the car that is wet at once, and how long from its last rinse until it is wiped. */
-export interface Section {
-  readonly id: 'whole-car' | 'one-side' | 'two-panels' | 'one-panel';
-  readonly minutes: number;
-}
-
 /** How the last water leaves by hand. */
 export type DriedBy = 'blow-and-towel' | 'towel' | 'blower';
 
-/** How water leaves: taken off in sections (usual one first), or left to the machine's blower and the road. */
+/** How water leaves: taken off by hand, or left to the machine's blower and the road. */
 export type Drying =
-  | { readonly kind: 'wiped'; readonly by: DriedBy; readonly sections: readonly [Section, ...Section[]] }
+  | { readonly kind: 'wiped'; readonly by: DriedBy }
   | { readonly kind: 'left'; readonly filmShare: number };
 
 export const METHOD_NEEDS = ['tap', 'drain', 'own-bucket', 'own-foam', 'power', 'pressure'] as const;
@@ -60,7 +56,16 @@ export interface Media {
 export interface Method {
   readonly id: MethodId;
   readonly placeKinds: readonly PlaceKind[];
+  /** One after the other, as they are done. */
   readonly steps: readonly WashStep[];
+  /** The same with each step on the whole car, before they were cut up; absent: they are not. */
+  readonly plainSteps?: readonly WashStep[];
+  /** The way in which they are cut up; absent: as the method is written down. */
+  readonly wayId?: WayId;
+  /** How much of the car is worked on at once in that way. */
+  readonly section?: SectionId;
+  /** How much is worked on at once where nothing stands against it. */
+  readonly usualSection: SectionId;
   /** Arriving, laying out and packing up. */
   readonly setUpMinutes: number;
   readonly contact: boolean;
@@ -71,10 +76,8 @@ export interface Method {
   /** Paid seconds in the order of the steps. */
   readonly meterSeconds: number;
   readonly drying: Drying;
-  /** g/m² put on; null: a flood rinse, by water behaviour. */
+  /** g/m² that the last wetting leaves; null: a flood rinse, by water behaviour. */
   readonly filmGramsPerM2: number | null;
-  /** Water that warms the panel before the film is left, L/m². */
-  readonly warmingLitresPerM2: number;
   /** Water from a warm bucket instead of the place's own, °C. */
   readonly bucketC: number | null;
   readonly litres: number;

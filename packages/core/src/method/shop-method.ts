@@ -1,8 +1,10 @@
 import type { HouseRules } from '../house/index.js';
 import { BODY_SIZE, type Vehicle } from '../vehicle/index.js';
 import { EXTRA_STEPS, METHODS, methodOf, STRIP_RINSE } from './data/methods.js';
-import { describeMethod, type MethodRow, plainSum } from './describe-method.js';
-import type { Drying, Method, Section } from './method.js';
+import { describeMethod, type MethodRow } from './describe-method.js';
+import { plainSum } from './plain-sum.js';
+import { STEP_KINDS } from './data/step-kinds.js';
+import type { Drying, Method } from './method.js';
 import { inOwnOrder } from './own-order.js';
 import type { WashStep, WashStepId } from './wash-step.js';
 
@@ -195,34 +197,12 @@ const EDITS: readonly Edit[] = [
 ];
 
 /** What takes as long as there is body to go over; a machine, wheels and what lies under take the same on each. */
-const GOES_OVER_BODY = isIn([
-  'foam',
-  'pre-soak',
-  'rinse',
-  'contact',
-  'rinseless',
-  'spray-wipe',
-  'final-rinse',
-  'blow',
-  'towel',
-  'strip',
-  'seal',
-  'bare-check',
-  'salt-neutraliser',
-  'tar',
-]);
+const goesOverBody = ({ id }: WashStep): boolean => STEP_KINDS[id].goesOverBody;
 const TENTHS = 10;
 const inTenths = (value: number): number => Math.round(value * TENTHS) / TENTHS;
 
 const minutesOf = (steps: readonly WashStep[]): number =>
   steps.reduce((sum, { minutes }) => sum + minutes, 0);
-
-function longerDrying(drying: Drying, factor: number): Drying {
-  if (drying.kind === 'left') return drying;
-  const longer = (section: Section): Section => ({ ...section, minutes: inTenths(section.minutes * factor) });
-  const [first, ...others] = drying.sections;
-  return { ...drying, sections: [longer(first), ...others.map(longer)] };
-}
 
 /** A method is written down for a saloon; a larger body takes more minutes, water and product. */
 const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
@@ -230,7 +210,7 @@ const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
   const before = minutesOf(row.steps);
   if (factor === 1 || before === 0) return row;
   const steps = row.steps.map((step) =>
-    GOES_OVER_BODY(step) && step.groups.some((group) => group === 'upper' || group === 'lower')
+    goesOverBody(step) && step.groups.some((group) => group === 'upper' || group === 'lower')
       ? {
           ...step,
           minutes: inTenths(step.minutes * factor),
@@ -246,7 +226,6 @@ const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
       inTenths((row.handsMinutes * minutesOf(steps)) / before),
       plainSum(row.setUpMinutes + minutesOf(steps)),
     ),
-    drying: longerDrying(row.drying, factor),
     productMinor: Math.round(row.productMinor * factor),
   };
 };

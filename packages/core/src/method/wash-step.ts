@@ -1,3 +1,4 @@
+import type { PartId } from './section.js';
 import type { ByGroup, ZoneGroup } from '../vehicle/index.js';
 
 export const WASH_STEP_IDS = [
@@ -9,6 +10,7 @@ export const WASH_STEP_IDS = [
   'wheels',
   'foam',
   'pre-soak',
+  'warm-soak',
   'rinse',
   'arches',
   'underbody-bounce',
@@ -53,35 +55,8 @@ export interface WashStep {
   readonly direction?: 'bottom-up' | 'top-down';
   /** In the shop's own words. */
   readonly note?: string;
-}
-
-/** Steps whose jet, hose or foam flies beyond the car. */
-const FLIES: ReadonlySet<WashStepId> = new Set([
-  'machine-soak',
-  'machine-jets',
-  'foam',
-  'rinse',
-  'final-rinse',
-  'arches',
-  'underbody-bounce',
-  'underbody-ramps',
-]);
-/** Steps that put a mist on, or throw drops off. */
-const DRIFTS: ReadonlySet<WashStepId> = new Set([
-  'pre-soak',
-  'spray-wipe',
-  'salt-neutraliser',
-  'bugs',
-  'iron',
-  'tar',
-  'blow',
-  'machine-blower',
-]);
-
-/** How far what a step throws reaches: `flies` lands on the next car, `drifts` can be held back, `stays` goes nowhere. */
-export function reachOf({ id }: Pick<WashStep, 'id'>): 'flies' | 'drifts' | 'stays' {
-  if (FLIES.has(id)) return 'flies';
-  return DRIFTS.has(id) ? 'drifts' : 'stays';
+  /** The part of the car that it is done on; absent: all of it. */
+  readonly part?: PartId;
 }
 
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */

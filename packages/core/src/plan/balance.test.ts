@@ -1,7 +1,7 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { methodOf, shopMethods } from '../method/index.js';
+import { inWay, methodOf, shopMethods, wayOf } from '../method/index.js';
 import { NO_SALT, type RoadHour } from '../road/index.js';
 import { carLife, compileLife, runLedger, surroundings } from '../salt/index.js';
 import { CLEAN } from '../soil/index.js';
@@ -107,9 +107,10 @@ describe('the balance', () => {
   });
 
   it('counts travel both ways and the verdict of that hour', () => {
+    const contact = methodOf('bay-contact');
     expect(rowOf('bay-contact')?.minutes).toMatchObject({
       travel: 20,
-      wash: methodOf('bay-contact').minutes,
+      wash: inWay(contact, wayOf(contact, rowOf('bay-contact')?.wayId ?? null)).minutes,
     });
     const band = bands.find(({ methodId, placeId }) => methodId === 'drive-hose' && placeId === 'drive');
     expect(rowOf('drive-hose')?.verdict).toBe(band?.cells[10]?.verdict);

@@ -1,6 +1,6 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import { type Leftover, type Media, shopMethods } from '../method/index.js';
+import { type Leftover, type Media, inWay, shopMethods, wayOf, type WayId } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { type Finding, gapWaterMl, gradeAtContact } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
@@ -13,6 +13,8 @@ import { type WashCost, washCost } from './wash-cost.js';
 export interface BalanceRow {
   readonly placeId: string;
   readonly methodId: string;
+  /** The way in which it goes, or was looked at. */
+  readonly wayId: WayId | null;
   readonly verdict: VerdictKind;
   /** The one number that rules it out, or is nearest to doing so. */
   readonly limiting: Finding;
@@ -77,11 +79,12 @@ export function balance(input: BalanceCase): BalanceRow[] {
   const methods = shopMethods(input.house, input.vehicle);
   return input.bands.flatMap((band): BalanceRow[] => {
     const place = input.places.find(({ id }) => id === band.placeId);
-    const method = methods.find(({ id }) => id === band.methodId);
-    if (!place || !method || !place.methods.some(({ methodId }) => methodId === method.id)) return [];
+    const plain = methods.find(({ id }) => id === band.methodId);
+    if (!place || !plain || !place.methods.some(({ methodId }) => methodId === plain.id)) return [];
     const cell = band.cells.find(({ startMs }) => startMs === input.atMs);
     const limiting = band.refusal ?? cell?.limiting;
     if (!limiting) return [];
+    const method = inWay(plain, wayOf(plain, cell?.wayId ?? null));
     const queue = place.queue ? queueMinutes(place, localTime(input.atMs, place.timeZone)) : 0;
     const minutes = {
       wash: method.minutes,
@@ -94,6 +97,7 @@ export function balance(input: BalanceCase): BalanceRow[] {
       {
         placeId: place.id,
         methodId: method.id,
+        wayId: method.wayId ?? null,
         verdict: band.refusal ? 'no' : (cell?.verdict ?? 'unknown'),
         limiting,
         untilMs: cell?.untilMs ?? null,

@@ -1,6 +1,6 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import { type Method, shopMethod } from '../method/index.js';
+import { inWay, type Method, shopMethod, type WayId, wayOf } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { weakestProtection } from '../protection/index.js';
 import { type Finding, gradeAtContact, type Limits, wearLimitPh } from '../rules/index.js';
@@ -18,6 +18,8 @@ import { coldPerMinute, extrasMinor, type WashValue, washValue } from './wash-va
 export interface Window {
   readonly placeId: string;
   readonly methodId: string;
+  /** The way in which it goes. */
+  readonly wayId: WayId;
   readonly startMs: number;
   /** Hands off the car; the queue, waited through before it, is not counted. */
   readonly endMs: number;
@@ -136,17 +138,29 @@ function extrasAt(input: MorningCase, place: Place, visit: { method: Method; sta
   });
 }
 
+/** The method in each of its ways, each made once. */
+function methodInWays(plain: Method): (wayId: WayId) => Method {
+  const made = new Map<WayId, Method>();
+  return (wayId) => {
+    const known = made.get(wayId) ?? inWay(plain, wayOf(plain, wayId));
+    made.set(wayId, known);
+    return known;
+  };
+}
+
 function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Window[] {
   const place = input.places.find(({ id }) => id === band.placeId);
   if (!place || input.ahead.length === 0 || band.cells.length === 0) return [];
-  const method = shopMethod(band.methodId, input.house, input.vehicle);
+  const plain = shopMethod(band.methodId, input.house, input.vehicle);
+  const inWays = methodInWays(plain);
   const going = band.cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs);
   const hourOf = ({ startMs }: Cell): number => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR);
-  const saved = savedOf(method);
-  const wears = wearsProtection(input, method);
+  const saved = savedOf(plain);
+  const wears = wearsProtection(input, plain);
   const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return going.map((cell) => {
     const i = hourOf(cell);
+    const method = inWays(cell.wayId);
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const queue = place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0;
     const extras = extrasAt(input, place, { method, startMs });
@@ -167,6 +181,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
     return {
       placeId: band.placeId,
       methodId: band.methodId,
+      wayId: cell.wayId,
       startMs,
       endMs: startMs + (method.minutes + extras.minutes) * MS_PER_MINUTE,
       verdict: cell.verdict,

@@ -53,3 +53,18 @@ export function washCost(place: Pick<Place, 'methods' | 'tariff'>, method: Metho
     totalMinor: visitMinor + meterMinor + productMinor,
   };
 }
+
+/** What a wash takes in all, as it is done. */
+export interface WashTotals {
+  /** Arrival to leaving. */
+  readonly minutes: number;
+  readonly moneyMinor: number;
+  readonly litres: number;
+}
+
+/** Minutes, money and litres of a wash: every screen that tells them reads these. */
+export const washTotals = (place: Pick<Place, 'methods' | 'tariff'>, method: Method): WashTotals => ({
+  minutes: method.minutes,
+  moneyMinor: washCost(place, method).totalMinor,
+  litres: method.litres,
+});

@@ -139,13 +139,17 @@ export const soilCeiling: Rule = {
 };
 
 /** Grade of what is left on the body when something first rubs it. */
-export function gradeAtContact(method: Situation['method'], soil: ByGroup): number | null {
-  const touch = method.steps.findIndex(
+export function gradeAtContact(
+  { steps: inOrder, plainSteps }: Pick<Situation['method'], 'steps' | 'plainSteps'>,
+  soil: ByGroup,
+): number | null {
+  const steps = plainSteps ?? inOrder;
+  const touch = steps.findIndex(
     ({ contact, groups }) => contact && BODY.some((group) => groups.includes(group)),
   );
-  const step = method.steps[touch];
+  const step = steps[touch];
   if (!step) return null;
-  const before = removedBy(method.steps.slice(0, touch), BODY);
+  const before = removedBy(steps.slice(0, touch), BODY);
   const grades = BODY.filter((group) => step.groups.includes(group)).map((group) =>
     gradeLeft(soil[group], before[group]),
   );
@@ -158,7 +162,7 @@ export const scratch: Rule = {
   glyph: 'scratch',
   changesWithTime: false,
   limits: ['contactGrade', 'contactBlockGrade'],
-  reads: ['soil', 'method.steps'],
+  reads: ['soil', 'method.steps', 'method.plainSteps'],
   judge: ({ soil, method, limits }) => {
     const actual = gradeAtContact(method, soil);
     if (actual === null) return clear('scratch');

@@ -1,12 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { METHODS, shopMethod } from '../method/index.js';
+import { inUsualWay, METHODS, shopMethod } from '../method/index.js';
 import { SITE_RULES } from '../place/index.js';
 import { BAY, DRIVE, HEATED_UNIT, houseWith, VEHICLE, WATER } from '../testing/shop.js';
 import { byGroup, CAR_ZONE_IDS, PROTECTIONS } from '../vehicle/index.js';
+import type { WaterOutcome } from '../wash/index.js';
 import { hashUnit } from '../weather/index.js';
 import {
   DEFAULT_LIMITS,
-  type FilmOutcome,
   type Finding,
   type FindingLevel,
   judgeAll,
@@ -20,8 +20,8 @@ import {
 } from './index.js';
 
 const HOW_MANY = 3000;
-/** Decides through the film that is made with it, before any rule is asked. */
-const IN_THE_FILM: LimitId = 'productGramsPerM2';
+/** Decides through the water that is worked through with it, before any rule is asked. */
+const IN_THE_WATER: LimitId = 'productGramsPerM2';
 
 /** Dice that fall the same in every run. */
 function dice(seed: number) {
@@ -53,16 +53,20 @@ function anySite({ within, some, oneOf }: ReturnType<typeof dice>): SiteWindow {
   };
 }
 
-function anyFilm({ within, some }: ReturnType<typeof dice>): FilmOutcome {
-  const minutes = (longest: number): number | null => (some(0.8) ? within(0, longest) : null);
+function anyWater({ within, some }: ReturnType<typeof dice>): WaterOutcome {
+  const wait = (longest: number) => ({
+    minutes: some(0.8) ? within(0, longest) : null,
+    needed: within(0.5, 20),
+    step: null,
+  });
+  const dries = () => ({ ...wait(60), filmGramsPerM2: within(20, 300), warmestC: within(-5, 60) });
   const dimmestWm2 = within(0, 300);
   return {
-    ice: { panel: 'roof', minutes: minutes(40) },
-    dry: { panel: 'bonnet', minutes: minutes(60) },
-    filmGramsPerM2: within(20, 300),
+    ice: { panel: 'roof', ...wait(40) },
+    dry: { panel: 'bonnet', ...dries() },
+    dryGlass: some(0.8) ? { panel: 'windscreen', ...dries() } : null,
     coldest: { panel: 'roof', tempC: within(-20, 10) },
-    warmestC: within(-5, 60),
-    product: { panel: 'left', minutes: minutes(15) },
+    product: { panel: 'left', ...wait(30) },
     sun: { panel: 'left', brightestWm2: dimmestWm2 + within(0, 500), dimmestWm2 },
   };
 }
@@ -106,13 +110,13 @@ function anySituation(seed: number): Situation {
         : [],
     },
     place,
-    method: shopMethod(oneOf(METHODS).id, house),
+    method: inUsualWay(shopMethod(oneOf(METHODS).id, house)),
     limits: DEFAULT_LIMITS,
     house,
     soil: byGroup(() => Math.floor(within(0, 6))),
     overnightC: some(0.8) ? within(-15, 8) : null,
     site: some(0.9) ? anySite(thrown) : null,
-    film: some(0.9) ? anyFilm(thrown) : null,
+    water: some(0.9) ? anyWater(thrown) : null,
     failedShare: some(0.5) ? within(0, 1) : undefined,
   };
 }
@@ -133,7 +137,7 @@ function watched<T extends object>(target: T, note: (field: string) => void): T 
 function watchedSituation(situation: Situation, reads: Set<string>): Situation {
   const part = <T extends object>(name: string, value: T): T =>
     watched(value, (field) => reads.add(`${name}.${field}`));
-  const { house, site, film } = situation;
+  const { house, site, water } = situation;
   const parts: Situation = {
     ...situation,
     vehicle: part('vehicle', situation.vehicle),
@@ -142,7 +146,7 @@ function watchedSituation(situation: Situation, reads: Set<string>): Situation {
     limits: part('limits', situation.limits),
     house: { choices: part('house', house.choices), numbers: part('house', house.numbers) },
     site: site && part('site', site),
-    film: film && part('film', film),
+    water: water && part('water', water),
   };
   return watched(parts, (field) => {
     if (field === 'soil' || field === 'overnightC' || field === 'failedShare') reads.add(field);
@@ -163,13 +167,13 @@ describe('what a rule says that it reads', () => {
     expect(found.filter((field) => !field.startsWith('limits.'))).toEqual([...reads].sort());
     expect(found.filter((field) => field.startsWith('limits.'))).toEqual(
       limits
-        .filter((limit) => limit !== IN_THE_FILM)
+        .filter((limit) => limit !== IN_THE_WATER)
         .map((limit) => `limits.${limit}`)
         .sort(),
     );
   });
 
-  it.each(LIMITS.filter(({ id }) => id !== IN_THE_FILM))(
+  it.each(LIMITS.filter(({ id }) => id !== IN_THE_WATER))(
     '$id: moves some finding between its ends',
     ({ id, min, max }) => {
       const at = (value: number) => ({ ...DEFAULT_LIMITS, [id]: value });
@@ -215,10 +219,10 @@ describe('any situation', () => {
   it('is unknown only where something is missing', () => {
     expect(
       wrong(
-        ({ level }, { site, film, overnightC }) =>
+        ({ level }, { site, water, overnightC }) =>
           level === 'unknown' &&
           site !== null &&
-          film !== null &&
+          water !== null &&
           overnightC !== null &&
           site.dryRoadHours !== null,
       ),
@@ -245,14 +249,24 @@ describe('any situation', () => {
 const KINDER: readonly { what: string; change: (situation: Situation) => Partial<Situation> }[] = [
   {
     what: 'ice ten minutes later',
-    change: ({ film }) => ({
-      film: film && { ...film, ice: { ...film.ice, minutes: film.ice.minutes && film.ice.minutes + 10 } },
+    change: ({ water }) => ({
+      water: water && {
+        ...water,
+        ice: { ...water.ice, minutes: water.ice.minutes && water.ice.minutes + 10 },
+      },
     }),
   },
   {
     what: 'dry ten minutes later',
-    change: ({ film }) => ({
-      film: film && { ...film, dry: { ...film.dry, minutes: film.dry.minutes && film.dry.minutes + 10 } },
+    change: ({ water }) => ({
+      water: water && {
+        ...water,
+        dry: { ...water.dry, minutes: water.dry.minutes && water.dry.minutes + 10 },
+        dryGlass: water.dryGlass && {
+          ...water.dryGlass,
+          minutes: water.dryGlass.minutes && water.dryGlass.minutes + 10,
+        },
+      },
     }),
   },
   {

@@ -96,10 +96,27 @@ export interface Judgement {
   readonly findings: readonly Finding[];
 }
 
-/** Runs every rule on a situation and combines what they found. */
+/** Rules about the water and the products on the car: another way of doing the same method may answer them otherwise. */
+const WATER_RULES: readonly Rule[] = [iceOnCar, spots, dryOn];
+export const WATER_RULE_IDS: ReadonlySet<RuleId> = new Set(WATER_RULES.map(({ id }) => id));
+const READS_WATER: ReadonlySet<RuleId> = new Set([...WATER_RULE_IDS, directSun.id]);
+
+/** Runs every rule on a situation and combines what they found. What no water changes decides before what it does on the car. */
 export function judgeAll(situation: Situation): Judgement {
-  return combine(RULES.map((rule) => rule.judge(situation)));
+  const findings = RULES.map((rule) => rule.judge(situation));
+  const all = combine(findings);
+  if (all.standing !== 'no') return all;
+  const settled = findings.filter(({ ruleId, level }) => level === 'block' && !READS_WATER.has(ruleId));
+  return settled.length > 0 ? { ...all, limiting: combine(settled).limiting } : all;
 }
+
+/** Runs the rules that do not read the water. */
+export const judgeSettled = (situation: Situation): Judgement =>
+  combine(RULES.filter(({ id }) => !READS_WATER.has(id)).map((rule) => rule.judge(situation)));
+
+/** Runs the rules about water and products alone. */
+export const judgeWater = (situation: Situation): Finding[] =>
+  WATER_RULES.map((rule) => rule.judge(situation));
 
 /** Combines findings in the order of the rules. @throws RangeError if there are none */
 export function combine(findings: readonly Finding[]): Judgement {

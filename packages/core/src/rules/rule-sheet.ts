@@ -1,5 +1,5 @@
 import { HOUSE_RULES } from '../house/index.js';
-import { METHODS } from '../method/index.js';
+import { inWay, METHODS, waysOf } from '../method/index.js';
 import { CLAIMED_LIFE_DAYS, PH_STANDS } from '../protection/index.js';
 import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from '../salt/index.js';
 import { type ByGroup, PROTECTIONS, ZONE_GROUPS } from '../vehicle/index.js';
@@ -32,7 +32,7 @@ const groups = (values: ByGroup): string => ZONE_GROUPS.map((group) => rounded(v
 const rounded = (value: number): number => Math.round(value * 100) / 100;
 
 const methodTable = (): string[] => [
-  `| method | at | minutes | litres | paid s | water off by | soap pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
+  `| method | at | minutes | litres | paid s | ways, the usual one first | soap pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
   '|---|---|---|---|---|---|---|---|---|---|',
   ...METHODS.map((method) => {
     const { id, placeKinds, minutes, litres, meterSeconds, drying, soapPh, ceilingGrade, removes, leaves } =
@@ -40,7 +40,9 @@ const methodTable = (): string[] => [
     const off =
       drying.kind === 'left'
         ? `${drying.filmShare * 100} % stays`
-        : drying.sections.map((section) => `${section.id} ${section.minutes} min`).join(', ');
+        : waysOf(method)
+            .map((way) => `${way.id} (${inWay(method, way).minutes} min)`)
+            .join(', ');
     return `| \`${id}\` | ${placeKinds.join(', ')} | ${minutes} | ${rounded(litres)} | ${meterSeconds} | ${off} | ${soapPh} | ${groups(ceilingGrade)} | ${groups(removes)} | ${leaves.join(', ')} |`;
   }),
 ];

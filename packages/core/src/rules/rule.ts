@@ -1,25 +1,9 @@
 import type { HouseRules } from '../house/index.js';
-import type { Method, Section } from '../method/index.js';
+import type { Before, Method, SectionId } from '../method/index.js';
+import type { WaterOutcome } from '../wash/index.js';
 import type { Place, SiteRule } from '../place/index.js';
 import type { ByGroup, CarZone, PanelId, Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
-
-/** What the film does on the panel that matters most. */
-export interface FilmOutcome {
-  /** Soonest ice over the panels; minutes null: none within the horizon. */
-  readonly ice: { readonly panel: PanelId; readonly minutes: number | null };
-  /** Soonest dry panel; minutes null: none within the horizon. */
-  readonly dry: { readonly panel: PanelId; readonly minutes: number | null };
-  /** Heaviest residue if the soonest-drying panel dries unwiped. */
-  readonly filmGramsPerM2: number;
-  readonly coldest: { readonly panel: PanelId; readonly tempC: number };
-  /** Warmest that the soonest-drying panel gets under its film, °C. */
-  readonly warmestC: number;
-  /** Soonest-drying panel under what is sprayed on before the rinse; minutes null: not within the horizon. */
-  readonly product: { readonly panel: PanelId; readonly minutes: number | null };
-  /** Sun on the brightest and on the dimmest upright panel. */
-  readonly sun: { readonly panel: PanelId; readonly brightestWm2: number; readonly dimmestWm2: number };
-}
 
 /** The weather that the rules read, over the hours that a wash touches. */
 export interface SiteWeather {
@@ -57,7 +41,8 @@ export interface Situation {
   readonly overnightC: number | null;
   /** null: some hour of the wash has no weather. */
   readonly site: SiteWindow | null;
-  readonly film: FilmOutcome | null;
+  /** What water and products do on it; null: not known, or not looked at. */
+  readonly water: WaterOutcome | null;
   /** Share of forecast members in which the start fails; absent: they were not asked. */
   readonly failedShare?: number;
 }
@@ -78,6 +63,8 @@ export type MarginUnit =
   | 'none';
 export type RemedyId =
   | 'smaller-section'
+  | 'rinse-each-part'
+  | 'soak-each-part'
   | 'wipe-gaps'
   | 'lined-gloves'
   | 'grit-run-off'
@@ -103,7 +90,9 @@ export interface Finding {
   readonly actual?: number | null;
   readonly limit?: number;
   readonly panel?: PanelId;
-  readonly section?: Section['id'];
+  readonly section?: SectionId;
+  /** Warm water before each part of it is touched. */
+  readonly before?: Before;
   readonly remedy?: RemedyId;
   readonly zone?: CarZone;
   readonly siteRule?: SiteRule;

@@ -4,10 +4,10 @@ import { DEFAULT_HOUSE } from '../house/index.js';
 import { CLEAN } from '../soil/index.js';
 import { DRIVE, houseWith, VEHICLE, WATER } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';
+import type { WaterOutcome } from '../wash/index.js';
 import {
   combine,
   DEFAULT_LIMITS,
-  type FilmOutcome,
   type Finding,
   judgeAll,
   LIMITS,
@@ -32,13 +32,19 @@ const MILD: SiteWindow = {
   coldestNext12hC: 4,
 };
 
-const CALM: FilmOutcome = {
-  ice: { panel: 'roof', minutes: null },
-  dry: { panel: 'bonnet', minutes: 40 },
-  filmGramsPerM2: 100,
+const CALM: WaterOutcome = {
+  ice: { panel: 'roof', minutes: null, needed: 12, step: 'final-rinse' },
+  dry: {
+    panel: 'bonnet',
+    minutes: 40,
+    needed: 12,
+    step: 'final-rinse',
+    filmGramsPerM2: 100,
+    warmestC: 12,
+  },
+  dryGlass: null,
   coldest: { panel: 'roof', tempC: 3 },
-  warmestC: 12,
-  product: { panel: 'roof', minutes: null },
+  product: { panel: 'roof', minutes: null, needed: 6, step: 'foam' },
   sun: { panel: 'left', brightestWm2: 100, dimmestWm2: 20 },
 };
 
@@ -51,95 +57,104 @@ const situation = (change: Partial<Situation> = {}): Situation => ({
   soil: CLEAN,
   overnightC: 2,
   site: MILD,
-  film: CALM,
+  water: CALM,
   ...change,
 });
 
 const found = (ruleId: RuleId, change: Partial<Situation> = {}): Finding =>
   ruleOf(ruleId).judge(situation(change));
 const site = (change: Partial<SiteWindow>): Partial<Situation> => ({ site: { ...MILD, ...change } });
-const film = (change: Partial<FilmOutcome>): Partial<Situation> => ({ film: { ...CALM, ...change } });
+type Waits = { readonly [K in 'ice' | 'dry' | 'product']?: Partial<WaterOutcome[K]> };
+const water = ({ ice, dry, product, ...change }: Waits & Partial<Omit<WaterOutcome, keyof Waits>>) => ({
+  water: {
+    ...CALM,
+    ice: { ...CALM.ice, ...ice },
+    dry: { ...CALM.dry, ...dry },
+    product: { ...CALM.product, ...product },
+    ...change,
+  },
+});
 
-/** The hose wants the whole car wiped within 12 minutes and a third; one side within 6; two panels within 3. */
 const NOTHING_FLIES = {
   ...methodOf('garage-rinseless'),
   steps: methodOf('garage-rinseless').steps.filter(({ id }) => id !== 'pre-soak'),
 };
-const WHOLE = 12 * 1.33;
-const TWO_PANELS = 3 * 1.33;
+/** What waits 12 minutes for the towel has a third of them in hand. */
+const IN_TIME = 12 * 1.33;
+const OFF_IN_TIME = 6 * 1.33;
 
 describe('each rule at, below and above its limit', () => {
   it.each<{ ruleId: RuleId; change: Partial<Situation>; level: Finding['level']; why: string }>([
     {
       ruleId: 'ice-on-car',
-      change: film({ ice: { panel: 'roof', minutes: WHOLE + 0.1 } }),
+      change: water({ ice: { minutes: IN_TIME + 0.1 } }),
       level: 'clear',
       why: 'the whole car is wiped in time',
     },
     {
       ruleId: 'ice-on-car',
-      change: film({ ice: { panel: 'roof', minutes: WHOLE - 0.1 } }),
-      level: 'condition',
-      why: 'one side at a time',
+      change: water({ ice: { minutes: IN_TIME } }),
+      level: 'clear',
+      why: 'ice as the last panel is wiped, with what is kept in hand',
     },
     {
       ruleId: 'ice-on-car',
-      change: film({ ice: { panel: 'roof', minutes: TWO_PANELS + 0.01 } }),
-      level: 'condition',
-      why: 'two panels at a time, just',
-    },
-    {
-      ruleId: 'ice-on-car',
-      change: film({ ice: { panel: 'roof', minutes: TWO_PANELS - 0.01 } }),
+      change: water({ ice: { minutes: IN_TIME - 0.01 } }),
       level: 'block',
-      why: 'no section is small enough',
+      why: 'ice before it is wiped',
     },
     {
       ruleId: 'ice-on-car',
-      change: film({ ice: { panel: 'roof', minutes: null } }),
+      change: water({ ice: { minutes: 0, needed: 0.5 } }),
+      level: 'block',
+      why: 'it freezes as it lands',
+    },
+    {
+      ruleId: 'ice-on-car',
+      change: water({ ice: { minutes: null } }),
       level: 'clear',
       why: 'never freezes',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: TWO_PANELS - 0.01 }, filmGramsPerM2: 2000 }),
+      change: water({ dry: { minutes: IN_TIME - 0.01, filmGramsPerM2: 2000 } }),
       level: 'block',
-      why: 'dries before two panels are wiped, and even demineralised water would show',
+      why: 'dries before it is wiped, and even demineralised water would show',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: TWO_PANELS - 0.01 } }),
+      change: water({ dry: { minutes: IN_TIME - 0.01 } }),
       level: 'condition',
       why: 'a demineralised last rinse makes it go',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: 10 } }),
-      level: 'condition',
-      why: 'one side at a time',
+      change: water({ dry: { minutes: IN_TIME } }),
+      level: 'clear',
+      why: 'is wiped before it dries',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 39 }),
+      change: water({ dry: { minutes: 1, filmGramsPerM2: 39 } }),
       level: 'clear',
       why: '11.7 mg/m² does not show on black',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 41 }),
+      change: water({ dry: { minutes: 1, filmGramsPerM2: 41 } }),
       level: 'condition',
       why: '12.3 mg/m² shows on black; demineralised water would not',
     },
     {
       ruleId: 'spots',
-      change: film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 39, warmestC: 41 }),
+      change: water({ dry: { minutes: 1, filmGramsPerM2: 39, warmestC: 41 } }),
       level: 'condition',
       why: 'on hot paint half as much is tolerated',
     },
     {
       ruleId: 'spots',
       change: {
-        ...film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 90 }),
+        ...water({ dry: { minutes: 1, filmGramsPerM2: 90 } }),
         vehicle: { ...VEHICLE, paintTone: 'white' },
       },
       level: 'clear',
@@ -148,7 +163,7 @@ describe('each rule at, below and above its limit', () => {
     {
       ruleId: 'spots',
       change: {
-        ...film({ dry: { panel: 'bonnet', minutes: 1 } }),
+        ...water({ dry: { minutes: 1 } }),
         place: { ...DRIVE, finalRinse: { ...WATER, tdsMgPerLitre: 20 } },
       },
       level: 'clear',
@@ -351,31 +366,25 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'dry-on',
-      change: film({ product: { panel: 'left', minutes: null } }),
+      change: water({ product: { minutes: null } }),
       level: 'clear',
       why: 'stays wet',
     },
     {
       ruleId: 'dry-on',
-      change: film({ product: { panel: 'left', minutes: 8 } }),
+      change: water({ product: { minutes: OFF_IN_TIME } }),
       level: 'clear',
-      why: 'as long as it dwells',
+      why: 'wet until it is rinsed off',
     },
     {
       ruleId: 'dry-on',
-      change: film({ product: { panel: 'left', minutes: 7.9 } }),
-      level: 'condition',
-      why: 'dwell less',
-    },
-    {
-      ruleId: 'dry-on',
-      change: film({ product: { panel: 'left', minutes: 2.9 } }),
+      change: water({ product: { minutes: OFF_IN_TIME - 0.01 } }),
       level: 'block',
-      why: 'dries before it works',
+      why: 'dries before it is rinsed off',
     },
     {
       ruleId: 'dry-on',
-      change: { ...film({ product: { panel: 'left', minutes: 1 } }), method: methodOf('salt-flush') },
+      change: { ...water({ product: { minutes: 1 } }), method: methodOf('salt-flush') },
       level: 'clear',
       why: 'nothing dwells',
     },
@@ -417,14 +426,14 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'direct-sun',
-      change: film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 600 } }),
+      change: water({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 600 } }),
       level: 'clear',
       why: 'the wet-edge sums decide',
     },
     {
       ruleId: 'direct-sun',
       change: {
-        ...film({ sun: { panel: 'left', brightestWm2: 251, dimmestWm2: 10 } }),
+        ...water({ sun: { panel: 'left', brightestWm2: 251, dimmestWm2: 10 } }),
         house: houseWith({ sun: 'never' }),
       },
       level: 'block',
@@ -433,7 +442,7 @@ describe('rules of soil, site, sun and the night', () => {
     {
       ruleId: 'direct-sun',
       change: {
-        ...film({ sun: { panel: 'left', brightestWm2: 250, dimmestWm2: 10 } }),
+        ...water({ sun: { panel: 'left', brightestWm2: 250, dimmestWm2: 10 } }),
         house: houseWith({ sun: 'never' }),
       },
       level: 'clear',
@@ -442,7 +451,7 @@ describe('rules of soil, site, sun and the night', () => {
     {
       ruleId: 'direct-sun',
       change: {
-        ...film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 10 } }),
+        ...water({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 10 } }),
         house: houseWith({ halfSun: 'shade-only' }),
       },
       level: 'block',
@@ -451,7 +460,7 @@ describe('rules of soil, site, sun and the night', () => {
     {
       ruleId: 'direct-sun',
       change: {
-        ...film({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 300 } }),
+        ...water({ sun: { panel: 'left', brightestWm2: 700, dimmestWm2: 300 } }),
         house: houseWith({ halfSun: 'shade-only' }),
       },
       level: 'clear',
@@ -566,12 +575,27 @@ describe('rules of soil, site, sun and the night', () => {
   });
 
   it('judge what a blower leaves by its minerals', () => {
-    const drying = { kind: 'wiped', by: 'blower', sections: [{ id: 'whole-car', minutes: 12 }] } as const;
+    const drying = { kind: 'wiped', by: 'blower' } as const;
     const method = { ...methodOf('drive-hose'), drying };
     // A tenth of 500 g/m² at 300 mg/L is 15 mg/m²: shows on black, and demineralised water would not.
-    const wet = film({ dry: { panel: 'bonnet', minutes: null }, filmGramsPerM2: 500 });
+    const wet = water({ dry: { minutes: null, filmGramsPerM2: 500 } });
     expect(found('spots', { ...wet, method })).toMatchObject({ level: 'condition', remedy: 'demin-rinse' });
     expect(found('spots', wet).level).toBe('clear');
+  });
+
+  it('looks at glass by its own limit, which pale paint does not have', () => {
+    const vehicle = { ...VEHICLE, paintTone: 'white' as const };
+    const dryGlass = { ...CALM.dry, panel: 'windscreen' as const, minutes: 1, filmGramsPerM2: 60 };
+    // 18 mg/m²: under what shows on white, over what shows on glass.
+    const wet = { ...water({ dry: { minutes: 1, filmGramsPerM2: 60 }, dryGlass }), vehicle };
+    expect(found('spots', wet)).toMatchObject({
+      level: 'condition',
+      panel: 'windscreen',
+      remedy: 'demin-rinse',
+    });
+    expect(found('spots', { ...wet, ...water({ dry: { minutes: 1, filmGramsPerM2: 60 } }) }).level).toBe(
+      'clear',
+    );
   });
 
   // 12 mg/m² show on black; half of that is left on hot paint where the water is hard, and straight between.
@@ -585,7 +609,7 @@ describe('rules of soil, site, sun and the night', () => {
     'tolerate $limit mg/m² of water of $hardness mg/L on paint at $warmestC °C',
     ({ hardness, warmestC, limit }) => {
       const place = { ...DRIVE, finalRinse: null, washWater: { ...WATER, hardnessMgPerLitre: hardness } };
-      const dried = film({ dry: { panel: 'bonnet', minutes: 1 }, filmGramsPerM2: 10, warmestC });
+      const dried = water({ dry: { minutes: 1, filmGramsPerM2: 10, warmestC } });
       expect(found('spots', { ...dried, place }).limit).toBeCloseTo(limit, 9);
     },
   );
@@ -594,7 +618,7 @@ describe('rules of soil, site, sun and the night', () => {
     expect(weatherFailure(situation())).toBeNull();
     expect(weatherFailure(situation(site({ open: { kind: 'closed' } })))).toBeNull();
     expect(weatherFailure(situation(site({ mostPrecipMm: 2 })))).toBe('falls');
-    expect(weatherFailure(situation({ film: null }))).toBe('freezes');
+    expect(weatherFailure(situation({ water: null }))).toBe('freezes');
   });
 });
 
@@ -606,33 +630,33 @@ describe('a film that is left to the machine', () => {
     { tempC: -8.1, level: 'block', why: 'too cold to leave wet' },
   ])('at $tempC °C: $why', ({ tempC, level }) => {
     const ice = {
-      ...film({ ice: { panel: 'roof', minutes: 4 }, coldest: { panel: 'roof', tempC } }),
+      ...water({ ice: { minutes: 4 }, coldest: { panel: 'roof', tempC } }),
       ...left,
     };
     expect(found('ice-on-car', ice).level).toBe(level);
   });
 
   it('is clear where it dries before it freezes', () => {
-    expect(found('ice-on-car', { ...film({}), ...left }).level).toBe('clear');
+    expect(found('ice-on-car', { ...water({}), ...left }).level).toBe('clear');
   });
 });
 
 describe('combining', () => {
   it('is go when all is clear, with the tightest margin as its reason', () => {
-    const judgement = judgeAll(situation(film({ ice: { panel: 'roof', minutes: WHOLE + 0.5 } })));
+    const judgement = judgeAll(situation(water({ ice: { minutes: IN_TIME + 0.5 } })));
     expect(judgement.standing).toBe('go');
     expect(judgement.limiting.ruleId).toBe('ice-on-car');
   });
 
   it('never takes unknown for clear', () => {
-    const judgement = judgeAll(situation({ site: null, film: null }));
+    const judgement = judgeAll(situation({ site: null, water: null }));
     expect(judgement.standing).toBe('unknown');
   });
 
   it('lets a block outweigh what is unknown', () => {
-    expect(judgeAll(situation({ site: null, film: null, method: methodOf('bay-touch-free') })).standing).toBe(
-      'no',
-    );
+    expect(
+      judgeAll(situation({ site: null, water: null, method: methodOf('bay-touch-free') })).standing,
+    ).toBe('no');
   });
 
   it('runs every rule, whatever the first one says', () => {

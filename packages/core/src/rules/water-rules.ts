@@ -1,58 +1,42 @@
 import { residue } from '../water/index.js';
 import { lastWater } from '../place/index.js';
-import { SPOTS_SHOW_MG_PER_M2 } from '../vehicle/index.js';
+import { STEP_KINDS } from '../method/index.js';
 import {
-  clear,
-  type FilmOutcome,
-  type Finding,
-  ofDegree,
-  type Rule,
-  type Situation,
-  unknown,
-} from './rule.js';
-
-type Sections = Extract<Situation['method']['drying'], { kind: 'wiped' }>['sections'];
+  isGlass,
+  type PanelId,
+  SPOTS_SHOW_MG_PER_M2,
+  SPOTS_SHOW_ON_GLASS_MG_PER_M2,
+} from '../vehicle/index.js';
+import type { DryOutcome, WaitOutcome, WaterOutcome } from '../wash/index.js';
+import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
 /** Minutes from wetting to wiping with time in hand. */
-const neededMinutes = (minutes: number, situation: Situation): number =>
-  minutes * (1 + situation.limits.inHandShare);
+const neededMinutes = (minutes: number, { limits }: Situation): number => minutes * (1 + limits.inHandShare);
 
-/**
- * The usual section if it fits within the minutes, else the largest smaller one that does, else the smallest.
- * Sections stand largest first.
- */
-function fittingSection(sections: Sections, situation: Situation, withinMinutes: number): Sections[number] {
-  const fits = sections.find((section) => neededMinutes(section.minutes, situation) <= withinMinutes);
-  return fits ?? sections[sections.length - 1] ?? sections[0];
-}
-
-/** Judges a section of wet panels against the minutes that ice or drying leave. */
-function judgeSection(
+/** Judges a wait against the minutes that ice or drying leave it. */
+function judgeWait(
   situation: Situation,
-  found: { ruleId: 'ice-on-car' | 'spots'; minutes: number; panel: FilmOutcome['ice']['panel'] },
-  sections: Sections,
+  ruleId: 'ice-on-car' | 'spots',
+  { panel, minutes, needed }: WaitOutcome & { readonly minutes: number },
 ): Finding {
-  const section = fittingSection(sections, situation, found.minutes);
-  const limit = neededMinutes(section.minutes, situation);
-  const margin = found.minutes - limit;
-  const usual = section === sections[0];
-  const base = {
-    ruleId: found.ruleId,
+  const limit = neededMinutes(needed, situation);
+  const margin = minutes - limit;
+  return {
+    ruleId,
+    level: margin < 0 ? 'block' : 'clear',
     margin,
-    unit: 'min' as const,
-    comfort: margin / limit,
-    actual: found.minutes,
+    unit: 'min',
+    comfort: limit > 0 ? margin / limit : margin,
+    actual: minutes,
     limit,
-    panel: found.panel,
-    section: section.id,
+    panel,
+    section: situation.method.section,
   };
-  if (margin < 0) return { level: 'block', ...base };
-  return usual ? { level: 'clear', ...base } : { level: 'condition', remedy: 'smaller-section', ...base };
 }
 
 /** Never freezes in the time looked at: the margin is the coldest panel's distance from 0 °C. */
-function neverFreezes(film: FilmOutcome): Finding {
-  const { tempC, panel } = film.coldest;
+function neverFreezes({ coldest }: WaterOutcome): Finding {
+  const { tempC, panel } = coldest;
   return {
     ruleId: 'ice-on-car',
     level: 'clear',
@@ -65,36 +49,38 @@ function neverFreezes(film: FilmOutcome): Finding {
   };
 }
 
-function judgeLeftFilm(film: FilmOutcome, limits: Situation['limits']): Finding {
-  if (film.ice.minutes === null) return neverFreezes(film);
-  const margin = film.coldest.tempC - limits.leftFilmColdestC;
+function judgeLeftFilm(water: WaterOutcome, limits: Situation['limits']): Finding {
+  if (water.ice.minutes === null) return neverFreezes(water);
+  const { coldest } = water;
+  const margin = coldest.tempC - limits.leftFilmColdestC;
   return {
     ruleId: 'ice-on-car',
     level: margin < 0 ? 'block' : 'condition',
     margin,
     unit: 'K',
     comfort: margin / 3,
-    actual: film.coldest.tempC,
+    actual: coldest.tempC,
     limit: limits.leftFilmColdestC,
-    panel: film.coldest.panel,
+    panel: coldest.panel,
     remedy: margin < 0 ? undefined : 'wipe-gaps',
   };
 }
 
 export const iceOnCar: Rule = {
   id: 'ice-on-car',
-  question: 'Does the water freeze on a panel before it is off?',
+  question: 'Is there ice on a panel when something rubs it, or when it is left?',
   glyph: 'ice',
   changesWithTime: true,
   limits: ['inHandShare', 'leftFilmColdestC'],
-  reads: ['film.ice', 'film.coldest', 'method.drying'],
+  reads: ['water.ice', 'water.coldest', 'method.drying', 'method.section'],
   judge: (situation) => {
-    const { film, method } = situation;
-    if (!film) return unknown('ice-on-car');
-    if (method.drying.kind === 'left') return judgeLeftFilm(film, situation.limits);
-    if (film.ice.minutes === null) return neverFreezes(film);
-    const found = { ruleId: 'ice-on-car' as const, minutes: film.ice.minutes, panel: film.ice.panel };
-    return judgeSection(situation, found, method.drying.sections);
+    const { water, method } = situation;
+    if (!water) return unknown('ice-on-car');
+    if (method.drying.kind === 'left') return judgeLeftFilm(water, situation.limits);
+    const { minutes } = water.ice;
+    return minutes === null
+      ? neverFreezes(water)
+      : judgeWait(situation, 'ice-on-car', { ...water.ice, minutes });
   },
 };
 
@@ -102,37 +88,61 @@ export const iceOnCar: Rule = {
 const BITES_FRACTION = 0.5;
 const HARD_MG_PER_LITRE = 180;
 
-function residueFinding(situation: Situation, filmGramsPerM2: number): Finding {
-  const { place, vehicle, limits } = situation;
+/** Residue from which spots show on this panel, mg/m². */
+function showsMgPerM2({ vehicle, limits }: Situation, panel: PanelId): number {
+  const shows = isGlass(panel) ? SPOTS_SHOW_ON_GLASS_MG_PER_M2 : SPOTS_SHOW_MG_PER_M2[vehicle.paintTone];
+  return shows * limits.spotsShowScale;
+}
+
+function residueFinding(situation: Situation, dry: DryOutcome, filmGramsPerM2: number): Finding {
+  const { place, limits } = situation;
   const { tdsMgPerLitre, hardnessMgPerLitre } = lastWater(place);
   const { mgPerM2 } = residue({ tdsMgPerLitre, filmGramsPerM2 });
   // Lime bites into warm paint: of hard water half as much is tolerated there, of soft water, which wipes off, nothing less.
-  const isWarm = (situation.film?.warmestC ?? -Infinity) > limits.etchAboveC;
+  const isWarm = dry.warmestC > limits.etchAboveC;
   const warm = isWarm ? 1 - BITES_FRACTION * Math.min(1, hardnessMgPerLitre / HARD_MG_PER_LITRE) : 1;
-  const limit = SPOTS_SHOW_MG_PER_M2[vehicle.paintTone] * limits.spotsShowScale * warm;
+  const limit = showsMgPerM2(situation, dry.panel) * warm;
   const margin = limit - mgPerM2;
   const finding = ofDegree('spots', 'block', { margin, unit: 'mg/m²', scale: limit, actual: mgPerM2, limit });
-  return { panel: situation.film?.dry.panel, ...finding };
+  return { panel: dry.panel, ...finding };
 }
 
 /** A block that demineralised last water would lift becomes a condition. */
-function orDeminRinse(finding: Finding, situation: Situation): Finding {
-  const { film, method, limits, place } = situation;
+function orDeminRinse(finding: Finding, situation: Situation, dry: DryOutcome): Finding {
+  const { method, limits, place } = situation;
   const rinses = method.filmGramsPerM2 === null && place.finalRinse === null;
-  if (finding.level !== 'block' || !rinses || !film) return finding;
+  if (finding.level !== 'block' || !rinses) return finding;
   const { mgPerM2 } = residue({
     tdsMgPerLitre: limits.deminTdsMgPerLitre,
-    filmGramsPerM2: film.filmGramsPerM2,
+    filmGramsPerM2: dry.filmGramsPerM2,
   });
-  const limit = SPOTS_SHOW_MG_PER_M2[situation.vehicle.paintTone] * limits.spotsShowScale;
-  return mgPerM2 <= limit
+  return mgPerM2 <= showsMgPerM2(situation, dry.panel)
     ? { remedy: 'demin-rinse', amount: mgPerM2, ...finding, level: 'condition' }
     : finding;
 }
 
+/** Spots on the panel of its kind that dries soonest. */
+function spotsOn(situation: Situation, dry: DryOutcome): Finding {
+  const { method, limits } = situation;
+  const driedOn = residueFinding(situation, dry, dry.filmGramsPerM2);
+  if (method.drying.kind === 'left' || driedOn.level === 'clear')
+    return orDeminRinse(driedOn, situation, dry);
+  const leaves =
+    method.drying.by === 'blower'
+      ? dry.filmGramsPerM2 * limits.blowerLeavesShare
+      : limits.towelLeavesGramsPerM2;
+  const left = residueFinding(situation, dry, leaves);
+  if (dry.minutes === null || left.level === 'block') return orDeminRinse(left, situation, dry);
+  return orDeminRinse(judgeWait(situation, 'spots', { ...dry, minutes: dry.minutes }), situation, dry);
+}
+
+/** Would this water show if it dried on, even on warm paint? Where not, no weather makes it spot. */
+export const couldSpot = (situation: Situation, dry: DryOutcome): boolean =>
+  residueFinding(situation, { ...dry, warmestC: Infinity }, dry.filmGramsPerM2).level !== 'clear';
+
 export const spots: Rule = {
   id: 'spots',
-  question: 'Does water dry on the paint and leave a mark that shows?',
+  question: 'Does water dry on paint or glass and leave a mark that shows?',
   glyph: 'spot',
   changesWithTime: true,
   limits: [
@@ -144,30 +154,28 @@ export const spots: Rule = {
     'deminTdsMgPerLitre',
   ],
   reads: [
-    'film.dry',
-    'film.filmGramsPerM2',
-    'film.warmestC',
+    'water.dry',
+    'water.dryGlass',
     'method.drying',
     'method.filmGramsPerM2',
+    'method.section',
     'place.finalRinse',
     'place.washWater',
     'vehicle.paintTone',
   ],
   judge: (situation) => {
-    const { film, method, limits } = situation;
-    if (!film) return unknown('spots');
-    const driedOn = residueFinding(situation, film.filmGramsPerM2);
-    if (method.drying.kind === 'left' || driedOn.level === 'clear') return orDeminRinse(driedOn, situation);
-    const leaves =
-      method.drying.by === 'blower'
-        ? film.filmGramsPerM2 * limits.blowerLeavesShare
-        : limits.towelLeavesGramsPerM2;
-    const left = residueFinding(situation, leaves);
-    if (film.dry.minutes === null || left.level === 'block') return orDeminRinse(left, situation);
-    const found = { ruleId: 'spots' as const, minutes: film.dry.minutes, panel: film.dry.panel };
-    return orDeminRinse(judgeSection(situation, found, method.drying.sections), situation);
+    const { water } = situation;
+    if (!water) return unknown('spots');
+    const paint = spotsOn(situation, water.dry);
+    const glass = water.dryGlass && spotsOn(situation, water.dryGlass);
+    return glass && isGraver(glass, paint) ? glass : paint;
   },
 };
+
+/** Graver, or nearer to its limit. */
+const GRAVITY = { clear: 0, condition: 1, unknown: 2, block: 3 } as const;
+const isGraver = (a: Finding, b: Finding): boolean =>
+  GRAVITY[a.level] > GRAVITY[b.level] || (a.level === b.level && a.comfort < b.comfort);
 
 export const falling: Rule = {
   id: 'falling',
@@ -228,39 +236,25 @@ export const sealsOvernight: Rule = {
   },
 };
 
-/** The longest-dwelling step on the body, if anything dwells there. */
-function bodyDwell(method: Situation['method']): { readonly from: number; readonly to: number } | null {
-  const dwells = method.steps
-    .filter(({ groups }) => groups.includes('upper') || groups.includes('lower'))
-    .map(({ dwell }) => dwell)
-    .filter((dwell) => dwell !== null);
-  return dwells.reduce<(typeof dwells)[number] | null>(
-    (most, dwell) => (!most || dwell.to > most.to ? dwell : most),
-    null,
-  );
-}
-
 export const dryOn: Rule = {
   id: 'dry-on',
-  question: 'Does the product dry on before it is rinsed?',
+  question: 'Does a product dry on before it is rinsed?',
   glyph: 'spot',
   changesWithTime: true,
-  limits: ['productGramsPerM2'],
-  reads: ['film.product', 'method.steps'],
-  judge: ({ film, method }) => {
-    const dwell = bodyDwell(method);
-    if (!dwell) return clear('dry-on');
-    if (!film) return unknown('dry-on');
-    const { panel, minutes } = film.product;
+  limits: ['inHandShare', 'productGramsPerM2'],
+  reads: ['water.product', 'method.steps'],
+  judge: (situation) => {
+    const { water } = situation;
+    if (!situation.method.steps.some(({ id }) => STEP_KINDS[id].wets?.isProduct)) return clear('dry-on');
+    if (!water) return unknown('dry-on');
+    const { panel, minutes, needed } = water.product;
     if (minutes === null) return { panel, ...clear('dry-on') };
-    const short = minutes < dwell.from;
-    const limit = short || minutes >= dwell.to ? (short ? dwell.from : dwell.to) : dwell.to;
+    const limit = neededMinutes(needed, situation);
     const margin = minutes - limit;
-    const base = {
+    return {
       panel,
       ...ofDegree('dry-on', 'block', { margin, unit: 'min', scale: limit, actual: minutes, limit }),
     };
-    return short || margin >= 0 ? base : { remedy: 'shorter-dwell', ...base, level: 'condition' };
   },
 };
 
@@ -270,13 +264,13 @@ export const directSun: Rule = {
   glyph: 'sun',
   changesWithTime: true,
   limits: ['sunnyWm2'],
-  reads: ['film.sun', 'house.sun', 'house.halfSun'],
-  judge: ({ film, house, limits }) => {
+  reads: ['water.sun', 'house.sun', 'house.halfSun'],
+  judge: ({ water, house, limits }) => {
     const { sun, halfSun } = house.choices;
     if (sun === 'wet-edge' && halfSun === 'sunny-first') return clear('direct-sun');
-    if (!film) return unknown('direct-sun');
+    if (!water) return unknown('direct-sun');
     const limit = limits.sunnyWm2;
-    const { brightestWm2, dimmestWm2, panel } = film.sun;
+    const { brightestWm2, dimmestWm2, panel } = water.sun;
     const margin = limit - brightestWm2;
     const half = dimmestWm2 < limit;
     const found = {

@@ -93,12 +93,14 @@ type WipedCar = Pick<Vehicle, 'bodyClass'>;
  */
 export function clothsFor(wash: {
   readonly vehicle: WipedCar;
-  readonly method: Pick<Method, 'steps' | 'media'>;
+  readonly method: Pick<Method, 'steps' | 'plainSteps' | 'media'>;
   readonly soil: ByGroup;
   readonly drying: Pick<DryingPlan, 'towels'> | null;
 }): Cloths {
   const { vehicle, method, soil, drying } = wash;
-  const { media, steps } = method;
+  const { media } = method;
+  // Soil goes by the whole car, however it is cut up.
+  const steps = method.plainSteps ?? method.steps;
   const dryingTowels = Math.max(media.dryingTowels, drying?.towels ?? 0);
   if (media.mitts > 0) {
     const touch = steps.findIndex(({ contact, groups }) => contact && groups.includes('lower'));
@@ -106,10 +108,10 @@ export function clothsFor(wash: {
     const mitts = media.mitts === 2 && isHeavy ? 3 : media.mitts;
     return { media: { ...media, mitts, dryingTowels }, faces: [] };
   }
-  const faces = bodyFaces(method, vehicle, soil);
+  const faces = bodyFaces({ steps }, vehicle, soil);
   if (faces.length === 0) return { media: { ...media, dryingTowels }, faces };
   const shuts = steps.some(({ id }) => id === 'shuts') ? 1 : 0;
-  const washed = faces.reduce((sum, group) => sum + group.faces, 0) + wheelFaces(method, soil);
+  const washed = faces.reduce((sum, group) => sum + group.faces, 0) + wheelFaces({ steps }, soil);
   return {
     media: { ...media, foldedTowels: Math.ceil(washed / FACES_OF_A_TOWEL) + shuts, dryingTowels },
     faces,

@@ -3,7 +3,7 @@ import { windChill, type WindChill } from '../air/index.js';
 import type { Mix } from '../kit/index.js';
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { HOTTEST_FOR_HANDS_C, mixWater, type MixedWater, startForArrival } from '../water/index.js';
+import { HOTTEST_FOR_HANDS_C, mixWater, type MixedWater, startForArrival, TEPID_C } from '../water/index.js';
 import type { WashCost } from '../plan/index.js';
 
 /** Water that hands dip into: how much, how warm it is to be, and how to make it so. */
@@ -96,8 +96,6 @@ function warmWater(
     isHotForHands: startC > HOTTEST_FOR_HANDS_C,
   };
 }
-/** Hands and cleaning both want it tepid (practice notes). */
-const TEPID_C = 35;
 
 function packList(
   place: Place,

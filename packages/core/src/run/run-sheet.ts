@@ -1,18 +1,18 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
 import type { HouseRules } from '../house/index.js';
 import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
-import type { Method, Section } from '../method/index.js';
+import type { Method, SectionId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
 import { type Limits, shopStands } from '../rules/index.js';
-import { type ByGroup, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
-import type { SiteHour } from '../verdict/index.js';
+import { type ByGroup, isGlass, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import { panelAir, type SiteHour, surfaceOf, type WashHours } from '../wash/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { clothsFor } from './cloths.js';
 import { dryingPlan, type DryingPlan } from './drying.js';
 import { preparation, type Preparation } from './preparation.js';
 import { type RunStep, runSteps, type StepsAround, type WetEdge } from './run-step.js';
-import { productEdges, rinseEdges } from './wet-edges.js';
+import { lowEdges, wetEdges } from './wet-edges.js';
 
 export interface RunSheet {
   readonly steps: readonly RunStep[];
@@ -20,8 +20,8 @@ export interface RunSheet {
   readonly minutes: number;
   /** After the last rinse, the first to dry or freeze first. */
   readonly edges: readonly WetEdge[];
-  /** The largest part to wet at once that can be wiped in time, a share in hand; null: none, or nothing is wiped. */
-  readonly section: Section | null;
+  /** How much of the car is worked on at once. */
+  readonly section: SectionId;
   /** The flank to finish first: its wet edge is the shorter; null: both alike. */
   readonly firstFlank: 'left' | 'right' | null;
   readonly preparation: Preparation;
@@ -35,11 +35,11 @@ export interface RunSheet {
 export interface RunSheetCase {
   readonly vehicle: Vehicle;
   readonly place: Place;
-  /** As the shop does it. */
+  /** As the shop does it, in the way that goes. */
   readonly method: Method;
   readonly limits: Limits;
-  /** Air and light at the place in that hour, and the weather outdoors. */
-  readonly site: SiteHour;
+  /** Air and light at the place from the start on, and the weather outdoors at first. */
+  readonly hours: WashHours;
   readonly outdoors: WeatherHour;
   readonly isDark: boolean;
   readonly overnightC: number | null;
@@ -48,12 +48,6 @@ export interface RunSheetCase {
   /** What the shop owns. */
   readonly kit: Kit;
   readonly house: Pick<HouseRules, 'numbers'>;
-}
-
-function largestSection({ drying }: Method, edges: readonly WetEdge[], inHandShare: number): Section | null {
-  if (drying.kind === 'left') return null;
-  const worstMinutes = edges[0]?.minutes ?? Infinity;
-  return drying.sections.find(({ minutes }) => minutes * (1 + inHandShare) <= worstMinutes) ?? null;
 }
 
 /** Flanks nearer than this are alike, minutes. */
@@ -68,11 +62,20 @@ function firstFlank(edges: readonly WetEdge[]): RunSheet['firstFlank'] {
   return left < right ? 'left' : 'right';
 }
 
+/** The pane as it stands before water meets it, °C: baked or cooled, not at the air. */
+function glassC(vehicle: Vehicle, place: Place, site: SiteHour): number {
+  const glass = panelsOf(vehicle.bodyClass).filter(({ id }) => isGlass(id));
+  return Math.min(
+    site.air.airTempC,
+    ...glass.map((panel) => panelAir(place, surfaceOf(panel, vehicle), site).dryC),
+  );
+}
+
 /** What of the place and the kit the steps go by. */
 export function stepsAround(
-  { place, method, site }: Pick<RunSheetCase, 'place' | 'method' | 'site'>,
+  { vehicle, place, method, site }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method'> & { site: SiteHour },
   mixes: readonly Mix[],
-): Omit<StepsAround, 'edges' | 'panels' | 'stopAfter'> {
+): Omit<StepsAround, 'edges' | 'lowEdges' | 'stopAfter'> {
   const { airTempC } = site.air;
   const isRoofed = place.kind === 'garage' || place.kind === 'heated-unit';
   return {
@@ -80,7 +83,7 @@ export function stepsAround(
     mixes,
     forbids: place.forbids,
     hasNoDrain: isRoofed && !place.hasDrain,
-    glassC: airTempC,
+    glassC: glassC(vehicle, place, site),
     waterC: method.bucketC ?? place.washWater.tempC,
   };
 }
@@ -93,9 +96,11 @@ export function stepsAround(
  * Model: the film of each panel as the verdict has it; dwell and places in the order are practice (judgement), data sheets go before them
  */
 export function runSheet(of: RunSheetCase): RunSheet {
-  const { vehicle, place, method, limits, site, outdoors } = of;
+  const { vehicle, place, method, limits, outdoors } = of;
+  const { site } = of.hours[0];
   const panels = panelsOf(vehicle.bodyClass);
-  const edges = rinseEdges(of, panels);
+  const wet = wetEdges(of);
+  const edges = wet.rinse;
   const cost = washCost(place, method);
   const drying = dryingPlan(vehicle, method, of);
   const mixes = mixesFor(method.steps, {
@@ -106,14 +111,14 @@ export function runSheet(of: RunSheetCase): RunSheet {
   });
   return {
     steps: runSteps(method, {
-      edges: productEdges(of, panels, edges),
-      panels,
+      edges: wet.byStep,
+      lowEdges: lowEdges(of, panels),
       stopAfter: cost.meter?.stopAfter ?? null,
-      ...stepsAround(of, mixes),
+      ...stepsAround({ vehicle, place, method, site }, mixes),
     }),
     minutes: method.minutes,
     edges,
-    section: largestSection(method, edges, limits.inHandShare),
+    section: method.section ?? 'whole-car',
     firstFlank: firstFlank(edges),
     preparation: preparation(
       {

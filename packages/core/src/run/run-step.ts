@@ -1,7 +1,16 @@
 import { type ChemicalClash, chemicalClashes, type Mix, type MixFault, notRinsed } from '../kit/index.js';
-import { type Method, reachOf, type WashStep, type WashStepId } from '../method/index.js';
+import {
+  type Method,
+  type PartId,
+  reachOf,
+  STEP_KINDS,
+  type StepCaution,
+  type StepReason,
+  type WashStep,
+  type WashStepId,
+} from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
-import type { Panel, PanelId, ZoneGroup } from '../vehicle/index.js';
+import type { PanelId, ZoneGroup } from '../vehicle/index.js';
 
 /** How long a panel stays wet before it dries or freezes, whichever comes first. */
 export interface WetEdge {
@@ -25,44 +34,6 @@ export interface StepDwell {
   readonly isTooShort: boolean;
 }
 
-export const RUN_REASONS = [
-  'no-wet-paint-left-waiting',
-  'dirtiest-last',
-  'dwells-while-others-are-done',
-  'loose-dirt-before-touch',
-  'salt-sits-under',
-  'hand-takes-what-is-left',
-  'minerals-leave-with-the-towel',
-  'gaps-hold-water',
-  'last-water-decides-spots',
-  'bare-paint-wants-cover',
-  'machine-does-it',
-  'machine-tears-and-misses',
-  'only-when-dry',
-  'no-bead-means-bare',
-  'shop-does-it-here',
-] as const;
-/** Why a step stands where it stands. */
-export type RunReason = (typeof RUN_REASONS)[number];
-
-export const RUN_CAUTIONS = [
-  'data-sheet',
-  'mains-near-water',
-  'no-jet-at-sensors',
-  'weight-of-the-mitt',
-  'never-under-a-jack',
-  'ice-underfoot',
-  'gloves-and-goggles',
-  'never-while-charging',
-  'engine-cool-and-covered',
-  'bare-until-coated',
-  'spray-at-the-cloth',
-  'blow-away-from-neighbour',
-  'one-door-at-a-time',
-] as const;
-/** What has to be minded at a step. */
-export type RunCaution = (typeof RUN_CAUTIONS)[number];
-
 /** What stands against a step. */
 export type StepFault =
   | MixFault
@@ -77,6 +48,8 @@ export type StepFault =
 export interface RunStep {
   readonly id: WashStepId;
   readonly groups: readonly ZoneGroup[];
+  /** The part of the car that it is done on; null: all of it. */
+  readonly part: PartId | null;
   readonly direction: WashStep['direction'] | null;
   /** Minutes from the beginning of the visit. */
   readonly fromMinute: number;
@@ -92,66 +65,16 @@ export interface RunStep {
   readonly note: string;
   /** What stands against it here, each with its number. */
   readonly faults: readonly StepFault[];
-  readonly reason: RunReason;
-  readonly cautions: readonly RunCaution[];
+  readonly reason: StepReason;
+  readonly cautions: readonly StepCaution[];
 }
 
-const REASONS: Readonly<Record<WashStepId, RunReason>> = {
-  'before-machine': 'machine-tears-and-misses',
-  'after-machine': 'gaps-hold-water',
-  'charge-port': 'only-when-dry',
-  'salt-neutraliser': 'salt-sits-under',
-  bugs: 'dwells-while-others-are-done',
-  iron: 'dwells-while-others-are-done',
-  tar: 'dwells-while-others-are-done',
-  'engine-bay': 'shop-does-it-here',
-  mats: 'shop-does-it-here',
-  tyres: 'only-when-dry',
-  'machine-soak': 'machine-does-it',
-  'machine-jets': 'machine-does-it',
-  'machine-blower': 'machine-does-it',
-  wheels: 'no-wet-paint-left-waiting',
-  foam: 'dwells-while-others-are-done',
-  'pre-soak': 'loose-dirt-before-touch',
-  rinse: 'loose-dirt-before-touch',
-  arches: 'salt-sits-under',
-  'underbody-bounce': 'salt-sits-under',
-  'underbody-ramps': 'salt-sits-under',
-  contact: 'hand-takes-what-is-left',
-  rinseless: 'hand-takes-what-is-left',
-  'spray-wipe': 'hand-takes-what-is-left',
-  'final-rinse': 'last-water-decides-spots',
-  blow: 'gaps-hold-water',
-  towel: 'minerals-leave-with-the-towel',
-  shuts: 'gaps-hold-water',
-  strip: 'hand-takes-what-is-left',
-  seal: 'bare-paint-wants-cover',
-  'bare-check': 'no-bead-means-bare',
-};
-
-const CAUTIONS: Readonly<Partial<Record<WashStepId, readonly RunCaution[]>>> = {
-  wheels: ['data-sheet', 'gloves-and-goggles'],
-  foam: ['data-sheet'],
-  'pre-soak': ['data-sheet'],
-  rinse: ['no-jet-at-sensors'],
-  arches: ['no-jet-at-sensors'],
-  'underbody-ramps': ['never-under-a-jack'],
-  contact: ['weight-of-the-mitt'],
-  rinseless: ['weight-of-the-mitt'],
-  blow: ['mains-near-water'],
-  strip: ['data-sheet', 'gloves-and-goggles'],
-  seal: ['data-sheet'],
-  'charge-port': ['never-while-charging'],
-  'salt-neutraliser': ['data-sheet'],
-  bugs: ['data-sheet'],
-  iron: ['data-sheet', 'gloves-and-goggles'],
-  tar: ['data-sheet', 'gloves-and-goggles'],
-  'bare-check': ['data-sheet', 'bare-until-coated'],
-  'engine-bay': ['engine-cool-and-covered'],
-};
-
 /** Does this step go over all that the other was put on, so that it is kept wet? */
-export const covers = (over: Pick<RunStep, 'groups'>, under: Pick<RunStep, 'groups'>): boolean =>
+export const covers = (
+  over: Pick<RunStep, 'groups' | 'part'>,
+  under: Pick<RunStep, 'groups' | 'part'>,
+): boolean =>
+  (over.part === null || over.part === under.part) &&
   under.groups.every((group) => over.groups.includes(group));
 
 /** Which paid run of the meter each step belongs to; null: it is off the meter. Steps that follow each other on it are one run. */
@@ -164,20 +87,9 @@ export function meterRunOf(steps: readonly Pick<WashStep, 'onMeter'>[]): (number
   });
 }
 
-/** Panels that stand for a group of zones: what is low and behind wheels stays wet as the flanks do. */
-function panelsFor(
-  groups: readonly ZoneGroup[],
-  panels: readonly Pick<Panel, 'id' | 'tiltDeg'>[],
-): PanelId[] {
-  const isWhole = groups.includes('upper');
-  const wanted = panels.filter(({ tiltDeg }) => (isWhole ? true : tiltDeg >= UPRIGHT_DEG));
-  return wanted.map(({ id }) => id);
-}
-const UPRIGHT_DEG = 80;
-
-/** The first of these panels to dry or freeze; null: none does. */
-function firstToEnd(panels: readonly PanelId[], edges: readonly WetEdge[]): WetEdge | null {
-  const ending = edges.filter(({ panel, minutes }) => panels.includes(panel) && minutes !== null);
+/** The first to dry or freeze; null: none does. */
+function firstToEnd(edges: readonly WetEdge[]): WetEdge | null {
+  const ending = edges.filter(({ minutes }) => minutes !== null);
   return ending.reduce<WetEdge | null>(
     (first, edge) =>
       first === null || (edge.minutes ?? Infinity) < (first.minutes ?? Infinity) ? edge : first,
@@ -186,12 +98,8 @@ function firstToEnd(panels: readonly PanelId[], edges: readonly WetEdge[]): WetE
 }
 
 /** The dwell that a product is given here: never longer than the panel stays wet. */
-export function boundedDwell(
-  dwell: NonNullable<WashStep['dwell']>,
-  panels: readonly PanelId[],
-  edges: readonly WetEdge[],
-): StepDwell {
-  const first = firstToEnd(panels, edges);
+export function boundedDwell(dwell: NonNullable<WashStep['dwell']>, edges: readonly WetEdge[]): StepDwell {
+  const first = firstToEnd(edges);
   const edgeMinutes = first?.minutes ?? Infinity;
   const isCut = edgeMinutes < dwell.to;
   return {
@@ -206,9 +114,10 @@ export function boundedDwell(
 
 /** What the steps of a wash are made of besides the method. */
 export interface StepsAround {
-  /** Wet edge of each panel under a product in that hour. */
-  readonly edges: readonly WetEdge[];
-  readonly panels: readonly Pick<Panel, 'id' | 'tiltDeg'>[];
+  /** How long what each step puts on lasts on its panels, by index of the step. */
+  readonly edges: ReadonlyMap<number, readonly WetEdge[]>;
+  /** The same of what lies on wheels and low down. */
+  readonly lowEdges: readonly WetEdge[];
   /** Between which paid runs the meter is stopped: the index of the run before; null: there is no meter. */
   readonly stopAfter: readonly number[] | null;
   readonly isGroundFreezing: boolean;
@@ -238,7 +147,7 @@ const isNeighbourClose = ({ forbids }: Pick<StepsAround, 'forbids'>): boolean =>
 const OPENS_DOORS: ReadonlySet<WashStepId> = new Set(['shuts', 'charge-port', 'mats']);
 
 /** What has to be minded at a step for the sake of the car that stands close. */
-function besideNeighbour(step: WashStep, around: StepsAround): RunCaution[] {
+function besideNeighbour(step: WashStep, around: StepsAround): StepCaution[] {
   if (!isNeighbourClose(around)) return [];
   if (OPENS_DOORS.has(step.id)) return ['one-door-at-a-time'];
   if (reachOf(step) !== 'drifts') return [];
@@ -270,6 +179,20 @@ function faultsOf(
   ];
 }
 
+/** What of a batch goes on with this step, where its kind is done part by part. */
+function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
+  if (step.part === undefined) return mix;
+  const same = steps.filter(({ id }) => id === step.id);
+  const of = ({ minutes }: WashStep): number => minutes;
+  const share = of(step) / same.reduce((sum, one) => sum + of(one), 0);
+  return {
+    ...mix,
+    productMl: mix.productMl * share,
+    waterMl: mix.waterMl * share,
+    caps: mix.caps === null ? null : mix.caps * share,
+  };
+}
+
 /** A clash as a step tells of it. */
 export const clashFault = (kind: ChemicalClash['kind'], under: WashStepId): StepFault =>
   kind === 'acid-over-alkali' ? { kind, alkali: under } : { kind, acid: under };
@@ -292,7 +215,12 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
   const lastRun = Math.max(...runs.map((run) => run ?? -1));
   const stays = notRinsed(method.steps);
   const clashes = chemicalClashes(
-    method.steps.map(({ id, groups }, i) => ({ id, groups, inUsePh: mixes[i]?.product?.inUsePh ?? null })),
+    method.steps.map(({ id, groups, part }, i) => ({
+      id,
+      groups,
+      part,
+      inUsePh: mixes[i]?.product?.inUsePh ?? null,
+    })),
   );
   return method.steps.map((step, i): RunStep => {
     const run = runs[i] ?? null;
@@ -309,6 +237,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
     return {
       id: step.id,
       groups: step.groups,
+      part: step.part ?? null,
       direction: step.direction ?? null,
       note: step.note ?? '',
       fromMinute,
@@ -316,16 +245,16 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       litres: step.litres,
       onMeter: step.onMeter,
       stopsMeter: endsRun && around.stopAfter !== null && (run === lastRun || around.stopAfter.includes(run)),
-      dwell: dwell && boundedDwell(dwell, panelsFor(step.groups, around.panels), around.edges),
-      mix,
+      dwell: dwell && boundedDwell(dwell, around.edges.get(i) ?? around.lowEdges),
+      mix: mix && shareOfMix(mix, step, method.steps),
       faults: [
         ...faultsOf(step, mix, i === firstOnGlass, around),
         ...(under && clash ? [clashFault(clash.kind, under)] : []),
         ...(unrinsed.length > 0 ? [{ kind: 'not-rinsed' as const, groups: unrinsed }] : []),
       ],
-      reason: wheelsLast ? 'dirtiest-last' : REASONS[step.id],
+      reason: wheelsLast ? 'dirtiest-last' : STEP_KINDS[step.id].reason,
       cautions: [
-        ...(CAUTIONS[step.id] ?? []),
+        ...STEP_KINDS[step.id].cautions,
         ...besideNeighbour(step, around),
         ...(wets ? (['ice-underfoot'] as const) : []),
       ],

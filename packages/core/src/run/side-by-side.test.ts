@@ -9,6 +9,7 @@ const step = (
   dwell: readonly [number, number] | null = null,
 ): RunStep => ({
   id,
+  part: null,
   groups: ['upper', 'lower'],
   direction: null,
   fromMinute: 0,

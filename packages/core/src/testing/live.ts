@@ -2,7 +2,7 @@ import { MS_PER_HOUR } from '../quantity/index.js';
 import { DEFAULT_HOUSE } from '../house/index.js';
 import { EMPTY_KIT } from '../kit/index.js';
 import type { RunAction, RunDeed, RunPack } from '../live/index.js';
-import { shopMethod } from '../method/index.js';
+import { inUsualWay, shopMethod } from '../method/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
 import { CLEAN } from '../soil/index.js';
@@ -42,8 +42,7 @@ export function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}
   const hours = Array.from({ length: 48 }, (_, i) => ({ ...hour, atMs: fromMs + i * MS_PER_HOUR }));
   const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).siteHour(START);
   if (!site) throw new Error('an hour without weather');
-  const { panelSunWm2: _, ...light } = site;
-  const method = shopMethod(methodId, DEFAULT_HOUSE, VEHICLE);
+  const method = inUsualWay(shopMethod(methodId, DEFAULT_HOUSE, VEHICLE));
   const of = {
     vehicle: VEHICLE,
     place,
@@ -61,9 +60,9 @@ export function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}
     washId: 'w',
     madeMs: START,
     startMs: START,
-    sheet: runSheet({ ...of, site, outdoors: hour }),
+    sheet: runSheet({ ...of, hours: [{ fromMinute: 0, site }], outdoors: hour }),
     fromMs: START,
-    hours: [{ site: light, outdoors: hour }, null],
+    hours: [{ site, outdoors: hour }, null],
     sunsetMs: START + 90 * MINUTE,
     soilBefore: { ...CLEAN },
     source: 'test',

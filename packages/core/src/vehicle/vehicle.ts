@@ -87,6 +87,9 @@ export const SPOTS_SHOW_MG_PER_M2: Readonly<Record<PaintTone, number>> = {
   black: 12,
 };
 
+/** On glass, mg/m²: seen against the light, sooner than on pale paint (judgement). */
+export const SPOTS_SHOW_ON_GLASS_MG_PER_M2 = 14;
+
 /** What water does on a panel: as observed on its zone, else as on the car. */
 export function behaviourOn(
   vehicle: Pick<Vehicle, 'waterBehaviour' | 'protections'>,

@@ -1,7 +1,7 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import type { Place } from '../place/index.js';
-import { BAY, circumstances, DRIVE, HEATED_UNIT, VEHICLE, WATER } from '../testing/shop.js';
+import { BAY, circumstances, HEATED_UNIT, VEHICLE, WATER } from '../testing/shop.js';
 import type { WeatherHour } from '../weather/index.js';
 import {
   cellDetail,
@@ -77,7 +77,8 @@ describe('flips', () => {
 
   it('say by how much slower one may work', () => {
     const { at, now, standing } = flips['hand-speed'];
-    expect(now).toBe(9);
+    // Foam, rinse, last rinse, blower and towel.
+    expect(now).toBe(18);
     if (at !== null) expect(standing).not.toBe(base);
     // Cold and damp: working fast enough is what makes it go, so some speed must matter.
     expect(at).not.toBeNull();
@@ -91,14 +92,16 @@ describe('flips', () => {
   });
 
   it('find the hardness that spots', () => {
-    const warm = steady({ airTempC: 24, dewPointC: 2, cloudFraction: 0.9, windMetresPerSecond: 5 });
+    const warm = steady({ airTempC: 16, dewPointC: 2, cloudFraction: 0.9 });
+    // A machine leaves a quarter of the water to dry.
     const place: Place = {
-      ...DRIVE,
-      hasLight: true,
+      ...BAY,
+      kind: 'automatic-bay',
+      finalRinse: null,
       washWater: { ...WATER, tdsMgPerLitre: 40 },
-      tap: 'always',
+      methods: [{ methodId: 'touchless-automatic', priceMinor: 0 }],
     };
-    const dry = request(place, 'drive-hose', warm);
+    const dry = request(place, 'touchless-automatic', warm);
     const { solids } = byInput(flipsOf(dry, START));
     expect(cellDetail(dry, START).judgement.standing).toBe('go');
     expect(solids.at).toBeGreaterThan(40);

@@ -1,5 +1,5 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { type Method, shopMethod } from '../method/index.js';
+import { type Method, shopMethod, STEP_KINDS } from '../method/index.js';
 import type { Finding, Standing } from '../rules/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import { dewPointFromHumidity } from '../air/index.js';
@@ -13,7 +13,7 @@ export type FlipInput = (typeof FLIP_INPUTS)[number];
 /** The nearest change of one input that changes the answer. */
 export interface Flip {
   readonly input: FlipInput;
-  /** As it is, in the input's unit: °C, m/s, 0–1, 0–1, mg/L, minutes for the usual section, ms. */
+  /** As it is, in the input's unit: °C, m/s, 0–1, 0–1, mg/L, minutes of work on the body, ms. */
   readonly now: number;
   /** The nearest value at which the answer is another; null: none within its range. */
   readonly at: number | null;
@@ -61,17 +61,15 @@ function withSolids(request: CellRequest, tdsMgPerLitre: number): CellRequest {
     : { ...request, place: { ...place, washWater: { ...washWater, tdsMgPerLitre } } };
 }
 
-/** Every section takes longer or shorter in the same proportion. */
+/** Work on the body takes longer or shorter in the same proportion. */
 const atHandSpeed =
   (factor: number) =>
-  (method: Method): Method => {
-    if (method.drying.kind === 'left') return method;
-    const [first, ...rest] = method.drying.sections.map((section) => ({
-      ...section,
-      minutes: section.minutes * factor,
-    }));
-    return first ? { ...method, drying: { ...method.drying, sections: [first, ...rest] } } : method;
-  };
+  (method: Method): Method => ({
+    ...method,
+    steps: method.steps.map((step) =>
+      STEP_KINDS[step.id].goesOverBody ? { ...step, minutes: step.minutes * factor } : step,
+    ),
+  });
 
 function weatherDials(request: CellRequest, startMs: number, hour: WeatherHour): Dial[] {
   const { place, vehicle, control: span } = request;
@@ -158,11 +156,12 @@ function otherDials(request: CellRequest, startMs: number): Dial[] {
   ];
 }
 
-/** How long the usual section takes; nothing where no hand dries it. */
+/** How long the work on the body takes; nothing where no hand dries it. */
 function handDials(request: CellRequest, startMs: number): Dial[] {
-  const { drying } = shopMethod(request.methodId, request.house, request.vehicle);
+  const { drying, steps } = shopMethod(request.methodId, request.house, request.vehicle);
   if (drying.kind === 'left') return [];
-  const now = drying.sections[0].minutes;
+  const now = steps.reduce((sum, { id, minutes }) => (STEP_KINDS[id].goesOverBody ? sum + minutes : sum), 0);
+  if (now === 0) return [];
   const judge = (minutes: number) => cellDetail(request, startMs, atHandSpeed(minutes / now)).judgement;
   return [{ input: 'hand-speed', now, low: now * 0.15, high: now * 6, fine: 0.1, judge }];
 }

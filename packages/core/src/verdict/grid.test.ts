@@ -1,6 +1,6 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
-import { methodOf, METHODS } from '../method/index.js';
+import { METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
 import {
   BAY,
@@ -9,7 +9,6 @@ import {
   HEATED_UNIT,
   houseWith,
   VEHICLE as PLAIN,
-  WATER,
 } from '../testing/shop.js';
 import type { RoadState } from '../road/index.js';
 import type { Vehicle } from '../vehicle/index.js';
@@ -18,14 +17,11 @@ import {
   everyHour,
   type Band,
   cellDetail,
-  filmInputFor,
-  filmOutcome,
   type GridRequest,
   memberAsker,
   NightAir,
   PlaceCalendar,
   placeSites,
-  PlaceWeather,
   RoadAhead,
   verdictGrid,
   type WeatherSpan,
@@ -207,7 +203,7 @@ describe('members asked one start at a time', () => {
   it('say the same as the whole grid', () => {
     const colder: WeatherSpan = {
       ...control,
-      hours: hours.map((hour) => ({ ...hour, airTempC: hour.airTempC - 16, dewPointC: hour.dewPointC - 16 })),
+      hours: hours.map((hour) => ({ ...hour, airTempC: hour.airTempC - 5, dewPointC: hour.dewPointC - 5 })),
     };
     const request: GridRequest = {
       ...circumstances(control, { vehicle: VEHICLE }),
@@ -341,38 +337,11 @@ describe('the ensemble', () => {
   });
 });
 
-describe('the film of a verdict', () => {
-  const washCase = { vehicle: VEHICLE, place: DRIVE, method: methodOf('drive-hose') };
-  const site = new PlaceWeather(new PlaceCalendar(DRIVE), control).siteHour(FROM + 12 * MS_PER_HOUR);
-  if (!site) throw new Error('no weather');
-
-  it('starts between the air and the water, nearer the water that ran over it', () => {
-    const panel = { id: 'left', tiltDeg: 90, facesDeg: 270, material: 'body' } as const;
-    const { startTempC } = filmInputFor(washCase, panel, site);
-    expect(startTempC).toBeLessThan(WATER.tempC);
-    expect(startTempC).toBeGreaterThan((WATER.tempC + site.air.airTempC) / 2);
-  });
-
-  it('dries product sooner the less of it is on the panel, and does not look where it is not asked', () => {
-    const driesAfter = (productGramsPerM2?: number): number =>
-      filmOutcome(washCase, site, { productGramsPerM2 }).product.minutes ?? Infinity;
-    expect(driesAfter(1)).toBeLessThan(driesAfter(5));
-    expect(driesAfter(5)).toBeLessThanOrEqual(driesAfter(300));
-    expect(driesAfter()).toBe(Infinity);
-  });
-
-  it('is never worse on some panels than on all', () => {
-    const all = filmOutcome(washCase, site);
-    const some = filmOutcome(washCase, site, { only: new Set(['left', 'rear']) });
-    expect(some.coldest.tempC).toBeGreaterThanOrEqual(all.coldest.tempC);
-    expect(all.ice.minutes ?? Infinity).toBeLessThanOrEqual(some.ice.minutes ?? Infinity);
-  });
-});
-
 describe('waits', () => {
   const cell = (startMs: number, standing: 'go' | 'no' | 'unknown') => ({
     startMs,
     delayMinutes: 0,
+    wayId: 'whole' as const,
     standing,
     blockedShare: null,
     limiting: { ruleId: 'spots', level: 'clear', margin: null, unit: 'none', comfort: 1 } as const,

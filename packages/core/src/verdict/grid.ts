@@ -1,29 +1,12 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
-import type { HouseRules } from '../house/index.js';
-import { type Method, shopMethod, shopMethods } from '../method/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import { inUsualWay, type Method, shopMethod, shopMethods, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import {
-  combine,
-  type FailureCause,
-  type FilmOutcome,
-  type Finding,
-  forecastAgrees,
-  judgeAll,
-  type Judgement,
-  type Limits,
-  type Situation,
-  weatherFailure,
-} from '../rules/index.js';
-import type { ByGroup, PanelId, Vehicle } from '../vehicle/index.js';
-import { startOfHourMs } from '../weather/index.js';
-import {
-  FILM_HORIZON_MINUTES,
-  filmOutcome,
-  type WashCase,
-  wettingKey,
-  worseOutcome,
-} from './film-outcome.js';
-import type { NightAir } from './night-air.js';
+import { combine, type Finding, judgeAll, type Judgement } from '../rules/index.js';
+import type { WashCase } from '../wash/index.js';
+import { BandJudge } from './band-judge.js';
+import type { Judged, LookedAt } from './judged.js';
+import type { Circumstances } from './circumstances.js';
+import { failedShare, type MemberFailures, withForecast } from './forecast-share.js';
 import type { RoadAhead } from './road-ahead.js';
 import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from './site-hours.js';
 
@@ -35,6 +18,8 @@ export interface Cell {
   readonly startMs: number;
   /** Minutes after it at which this goes; 0 unless starting a little later is what makes it go. */
   readonly delayMinutes: number;
+  /** The way in which it goes, or in which it was looked at. */
+  readonly wayId: WayId;
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   /** For `wait`: the next start that goes. */
@@ -54,15 +39,6 @@ export interface Band {
 // Where tens of thousands of objects are made of another and a few keys of their own, here and in the rules,
 // the own keys stand before the spread: after it, V8 gives every single object a shape of its own.
 
-/** What the rules read besides the place, the hour and the water. */
-export interface Circumstances {
-  readonly vehicle: Vehicle;
-  readonly limits: Limits;
-  readonly house: HouseRules;
-  readonly soil: ByGroup;
-  readonly night: NightAir;
-}
-
 export interface GridRequest extends Circumstances {
   /** The places, each under the control forecast and its members (which may be none). */
   readonly sites: readonly PlaceSite[];
@@ -72,201 +48,58 @@ export interface GridRequest extends Circumstances {
   readonly withMembers: boolean;
 }
 
-/** In which of the forecast's members a start fails, by cause: a bit for each member. */
-export interface MemberFailures extends Readonly<Record<FailureCause, number>> {
-  readonly memberCount: number;
-}
-
-/** More members than this are not told apart. */
-export const MOST_MEMBERS = 30;
-
-export function countBits(mask: number): number {
-  let count = 0;
-  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
-}
-
-/** Every member in which it fails, whatever the cause. */
-export const failedMask = ({ freezes, spots, falls, cold }: MemberFailures): number =>
-  freezes | spots | falls | cold;
-
-/** Share of members in which it fails, 0–1. */
-export const failedShare = (failures: MemberFailures): number =>
-  countBits(failedMask(failures)) / failures.memberCount;
-
 /** Every hour from an instant on. */
 export const everyHour = (fromMs: number, hourCount: number): number[] =>
   Array.from({ length: hourCount }, (_, i) => fromMs + i * MS_PER_HOUR);
-
-/** Films of one wetting at one place, shared by the methods that wet the car alike. */
-class FilmStore {
-  memberHorizonMinutes = 0;
-  private readonly outcomes = new Map<number, FilmOutcome | null>();
-  private readonly memberOutcomes: Map<number, FilmOutcome | null>[] = [];
-
-  constructor(
-    private readonly washCase: WashCase,
-    private readonly productGramsPerM2: number,
-    private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
-  ) {}
-
-  /** A member is only asked whether the usual section fails, so its film is followed as far as that takes. */
-  reach(method: Method, inHandShare: number): void {
-    const minutes =
-      method.drying.kind === 'left'
-        ? FILM_HORIZON_MINUTES
-        : method.drying.sections[0].minutes * (1 + inHandShare) + 0.1;
-    this.memberHorizonMinutes = Math.max(this.memberHorizonMinutes, minutes);
-  }
-
-  hour(hourMs: number): FilmOutcome | null {
-    const known = this.outcomes.get(hourMs);
-    if (known !== undefined) return known;
-    const site = this.weather.control.siteHour(hourMs);
-    const { productGramsPerM2 } = this;
-    const outcome = site ? filmOutcome(this.washCase, site, { productGramsPerM2 }) : null;
-    this.outcomes.set(hourMs, outcome);
-    return outcome;
-  }
-
-  /** Only the control's worst panels are looked at again. */
-  memberHour(memberIndex: number, hourMs: number): FilmOutcome | null {
-    const outcomes = (this.memberOutcomes[memberIndex] ??= new Map<number, FilmOutcome | null>());
-    const known = outcomes.get(hourMs);
-    if (known !== undefined) return known;
-    const site = this.weather.members[memberIndex]?.siteHour(hourMs) ?? null;
-    const control = this.hour(hourMs);
-    const only = control
-      ? new Set<PanelId>([control.ice.panel, control.dry.panel, control.coldest.panel])
-      : undefined;
-    const outcome = site
-      ? filmOutcome(this.washCase, site, { only, horizonMinutes: this.memberHorizonMinutes })
-      : null;
-    outcomes.set(hourMs, outcome);
-    return outcome;
-  }
-}
-
-/** One place with its method under the control forecast and every member. */
-class BandWeather {
-  constructor(
-    private readonly washCase: WashCase,
-    private readonly around: Circumstances,
-    private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
-    private readonly films: FilmStore,
-  ) {}
-
-  private situation(startMs: number) {
-    const { method } = this.washCase;
-    const { limits, house, soil, night } = this.around;
-    return {
-      limits,
-      house,
-      soil,
-      overnightC: night.coldestAfterC(startMs + method.minutes * 60_000),
-      ...this.washCase,
-    };
-  }
-
-  /** Closed outranks whatever the water does, so a grid need not look at its films. */
-  isClosed(startMs: number): boolean {
-    return this.weather.control.siteTimes(startMs, this.washCase.method.minutes).open.kind === 'closed';
-  }
-
-  /** Judges a start under the control forecast, with the films of the hours that it touches unless told otherwise. */
-  judge(startMs: number, withFilm = true): { judgement: Judgement; film: FilmOutcome | null } {
-    const { control } = this.weather;
-    const { method } = this.washCase;
-    const weather = control.siteWeather(startMs, method.minutes);
-    const site = weather && Object.assign(control.siteTimes(startMs, method.minutes), weather);
-    const hours = (withFilm ? control.touched(startMs, method.minutes) : null) ?? [];
-    const outcomes = hours.map((hour) => this.films.hour(hour.atMs)).filter((outcome) => outcome !== null);
-    const film =
-      outcomes.length === hours.length && outcomes.length > 0 ? outcomes.reduce(worseOutcome) : null;
-    return { judgement: judgeAll({ site, film, ...this.situation(startMs) }), film };
-  }
-
-  /** The judgement once the members have been asked. */
-  withForecast(startMs: number, judgement: Judgement, failedShare: number): Judgement {
-    const asked = forecastAgrees.judge({ site: null, film: null, failedShare, ...this.situation(startMs) });
-    return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
-  }
-
-  /**
-   * In which members this start fails, and by what; null where none of them reaches so far. A member that does not know these hours is
-   * not counted: that another source's forecast goes on is no reason to fail.
-   */
-  failures(startMs: number): MemberFailures | null {
-    const { members } = this.weather;
-    if (members.length === 0) return null;
-    const hourMs = startOfHourMs(startMs);
-    const { minutes } = this.washCase.method;
-    // One object for all members: tens of thousands of copies would cost more than the rules.
-    const asked: { -readonly [K in keyof Situation]: Situation[K] } = {
-      site: null,
-      film: null,
-      ...this.situation(startMs),
-    };
-    const failed = { memberCount: 0, freezes: 0, spots: 0, falls: 0, cold: 0 };
-    members.forEach((member, i) => {
-      asked.site = member.memberWindow(startMs, minutes);
-      if (!asked.site) return;
-      failed.memberCount += 1;
-      asked.film = this.films.memberHour(i, hourMs);
-      const cause = weatherFailure(asked);
-      if (cause) failed[cause] |= 1 << i;
-    });
-    return failed.memberCount > 0 ? failed : null;
-  }
-
-  blockedShare(startMs: number): number | null {
-    const failures = this.failures(startMs);
-    return failures && failedShare(failures);
-  }
-}
-
-/** Some rule that no weather changes says no: the clock, the light, the road or the place. */
-const SETTLED: ReadonlySet<Finding['ruleId']> = new Set([
-  'open-hours',
-  'daylight',
-  'tap-frost',
-  're-soiling',
-]);
-const refusedWhateverTheWeather = (judgement: Judgement): boolean =>
-  judgement.findings.some(({ level, ruleId }) => level === 'block' && SETTLED.has(ruleId));
 
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
 
 /** Later starts within the hour that are tried where its beginning does not go. */
 const DELAYS_MINUTES = [20, 40] as const;
 
-/** A start within the same hour that goes; the block that it gets round becomes its condition. */
+/** A start within the same hour that goes in the usual way; the block that it gets round becomes its condition. */
 function laterInHour(
-  band: BandWeather,
+  band: BandJudge,
   startMs: number,
   blocked: Finding,
-): Omit<OpenCell, 'blockedShare'> | null {
+): (OpenCell & { judged: LookedAt }) | null {
   for (const delayMinutes of DELAYS_MINUTES) {
-    const laterMs = startMs + delayMinutes * 60_000;
-    if (band.isClosed(laterMs)) continue;
-    const { standing } = band.judge(laterMs).judgement;
+    const judged = band.judge(startMs + delayMinutes * MS_PER_MINUTE, { thorough: false, ways: 'usual' });
+    const { standing } = judged.judgement;
     if (standing !== 'go' && standing !== 'go-if') continue;
     const limiting: Finding = { ...blocked, level: 'condition', remedy: 'start-later', amount: delayMinutes };
-    return { startMs, delayMinutes, standing: 'go-if', limiting };
+    const { wayId } = judged;
+    return { startMs, delayMinutes, standing: 'go-if', limiting, wayId, blockedShare: null, judged };
   }
   return null;
 }
 
-function cellAt(band: BandWeather, startMs: number, withMembers: boolean): OpenCell {
-  const { judgement, film } = band.judge(startMs, !band.isClosed(startMs));
+function cellAt(
+  band: BandJudge,
+  startMs: number,
+  { withMembers, remembers }: { readonly withMembers: boolean; readonly remembers: boolean },
+): OpenCell {
+  const judged = band.judge(startMs, { thorough: false, margins: withMembers, ways: 'all' });
+  const { judgement, wayId } = judged;
+  const ask = (atMs: number, one: LookedAt): number | null => {
+    const failures = withMembers ? band.failures(atMs, one) : null;
+    return failures && failedShare(failures);
+  };
   const later = judgement.standing === 'no' ? laterInHour(band, startMs, judgement.limiting) : null;
-  const ask = (atMs: number): number | null => (withMembers ? band.blockedShare(atMs) : null);
-  if (later) return { blockedShare: ask(startMs + later.delayMinutes * 60_000), ...later };
-  const asks = film !== null && !refusedWhateverTheWeather(judgement);
-  const failedShare = asks ? ask(startMs) : null;
+  const remember = (atMs: number, one: LookedAt): void => {
+    const { standing } = one.judgement;
+    if (remembers && (standing === 'go' || standing === 'go-if')) band.going.set(atMs, one);
+  };
+  if (later) {
+    const { judged: then, ...cell } = later;
+    remember(startMs + later.delayMinutes * MS_PER_MINUTE, then);
+    return { ...cell, blockedShare: ask(startMs + later.delayMinutes * MS_PER_MINUTE, then) };
+  }
+  remember(startMs, judged);
+  const share = ask(startMs, judged);
   const { standing, limiting } =
-    failedShare === null ? judgement : band.withForecast(startMs, judgement, failedShare);
-  return { startMs, delayMinutes: 0, standing, limiting, blockedShare: failedShare };
+    share === null ? judgement : withForecast(judgement, band.situation(startMs, judged.method), share);
+  return { startMs, delayMinutes: 0, standing, limiting, wayId, blockedShare: share };
 }
 
 /** Turns a no into a wait where a later start in the band goes. */
@@ -292,7 +125,7 @@ export function lastingRefusal(washCase: WashCase, around: Circumstances): Findi
     soil,
     overnightC: null,
     site: null,
-    film: null,
+    water: null,
   });
   const lasting = findings.filter(({ level }) => level === 'block');
   return lasting.length > 0 ? combine(lasting).limiting : null;
@@ -322,61 +155,61 @@ function bandKey(request: GridRequest, place: Place, method: Method): string {
   return JSON.stringify([looks, limits, house, soil, startsMs, withMembers, place, method.id]);
 }
 
+/** The judge of each band of a request, made when it is first asked for. */
+export type BandJudges = (site: PlaceSite, method: Method) => BandJudge;
+
+/** Judges that a grid and the asker of its members share, so that what goes is worked through once. */
+export function bandJudges(request: Circumstances): BandJudges {
+  const judges = new Map<string, BandJudge>();
+  return (site, method) => {
+    const key = `${site.place.id} ${method.id}`;
+    const judge = judges.get(key) ?? new BandJudge(site.place, method, request, site);
+    judges.set(key, judge);
+    return judge;
+  };
+}
+
 /**
  * The verdict for one vehicle at every place, by every method, at every hour.
  *
  * @param request the vehicle, its soil, the places, limits and house rules; weather of the control and the members
  * @param watch progress, and bands that are known already
+ * @param judges shared with those who will ask the members of the starts that go
  * @returns a band for each place and method; a band that is refused for good has no cells
  */
-export function verdictGrid(request: GridRequest, watch: GridWatch = {}): Band[] {
+export function verdictGrid(
+  request: GridRequest,
+  watch: GridWatch = {},
+  judges: BandJudges | null = null,
+): Band[] {
   const methods = shopMethods(request.house, request.vehicle);
   const total = request.sites.length * methods.length;
   let done = 0;
-  return request.sites.flatMap((site) => {
-    const stores = storesFor(request, site, methods);
-    return methods.map((method): Band => {
+  return request.sites.flatMap((site) =>
+    methods.map((method): Band => {
       const key = bandKey(request, site.place, method);
-      const band = watch.known?.(key) ?? makeBand(request, site, method, stores);
+      const band = watch.known?.(key) ?? makeBand(request, site, { method, judges });
       watch.keep?.(key, band);
       done += 1;
       watch.onProgress?.(done / total);
       return band;
-    });
-  });
-}
-
-/** A film store for each way of wetting at a place. */
-function storesFor(
-  request: GridRequest,
-  site: PlaceSite,
-  methods: readonly Method[],
-): Map<string, FilmStore> {
-  const stores = new Map<string, FilmStore>();
-  for (const method of methods) {
-    const key = wettingKey(method);
-    const washCase = { vehicle: request.vehicle, place: site.place, method };
-    const store = stores.get(key) ?? new FilmStore(washCase, request.limits.productGramsPerM2, site);
-    const offered = site.place.methods.some(({ methodId }) => methodId === method.id);
-    if (offered) store.reach(method, request.limits.inHandShare);
-    stores.set(key, store);
-  }
-  return stores;
+    }),
+  );
 }
 
 function makeBand(
   request: GridRequest,
   site: PlaceSite,
-  method: Method,
-  stores: ReadonlyMap<string, FilmStore>,
+  { method, judges }: { readonly method: Method; readonly judges: BandJudges | null },
 ): Band {
-  const washCase = { vehicle: request.vehicle, place: site.place, method };
-  const refusal = lastingRefusal(washCase, request);
-  const films = stores.get(wettingKey(method));
-  const base = { placeId: site.place.id, methodId: method.id, refusal };
-  if (refusal || !films) return { ...base, cells: [] };
-  const band = new BandWeather(washCase, request, site, films);
-  const cells = request.startsMs.map((startMs) => cellAt(band, startMs, request.withMembers));
+  const { place } = site;
+  const refusal = lastingRefusal({ vehicle: request.vehicle, place, method: inUsualWay(method) }, request);
+  const base = { placeId: place.id, methodId: method.id, refusal };
+  if (refusal) return { ...base, cells: [] };
+  const band = judges ? judges(site, method) : new BandJudge(place, method, request, site);
+  const cells = request.startsMs.map((startMs) =>
+    cellAt(band, startMs, { withMembers: request.withMembers, remembers: judges !== null }),
+  );
   return { ...base, cells: withWaits(cells) };
 }
 
@@ -386,37 +219,24 @@ export interface AskedStart extends Judgement {
   readonly failures: MemberFailures;
 }
 
-/** Asks the members of single starts; films are kept between questions. */
+/** Asks the members of single starts. */
 export function memberAsker(
   request: GridRequest,
+  judges: BandJudges = bandJudges(request),
 ): (start: { placeId: string; methodId: string; startMs: number }) => AskedStart | null {
   const methods = shopMethods(request.house, request.vehicle);
-  const stores = new Map<string, Map<string, FilmStore>>();
   return ({ placeId, methodId, startMs }) => {
     const site = request.sites.find(({ place }) => place.id === placeId);
     const method = methods.find(({ id }) => id === methodId);
     if (!site || !method) return null;
-    const there = stores.get(placeId) ?? storesFor(request, site, methods);
-    stores.set(placeId, there);
-    const films = there.get(wettingKey(method));
-    if (!films) return null;
-    const band = new BandWeather(
-      { vehicle: request.vehicle, place: site.place, method },
-      request,
-      site,
-      films,
-    );
-    const { judgement } = band.judge(startMs);
-    const failures = band.failures(startMs);
+    const band = judges(site, method);
+    const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough: true, ways: 'all' });
+    const failures = band.failures(startMs, judged);
     if (!failures) return null;
     const blockedShare = failedShare(failures);
-    return { blockedShare, failures, ...band.withForecast(startMs, judgement, blockedShare) };
+    const situation = band.situation(startMs, judged.method);
+    return { blockedShare, failures, ...withForecast(judged.judgement, situation, blockedShare) };
   };
-}
-
-export interface CellDetail {
-  readonly judgement: Judgement;
-  readonly film: FilmOutcome | null;
 }
 
 /** One start at one place by one method, under one course of the weather. */
@@ -427,17 +247,18 @@ export interface CellRequest extends Circumstances {
   readonly roadAhead: RoadAhead | null;
 }
 
-/** Everything about one start: all findings with their margins, and what the film does. */
+/** Everything about one start: all findings with their margins, what the water does, and the wash as it is done. */
 export function cellDetail(
   request: CellRequest,
   startMs: number,
-  change?: (method: Method) => Method,
-): CellDetail {
+  change: (method: Method) => Method = (method) => method,
+): Judged {
   const { vehicle, place, control, roadAhead } = request;
-  const shop = shopMethod(request.methodId, request.house, vehicle);
-  const method = change ? change(shop) : shop;
-  const washCase = { vehicle, place, method };
+  const method = change(shopMethod(request.methodId, request.house, vehicle));
   const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
-  const films = new FilmStore(washCase, request.limits.productGramsPerM2, weather);
-  return new BandWeather(washCase, request, weather, films).judge(startMs);
+  const { pieces: _, ...judged } = new BandJudge(place, method, request, weather).judge(startMs, {
+    thorough: true,
+    ways: 'all',
+  });
+  return judged;
 }

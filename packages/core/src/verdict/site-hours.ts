@@ -13,7 +13,7 @@ import {
   type SunPosition,
 } from '../sun/index.js';
 import { groundAlbedoFraction, type WeatherHour } from '../weather/index.js';
-import type { SiteHour } from './film-outcome.js';
+import type { HourFrom, SiteHour, WashHours } from '../wash/index.js';
 import type { RoadAhead } from './road-ahead.js';
 
 const TAP_HOURS = 12;
@@ -127,7 +127,6 @@ export class PlaceWeather {
         skyTempC: air.skyTempC,
         roofTempC: air.airTempC,
       }),
-      panelSunWm2: new Map(),
     };
   }
 
@@ -137,6 +136,17 @@ export class PlaceWeather {
     const to = this.indexOf(startMs + minutes * MS_PER_MINUTE - 1);
     const hours = this.span.hours.slice(Math.max(0, from), to + 1).filter((hour) => hour !== null);
     return hours.length === to - from + 1 && hours.length > 0 ? hours : null;
+  }
+
+  /** Light and air in each hour that a wash touches, from minute to minute; null if one of them is not known. */
+  washHours(startMs: number, minutes: number): WashHours | null {
+    const touched = this.touched(startMs, minutes);
+    const hours = (touched ?? []).flatMap(({ atMs }): HourFrom[] => {
+      const site = this.siteHour(atMs);
+      return site ? [{ fromMinute: Math.max(0, (atMs - startMs) / MS_PER_MINUTE), site }] : [];
+    });
+    const [first, ...others] = hours;
+    return first && hours.length === touched?.length ? [first, ...others] : null;
   }
 
   private coldestC(fromIndex: number, toIndex: number): number {

@@ -1,3 +1,4 @@
+import { describe, expect, it } from '@jest/globals';
 import { film, heatCapacityOf } from '../film/index.js';
 import { saturationOverIcePa, saturationOverWaterPa } from '../air/index.js';
 import { FieldError } from '../quantity/index.js';
@@ -311,6 +312,6 @@ describe('the wash sum', () => {
   ])('names %s when it is out of range', (field, change) => {
     const call = (): unknown => washSum({ ...FLANK, ...change });
     expect(call).toThrow(FieldError);
-    expect(call).toThrow(expect.objectContaining({ field }) as Error);
+    expect(call).toThrow(expect.objectContaining({ field }));
   });
 });

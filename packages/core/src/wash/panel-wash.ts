@@ -9,38 +9,15 @@ import {
   type WaterStore,
 } from '../film/index.js';
 import { SECONDS_PER_MINUTE } from '../quantity/index.js';
+import type { ClimateFrom, PanelDeed, PanelSpan } from './panel-deed.js';
 
-/** What surrounds the panel from a minute of the wash on. */
-export interface ClimateFrom {
-  readonly fromMinute: number;
-  readonly climate: PanelClimate;
-}
+const stores = new Map<PanelMaterial, WaterStore>();
 
-/** What is done to the panel; grams as kg/m² so that nothing is converted on the way. */
-export type PanelDeed =
-  | {
-      readonly kind: 'wet';
-      readonly filmKg: number;
-      /** All that runs over it, the film that stays among it. */
-      readonly passesKg: number;
-      readonly waterTempC: number;
-    }
-  | { readonly kind: 'blow'; readonly leavesFraction: number }
-  | { readonly kind: 'wipe'; readonly leavesKg: number };
-
-/** The panel from one deed to the next. */
-export interface PanelSpan {
-  readonly atMinute: number;
-  /** Just after the deed. */
-  readonly startTempC: number;
-  /** From the same zero as `atMinute`; null: not before the next deed. */
-  readonly firstIceMinute: number | null;
-  readonly dryMinute: number | null;
-  /** Coldest from the deed to the next, °C. */
-  readonly lowestTempC: number;
-  readonly endTempC: number;
-  readonly endWaterGramsPerM2: number;
-  readonly endIceGramsPerM2: number;
+/** Panel and pure water; the same for every panel of a material. */
+function storeOf(material: PanelMaterial): WaterStore {
+  const known = stores.get(material) ?? pureWaterStore(heatCapacityOf(material));
+  stores.set(material, known);
+  return known;
 }
 
 /** A dry panel is followed in steps of so many kelvins at most: radiation alone bends the balance. */
@@ -72,12 +49,12 @@ export class PanelWash {
    * @param start the panel before the first deed, °C; `stepScale` 0.1 makes every step ten times finer
    */
   constructor(
-    material: PanelMaterial,
+    private readonly material: PanelMaterial,
     private readonly climates: readonly [ClimateFrom, ...ClimateFrom[]],
     { startC, stepScale = 1 }: { readonly startC: number; readonly stepScale?: number },
   ) {
     this.stepScale = stepScale;
-    this.store = pureWaterStore(heatCapacityOf(material));
+    this.store = storeOf(material);
     this.tempC = startC;
     this.enthalpyJ = this.store.enthalpy(0, startC);
     this.lowestTempC = startC;
@@ -86,8 +63,17 @@ export class PanelWash {
 
   /** The same panel at the same minute, to see what would become of it otherwise. */
   copy(): PanelWash {
-    const twin = Object.create(PanelWash.prototype) as PanelWash;
-    return Object.assign(twin, this);
+    const { stepScale } = this;
+    const twin = new PanelWash(this.material, this.climates, { startC: this.tempC, stepScale });
+    twin.minute = this.minute;
+    twin.waterKg = this.waterKg;
+    twin.iceKg = this.iceKg;
+    twin.enthalpyJ = this.enthalpyJ;
+    twin.firstIceMinute = this.firstIceMinute;
+    twin.dryMinute = this.dryMinute;
+    twin.lowestTempC = this.lowestTempC;
+    twin.highestTempC = this.highestTempC;
+    return twin;
   }
 
   private climateNow(): { climate: PanelClimate; untilMinute: number } {

@@ -1,6 +1,7 @@
 import { dryPanelC, heatCapacityOf, PanelClimate, type PanelMaterial } from '../film/index.js';
 import { FieldError, requireInRange } from '../quantity/index.js';
-import { type ClimateFrom, type PanelDeed, type PanelSpan, PanelWash } from './panel-wash.js';
+import type { ClimateFrom, PanelDeed, PanelSpan } from './panel-deed.js';
+import { PanelWash } from './panel-wash.js';
 
 /** Light and air at the panel from a minute on. */
 export interface WashClimate {
@@ -54,7 +55,8 @@ export interface WashSumAnswer {
 }
 
 const FUNCTION = 'wash';
-const AFTER_MINUTES = 60;
+/** How long the last span is followed where nobody says. */
+export const AFTER_MINUTES = 60;
 const MOST_MINUTES = 1440;
 const MOST_GRAMS_PER_M2 = 50_000;
 const MOST_FILM_GRAMS_PER_M2 = 5000;

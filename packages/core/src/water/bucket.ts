@@ -3,6 +3,8 @@ import { FieldError, requireInRange } from '../quantity/index.js';
 const WATER_HEAT_J_PER_LITRE_K = 4186;
 /** Hotter than this is not for hands (judgement). */
 export const HOTTEST_FOR_HANDS_C = 45;
+/** Hands and cleaning both want it tepid, °C (practice notes). */
+export const TEPID_C = 35;
 
 export interface MixWaterInput {
   readonly hotC: number;

@@ -17,6 +17,7 @@ import {
   shownExample,
 } from './desk-view.js';
 import { shownUnit } from './desk-units.js';
+import { WashSum } from './wash/wash-sum.js';
 import { workingOf } from './working.js';
 import classes from './desk.module.css';
 
@@ -44,7 +45,9 @@ export function DeskPage() {
             ))}
           </ul>
         </nav>
-        {calculator ? (
+        {name === 'wash' ? (
+          <WashSum key={JSON.stringify(format.display)} />
+        ) : calculator ? (
           <Sum
             key={`${name} ${JSON.stringify(format.display)}`}
             name={name}

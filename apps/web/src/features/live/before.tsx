@@ -1,12 +1,14 @@
 import type { RunPack } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { PACK_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { wayText } from '../../words/way-words.js';
 import classes from './live.module.css';
 
 /** Before the run begins: is everything here? */
 export function Before({ pack }: { readonly pack: RunPack }) {
   const format = useFormat();
   const { sheet } = pack;
+  const way = wayText(pack.method.wayId);
   return (
     <div className={classes.column}>
       <section className={classes.step}>
@@ -15,6 +17,11 @@ export function Before({ pack }: { readonly pack: RunPack }) {
         <p>
           {sheet.steps.length} steps, {format.minutes(sheet.minutes)}. This page now works with no signal.
         </p>
+        {way && (
+          <p>
+            <strong>{way}</strong>
+          </p>
+        )}
         <p className={classes.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
       </section>
       <section className={classes.card}>

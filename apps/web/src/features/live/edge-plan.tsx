@@ -1,6 +1,6 @@
 import {
   ageMinutes,
-  FILM_HORIZON_MINUTES,
+  LONGEST_WATCH_MINUTES,
   type EdgeMoment,
   type PanelId,
   panelsOf,
@@ -58,7 +58,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
       ) : (
         <p className={classes.kicker}>
           {edges.length > 0
-            ? `What is wet stays so for more than ${format.minutes(FILM_HORIZON_MINUTES)}`
+            ? `What is wet stays so for more than ${format.minutes(LONGEST_WATCH_MINUTES)}`
             : 'Nothing is wet; tap a panel when you wet it'}
         </p>
       )}

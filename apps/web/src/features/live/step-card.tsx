@@ -8,6 +8,7 @@ import {
   REASON_TEXTS,
   RUN_STEP_NAMES,
 } from '../../words/run-words.js';
+import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
 import type { MainTap } from './live-view.js';
 import classes from './live.module.css';
@@ -50,7 +51,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
       </p>
       <h2>{RUN_STEP_NAMES[step.id]}</h2>
       <p className={classes.where}>
-        {list.format(step.groups.map((group) => GROUP_NAMES[group]))}
+        {step.part ? PART_NAMES[step.part] : list.format(step.groups.map((group) => GROUP_NAMES[group]))}
         {step.direction === 'bottom-up' && ', bottom up'}
         {step.direction === 'top-down' && ', top down'}
       </p>
@@ -95,7 +96,11 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
       )}
       {after[0] && (
         <p className={classes.then}>
-          Then {RUN_STEP_NAMES[after[0].step.id].toLowerCase()}, {format.minutes(after[0].step.minutes)}
+          Then {RUN_STEP_NAMES[after[0].step.id].toLowerCase()}
+          {after[0].step.part &&
+            after[0].step.part !== step.part &&
+            `, ${PART_NAMES[after[0].step.part]}`},{' '}
+          {format.minutes(after[0].step.minutes)}
           {after[0].step.onMeter && ' on the meter'}
           {after[1] && `; after that ${RUN_STEP_NAMES[after[1].step.id].toLowerCase()}`}
         </p>

@@ -1,10 +1,15 @@
-import { FILM_HORIZON_MINUTES, type RunSheet } from '@keen/core';
+import { LONGEST_WATCH_MINUTES, type RunSheet, type SectionId } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { PANEL_NAMES, SECTION_NAMES } from '../../words/names.js';
+import { PANEL_NAMES } from '../../words/names.js';
+import { SECTION_NAMES } from '../../words/way-words.js';
 import { barShare, edgeScaleMinutes } from './run-view.js';
 import classes from './run.module.css';
 
 const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'lasts' } as const;
+
+/** Sheets made before ways were told hold the part with its minutes. */
+const sectionIdOf = (section: RunSheet['section'] | { readonly id: string } | null): string =>
+  typeof section === 'string' ? section : (section?.id ?? 'whole-car');
 
 /** Panels in the order in which they dry or freeze once they are wet. */
 export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
@@ -27,18 +32,16 @@ export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
             </span>
             <span className="figure">
               {minutes === null
-                ? `wet > ${format.minutes(FILM_HORIZON_MINUTES)}`
+                ? `wet > ${format.minutes(LONGEST_WATCH_MINUTES)}`
                 : `${ENDS[ends]} ${format.minutes(minutes)}`}
             </span>
           </li>
         ))}
       </ul>
       <p>
-        {section
-          ? `Wet ${SECTION_NAMES[section.id] ?? section.id} at once, and wipe it within ${format.minutes(section.minutes)}.`
-          : sheet.steps.some(({ id }) => id === 'towel')
-            ? 'Even the smallest part dries or freezes before it can be wiped; see whether another hour goes.'
-            : 'Nothing is wiped.'}
+        {sheet.steps.some(({ id }) => id === 'towel' || id === 'spray-wipe')
+          ? `Work on ${SECTION_NAMES[sectionIdOf(section) as SectionId] ?? 'the car'} at a time.`
+          : 'Nothing is wiped.'}
         {firstFlank && ` Finish the ${PANEL_NAMES[firstFlank]} first.`}
         <span className="muted"> Estimated from the forecast.</span>
       </p>

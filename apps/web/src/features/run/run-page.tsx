@@ -1,4 +1,4 @@
-import type { PlaceRecord, RunAnswer, VehicleRecord } from '@keen/core';
+import { packHours, type PlaceRecord, type RunAnswer, type VehicleRecord, washPanels } from '@keen/core';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -7,7 +7,9 @@ import { useRun } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
+import { WashStrip } from '../../parts/wash-strip.js';
 import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
 import { OwnWayEditor } from './own-way-editor.js';
@@ -52,6 +54,8 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
   const [isEditing, setEditing] = useState(false);
   const { data: settings } = useSettings();
   const isBegun = answer.actions.length > 0;
+  const hours = packHours(pack);
+  const way = wayText(pack.method.wayId);
   const extras = wash.extras.length > 0 ? `, with ${seasonJobsText(wash.extras)}` : '';
   return (
     <Page
@@ -78,6 +82,11 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           car={pack.vehicle}
           onClose={() => setEditing(false)}
         />
+      )}
+      {way && (
+        <p className={classes.way} role="note">
+          <strong>{way}</strong>
+        </p>
       )}
       <div className={classes.grid}>
         <div className={classes.column}>
@@ -111,6 +120,13 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         </div>
         <div className={classes.column}>
           <Steps sheet={sheet} wash={wash} />
+          {hours && (
+            <WashStrip
+              panels={washPanels(pack, pack.limits, hours)}
+              steps={pack.method.steps}
+              minutes={pack.method.minutes}
+            />
+          )}
           {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
         </div>
       </div>

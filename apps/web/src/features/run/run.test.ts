@@ -4,8 +4,8 @@ import {
   DEFAULT_HOUSE,
   type Mix,
   PACK_ITEMS,
-  RUN_CAUTIONS,
-  RUN_REASONS,
+  STEP_CAUTIONS,
+  STEP_REASONS,
   type StepDwell,
   type StepFault,
   WASH_STEP_IDS,
@@ -59,8 +59,8 @@ describe('the words of a dwell', () => {
 describe('the words of a sheet', () => {
   it('are there for each step, reason, caution and thing to pack', () => {
     expect(Object.keys(RUN_STEP_NAMES).sort()).toEqual([...WASH_STEP_IDS].sort());
-    expect(Object.keys(REASON_TEXTS).sort()).toEqual([...RUN_REASONS].sort());
-    expect(Object.keys(CAUTION_TEXTS).sort()).toEqual([...RUN_CAUTIONS].sort());
+    expect(Object.keys(REASON_TEXTS).sort()).toEqual([...STEP_REASONS].sort());
+    expect(Object.keys(CAUTION_TEXTS).sort()).toEqual([...STEP_CAUTIONS].sort());
     expect(Object.keys(PACK_NAMES).sort()).toEqual([...PACK_ITEMS].sort());
   });
 });

@@ -1,4 +1,4 @@
-import { type RunSheet, type WashRecord, MS_PER_MINUTE } from '@keen/core';
+import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { seasonJobsText } from '../../words/names.js';
 import {
@@ -10,53 +10,102 @@ import {
   REASON_TEXTS,
   RUN_STEP_NAMES,
 } from '../../words/run-words.js';
+import { PART_NAMES } from '../../words/way-words.js';
+import { type SheetBlock, sheetBlocks } from './run-view.js';
 import classes from './run.module.css';
 
 const DIRECTIONS = { 'bottom-up': 'bottom up', 'top-down': 'top down' } as const;
 
-/** The steps in order, each with its time, meter, dwell, reason and cautions. */
-export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash: WashRecord }) {
+/** What one step is, with its meter, dwell, reason and cautions. */
+function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boolean }) {
   const format = useFormat();
   const list = new Intl.ListFormat('en');
+  const dwell = dwellText(step, format);
+  return (
+    <div>
+      <strong>{RUN_STEP_NAMES[step.id]}</strong>
+      {!inAll && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
+      {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
+      {inAll && ' in all'}
+      {step.litres > 0 && `, ${format.litres(step.litres)}`}
+      {step.onMeter && <span className={classes.meter}> on the meter</span>}
+      {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
+      {step.note && <div className={classes.own}>{step.note}</div>}
+      {step.mix && (
+        <div>
+          {step.mix.product && <>{step.mix.product.name}: </>}
+          {mixText(step.mix, format)}
+        </div>
+      )}
+      {dwell && <div className={step.dwell?.isTooShort ? classes.warn : undefined}>{dwell}</div>}
+      {step.faults.map((fault, n) => (
+        <div key={n} className={classes.warn}>
+          {faultText(fault, format)}
+        </div>
+      ))}
+      <div className="muted">Why here: {REASON_TEXTS[step.reason]}</div>
+      {step.cautions.map((caution) => (
+        <div key={caution} className={classes.caution} data-caution={caution}>
+          {CAUTION_TEXTS[caution]}
+        </div>
+      ))}
+    </div>
+  );
+}
+
+/** Steps that go round part by part: the parts with their times, then what is done on each. */
+function Round({
+  block,
+  startMs,
+}: {
+  readonly block: Extract<SheetBlock, { kind: 'round' }>;
+  readonly startMs: number;
+}) {
+  const format = useFormat();
+  const at = (minute: number): string => format.time(startMs + minute * MS_PER_MINUTE);
+  return (
+    <li>
+      <span className="figure">{at(block.parts[0]?.fromMinute ?? 0)}</span>
+      <div>
+        <strong>Part by part:</strong>{' '}
+        {block.parts.map(({ part, fromMinute }, i) => (
+          <span key={part}>
+            {i > 0 && ', '}
+            {PART_NAMES[part]} <span className="figure">{at(fromMinute)}</span>
+          </span>
+        ))}
+        . On each, before you go on:
+        <ul className={classes.round}>
+          {block.steps.map((step) => (
+            <li key={step.id} data-meter={step.onMeter || undefined}>
+              <StepText step={step} inAll />
+            </li>
+          ))}
+        </ul>
+      </div>
+    </li>
+  );
+}
+
+/** The steps in order, each with its time; those that go round part by part stand together. */
+export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash: WashRecord }) {
+  const format = useFormat();
   return (
     <section className={`${classes.box} ${classes.steps}`}>
       <h2>In this order</h2>
       <ol>
-        {sheet.steps.map((step, i) => {
-          const dwell = dwellText(step, format);
-          return (
-            <li key={`${step.id} ${i}`} data-meter={step.onMeter || undefined}>
-              <span className="figure">{format.time(wash.startMs + step.fromMinute * MS_PER_MINUTE)}</span>
-              <div>
-                <strong>{RUN_STEP_NAMES[step.id]}</strong>,{' '}
-                {list.format(step.groups.map((group) => GROUP_NAMES[group]))}
-                {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
-                {step.litres > 0 && `, ${format.litres(step.litres)}`}
-                {step.onMeter && <span className={classes.meter}> on the meter</span>}
-                {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
-                {step.note && <div className={classes.own}>{step.note}</div>}
-                {step.mix && (
-                  <div>
-                    {step.mix.product && <>{step.mix.product.name}: </>}
-                    {mixText(step.mix, format)}
-                  </div>
-                )}
-                {dwell && <div className={step.dwell?.isTooShort ? classes.warn : undefined}>{dwell}</div>}
-                {step.faults.map((fault, n) => (
-                  <div key={n} className={classes.warn}>
-                    {faultText(fault, format)}
-                  </div>
-                ))}
-                <div className="muted">Why here: {REASON_TEXTS[step.reason]}</div>
-                {step.cautions.map((caution) => (
-                  <div key={caution} className={classes.caution} data-caution={caution}>
-                    {CAUTION_TEXTS[caution]}
-                  </div>
-                ))}
-              </div>
+        {sheetBlocks(sheet.steps).map((block, i) =>
+          block.kind === 'round' ? (
+            <Round key={i} block={block} startMs={wash.startMs} />
+          ) : (
+            <li key={i} data-meter={block.step.onMeter || undefined}>
+              <span className="figure">
+                {format.time(wash.startMs + block.step.fromMinute * MS_PER_MINUTE)}
+              </span>
+              <StepText step={block.step} inAll={false} />
             </li>
-          );
-        })}
+          ),
+        )}
         {wash.extras.length > 0 && (
           <li>
             <span className="figure">{format.time(wash.startMs + sheet.minutes * MS_PER_MINUTE)}</span>

@@ -1,12 +1,14 @@
 import { Button } from '@mantine/core';
 import { type Finding, ruleOf, type CellAnswer, type CellQuery, type PlaceRecord } from '@keen/core';
 import { Link } from 'react-router';
-import { useCell } from '../../api/queries.js';
+import { useCell, useWorkedWash } from '../../api/queries.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { Failed } from '../../parts/states.js';
 import { VerdictSwatch } from '../../parts/verdict-patterns.js';
 import { findingText, marginText } from '../../words/finding-words.js';
+import { WashStrip } from '../../parts/wash-strip.js';
+import { wayText } from '../../words/way-words.js';
 import { labPath } from '../../parts/lab-path.js';
 import { methodName, PANEL_NAMES, RULE_NAMES } from '../../words/names.js';
 import { Flips } from './flips.js';
@@ -107,7 +109,7 @@ interface OpenInLabProps {
 function OpenInLab({ detail, place, startMs }: OpenInLabProps) {
   const films = detail?.films ?? [];
   if (films.length === 0) return null;
-  const first = detail?.judgement.limiting.panel ?? detail?.film?.ice.panel;
+  const first = detail?.judgement.limiting.panel ?? detail?.water?.ice.panel;
   const sorted = [...films].sort((a, b) => Number(b.panel === first) - Number(a.panel === first));
   return (
     <p className={classes.labs}>
@@ -130,7 +132,9 @@ export function Reasons(props: ReasonsProps) {
     ? { vehicleId, placeId: band.placeId, methodId: band.methodId, startMs }
     : null;
   const { data, error } = useCell(query);
+  const { data: worked } = useWorkedWash(query);
   if (!cell) return null;
+  const goes = cell.verdict === 'go' || cell.verdict === 'go-if';
   return (
     <section className={classes.panel} aria-label="Reasons">
       <div className={classes.answer}>
@@ -145,6 +149,7 @@ export function Reasons(props: ReasonsProps) {
             {cell.untilMs !== null && <>. Next start that goes: {format.dayTime(cell.untilMs)}</>}
           </span>
         </p>
+        {wayText(cell.wayId) && goes && <p>{wayText(cell.wayId)}</p>}
         {cell.blockedShare !== null && (
           <p className="muted">Fails in {format.share(cell.blockedShare)} of the forecast members.</p>
         )}
@@ -179,6 +184,7 @@ export function Reasons(props: ReasonsProps) {
           </tbody>
         </table>
       )}
+      {worked && <WashStrip panels={worked.panels} steps={worked.steps} minutes={worked.minutes} />}
       {query && (
         <div className={classes.flips}>
           <Flips query={query} format={format} />

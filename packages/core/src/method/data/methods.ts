@@ -1,5 +1,5 @@
 import type { ZoneGroup } from '../../vehicle/index.js';
-import type { DriedBy, Drying, Method, Section } from '../method.js';
+import type { Drying, Method } from '../method.js';
 import { describeMethod, type MethodRow } from '../describe-method.js';
 import type { WashStep, WashStepId } from '../wash-step.js';
 
@@ -36,13 +36,7 @@ function step(id: WashStepId, minutes: number, options: StepOptions = {}): WashS
 const paid = { onMeter: true } as const;
 const touched = { contact: true } as const;
 
-const wiped = (
-  ...sections: readonly [readonly [Section['id'], number], ...(readonly [Section['id'], number])[]]
-): Drying => {
-  const [first, ...rest] = sections.map(([id, minutes]): Section => ({ id, minutes }));
-  const by: DriedBy = 'blow-and-towel';
-  return { kind: 'wiped', by, sections: [first ?? { id: 'whole-car', minutes: 12 }, ...rest] };
-};
+const WIPED: Drying = { kind: 'wiped', by: 'blow-and-towel' };
 
 const BAY_UNDER: readonly WashStep[] = [
   step('arches', 1.5, { ...paid, litres: 9, removes: { arches: 0.75 } }),
@@ -97,8 +91,8 @@ const ROWS: readonly MethodRow[] = [
       step('after-machine', 1, { groups: BODY }),
     ],
     drying: { kind: 'left', filmShare: 0.25 },
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 4,
     bucketC: null,
     needs: ['drain'],
     soapPh: 12.5,
@@ -114,9 +108,9 @@ const ROWS: readonly MethodRow[] = [
     setUpMinutes: 4,
     handsMinutes: 20,
     steps: [WHEELS, FOAM, BAY_RINSE, ...BAY_UNDER, ...FINISH],
-    drying: wiped(['whole-car', 9], ['one-side', 5], ['two-panels', 2.5]),
+    drying: WIPED,
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 4,
     bucketC: null,
     needs: ['drain', 'own-foam', 'pressure'],
     soapPh: 11,
@@ -140,9 +134,9 @@ const ROWS: readonly MethodRow[] = [
       step('shuts', 3, { ...touched, groups: ['lower'] }),
       ...FINISH,
     ],
-    drying: wiped(['whole-car', 9], ['one-side', 5], ['two-panels', 2.5]),
+    drying: WIPED,
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 4,
     bucketC: null,
     needs: ['drain', 'own-foam', 'own-bucket', 'pressure'],
     soapPh: 9,
@@ -166,9 +160,9 @@ const ROWS: readonly MethodRow[] = [
       step('shuts', 4, { ...touched, groups: ['lower'] }),
       step('towel', 2, { groups: BODY }),
     ],
-    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    drying: WIPED,
+    usualSection: 'two-panels',
     filmGramsPerM2: 50,
-    warmingLitresPerM2: 0.3,
     bucketC: 38,
     needs: ['drain', 'own-foam', 'pressure'],
     soapPh: 9,
@@ -190,9 +184,9 @@ const ROWS: readonly MethodRow[] = [
       step('shuts', 5, { ...touched, groups: ['lower'] }),
       step('towel', 4, { groups: BODY }),
     ],
-    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    drying: WIPED,
+    usualSection: 'two-panels',
     filmGramsPerM2: 50,
-    warmingLitresPerM2: 0.3,
     bucketC: 38,
     needs: [],
     soapPh: 7.5,
@@ -217,9 +211,9 @@ const ROWS: readonly MethodRow[] = [
       step('towel', 16, { groups: BODY }),
       step('shuts', 5, { ...touched, groups: ['lower'] }),
     ],
-    drying: wiped(['whole-car', 12], ['one-side', 6], ['two-panels', 3]),
+    drying: WIPED,
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 3,
     bucketC: null,
     needs: ['tap', 'drain'],
     soapPh: 8,
@@ -246,9 +240,9 @@ const ROWS: readonly MethodRow[] = [
       step('towel', 15, { groups: BODY }),
       step('shuts', 5, { ...touched, groups: ['lower'] }),
     ],
-    drying: wiped(['whole-car', 12], ['one-side', 6], ['two-panels', 3]),
+    drying: WIPED,
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 3,
     bucketC: null,
     needs: ['tap'],
     soapPh: 8,
@@ -272,9 +266,9 @@ const ROWS: readonly MethodRow[] = [
       }),
       step('towel', 4, { groups: BODY }),
     ],
-    drying: wiped(['one-panel', 0.8]),
+    drying: WIPED,
+    usualSection: 'whole-car',
     filmGramsPerM2: 20,
-    warmingLitresPerM2: 0,
     bucketC: null,
     needs: [],
     soapPh: 7,
@@ -295,8 +289,8 @@ const ROWS: readonly MethodRow[] = [
       step('blow', 1, { groups: ['lower'] }),
     ],
     drying: { kind: 'left', filmShare: 1 },
+    usualSection: 'whole-car',
     filmGramsPerM2: null,
-    warmingLitresPerM2: 4,
     bucketC: null,
     needs: ['tap', 'pressure'],
     soapPh: 7,
@@ -318,9 +312,9 @@ const ROWS: readonly MethodRow[] = [
       step('towel', 12, { groups: BODY }),
       step('seal', 50, { ...touched, groups: BODY }),
     ],
-    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    drying: WIPED,
+    usualSection: 'two-panels',
     filmGramsPerM2: 50,
-    warmingLitresPerM2: 0.3,
     bucketC: 38,
     needs: [],
     soapPh: 11.5,
@@ -348,9 +342,9 @@ const ROWS: readonly MethodRow[] = [
       step('towel', 12, { groups: BODY }),
       step('bare-check', 15, { ...touched, litres: 0.5, groups: BODY }),
     ],
-    drying: wiped(['two-panels', 3], ['one-panel', 1.5]),
+    drying: WIPED,
+    usualSection: 'two-panels',
     filmGramsPerM2: 50,
-    warmingLitresPerM2: 0.3,
     bucketC: 38,
     needs: ['power'],
     soapPh: 11.5,

@@ -42,6 +42,10 @@ export const panelsOf = (bodyClass: BodyClass): readonly Panel[] => [
   { id: 'boot', tiltDeg: BOOT_TILT_DEG[bodyClass], facesDeg: 180, material: 'body' },
 ];
 
+/** Panes that spots are looked for on; every body has the same. */
+export const isGlass = (panel: PanelId): boolean =>
+  COMMON.some(({ id, material }) => id === panel && material === 'glass');
+
 /** The zone of the unfolded car that a panel stands for: where its protection and its water behaviour are kept. */
 export const ZONE_OF_PANEL: Readonly<Record<PanelId, CarZone>> = {
   roof: 'roof',

@@ -1,0 +1,26 @@
+import { describe, expect, it } from '@jest/globals';
+import { WAYS } from '@keen/core';
+import { wayText } from './way-words.js';
+
+describe('how a wash is cut up, in words', () => {
+  it('is an instruction for every way but the whole car, each its own', () => {
+    const texts = WAYS.map(({ id }) => wayText(id));
+    expect(texts[0]).toBeNull();
+    expect(texts.slice(1)).not.toContain(null);
+    expect(new Set(texts).size).toBe(WAYS.length);
+  });
+
+  it.each([
+    ['dry-two-panels', 'Dry two panels at a time'],
+    ['touch-one-side', 'Wash one side at a time'],
+    ['soap-one-panel', 'Do one panel at a time from the soap on'],
+    ['touch-one-side-soak', 'Soak each part with warm water'],
+    ['dry-one-side-rinse', 'Rinse each part again'],
+  ] as const)('%s says “%s”', (id, words) => {
+    expect(wayText(id)).toContain(words);
+  });
+
+  it('says nothing of a sheet made before ways were told', () => {
+    expect(wayText(undefined)).toBeNull();
+  });
+});

@@ -1,0 +1,54 @@
+import type { PartId, SectionId, WayId } from '@keen/core';
+
+/** The part of the car that a step is done on. */
+export const PART_NAMES: Readonly<Record<PartId, string>> = {
+  'whole-car': 'whole car',
+  'left-side': 'left half',
+  'right-side': 'right half',
+  top: 'roof and windscreen',
+  'left-flank': 'left flank',
+  nose: 'bonnet and front',
+  'right-flank': 'right flank',
+  tail: 'boot lid and rear',
+  roof: 'roof',
+  windscreen: 'windscreen',
+  'left-ahead': 'left flank, front half',
+  'left-behind': 'left flank, rear half',
+  bonnet: 'bonnet',
+  front: 'front',
+  'right-ahead': 'right flank, front half',
+  'right-behind': 'right flank, rear half',
+  boot: 'boot lid',
+  rear: 'rear',
+};
+
+/** "one side": how much of the car at a time. */
+export const SECTION_NAMES: Readonly<Record<SectionId, string>> = {
+  'whole-car': 'the whole car',
+  'one-side': 'one side',
+  'two-panels': 'two panels',
+  'one-panel': 'one panel',
+};
+
+const CUT = /^(?<loop>dry|touch|soap)-(?<section>one-side|two-panels|one-panel)(?:-(?<before>rinse|soak))?$/;
+
+const BEFORE: Readonly<Record<string, string>> = {
+  rinse: ' Rinse each part again just before you touch it.',
+  soak: ' Soak each part with warm water just before you touch it.',
+};
+
+/** How this wash is cut up, as an instruction; null: it is done on the whole car. */
+export function wayText(wayId: WayId | null | undefined): string | null {
+  const cut = CUT.exec(wayId ?? '')?.groups;
+  if (!cut) return null;
+  const section = SECTION_NAMES[cut.section as SectionId];
+  const before = BEFORE[cut.before ?? ''] ?? '';
+  switch (cut.loop) {
+    case 'dry':
+      return `Dry ${section} at a time: last rinse, blow and towel it before you go on.${before}`;
+    case 'touch':
+      return `Wash ${section} at a time: finish it, dry, before you go on.${before}`;
+    default:
+      return `Do ${section} at a time from the soap on: soap, rinse, wash and dry it before you go on.${before}`;
+  }
+}

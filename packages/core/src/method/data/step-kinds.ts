@@ -1,0 +1,189 @@
+import type { WashStepId } from '../wash-step.js';
+import type { StepCaution, StepReason } from '../step-words.js';
+
+/** What a step puts on a panel. */
+export interface Wetting {
+  /** `flood`: what the panel's water behaviour holds; `product`: a pre-wash that clings; else g/m². */
+  readonly film: 'flood' | 'product' | number;
+  /** Share of the step's litres that runs over the panels; 0: only what stays. */
+  readonly passesShare: number;
+  readonly water: 'place' | 'bucket';
+  /** What dries on has to be worked off again. */
+  readonly isProduct: boolean;
+}
+
+/** What the engine knows of a kind of step. */
+export interface StepKind {
+  /** `flies` lands on the next car, `drifts` can be held back, `stays` goes nowhere. */
+  readonly reach: 'flies' | 'drifts' | 'stays';
+  readonly wets: Wetting | null;
+  /** How the last water leaves by it; `left`: a machine's blower. */
+  readonly takes: 'blow' | 'wipe' | 'left' | null;
+  /** Sprayed and wiped again patch by patch of so many m²; absent: a part at a time. */
+  readonly patchM2?: number;
+  /** Its water takes products off what it goes over. */
+  readonly rinses: 'body' | 'under' | null;
+  /** What it leaves wants rinsing: a cloth does not take it off. */
+  readonly wantsRinse: boolean;
+  /** It takes as long as there is body to go over. */
+  readonly goesOverBody: boolean;
+  /** Why it stands where it stands. */
+  readonly reason: StepReason;
+  /** What has to be minded at it. */
+  readonly cautions: readonly StepCaution[];
+}
+
+type Bare = Omit<StepKind, 'reason' | 'cautions'>;
+
+const PLAIN: Bare = {
+  reach: 'stays',
+  wets: null,
+  takes: null,
+  rinses: null,
+  wantsRinse: false,
+  goesOverBody: false,
+};
+const FLOOD: Bare = {
+  ...PLAIN,
+  reach: 'flies',
+  wets: { film: 'flood', passesShare: 1, water: 'place', isProduct: false },
+  rinses: 'body',
+  goesOverBody: true,
+};
+/** Sprayed on to work: a mist that drifts, and stays wet for its dwell. */
+const SPRAYED: Bare = {
+  ...PLAIN,
+  reach: 'drifts',
+  wets: { film: 'product', passesShare: 0, water: 'place', isProduct: true },
+  wantsRinse: true,
+};
+const UNDER: Bare = { ...PLAIN, reach: 'flies', rinses: 'under' };
+/** Of a bucket's litres about half end on the car, the rest in the other bucket (judgement). */
+const BUCKET_SHARE = 0.5;
+
+/** Everything that the engine knows of each kind of step. What clings, passes and stays is judgement, by practice notes. */
+export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
+  'before-machine': { ...PLAIN, reason: 'machine-tears-and-misses', cautions: [] },
+  'machine-soak': {
+    ...SPRAYED,
+    reach: 'flies',
+    wets: { film: 'product', passesShare: 0.5, water: 'place', isProduct: true },
+    reason: 'machine-does-it',
+    cautions: [],
+  },
+  'machine-jets': { ...FLOOD, goesOverBody: false, reason: 'machine-does-it', cautions: [] },
+  'machine-blower': { ...PLAIN, reach: 'drifts', takes: 'left', reason: 'machine-does-it', cautions: [] },
+  'after-machine': { ...PLAIN, reason: 'gaps-hold-water', cautions: [] },
+  wheels: {
+    ...PLAIN,
+    wantsRinse: true,
+    reason: 'no-wet-paint-left-waiting',
+    cautions: ['data-sheet', 'gloves-and-goggles'],
+  },
+  foam: {
+    ...SPRAYED,
+    reach: 'flies',
+    goesOverBody: true,
+    reason: 'dwells-while-others-are-done',
+    cautions: ['data-sheet'],
+  },
+  'pre-soak': {
+    ...SPRAYED,
+    wets: { film: 'product', passesShare: 1, water: 'bucket', isProduct: true },
+    wantsRinse: false,
+    goesOverBody: true,
+    reason: 'loose-dirt-before-touch',
+    cautions: ['data-sheet'],
+  },
+  'warm-soak': {
+    ...PLAIN,
+    reach: 'drifts',
+    wets: { film: 'product', passesShare: 1, water: 'bucket', isProduct: false },
+    goesOverBody: true,
+    reason: 'warm-before-touch',
+    cautions: [],
+  },
+  rinse: { ...FLOOD, reason: 'loose-dirt-before-touch', cautions: ['no-jet-at-sensors'] },
+  arches: { ...UNDER, reason: 'salt-sits-under', cautions: ['no-jet-at-sensors'] },
+  'underbody-bounce': { ...UNDER, reason: 'salt-sits-under', cautions: [] },
+  'underbody-ramps': { ...UNDER, reason: 'salt-sits-under', cautions: ['never-under-a-jack'] },
+  contact: {
+    ...PLAIN,
+    wets: { film: 'product', passesShare: BUCKET_SHARE, water: 'bucket', isProduct: true },
+    rinses: 'body',
+    goesOverBody: true,
+    reason: 'hand-takes-what-is-left',
+    cautions: ['weight-of-the-mitt'],
+  },
+  rinseless: {
+    ...PLAIN,
+    wets: { film: 50, passesShare: BUCKET_SHARE, water: 'bucket', isProduct: false },
+    rinses: 'body',
+    goesOverBody: true,
+    reason: 'hand-takes-what-is-left',
+    cautions: ['weight-of-the-mitt'],
+  },
+  'spray-wipe': {
+    ...PLAIN,
+    reach: 'drifts',
+    wets: { film: 20, passesShare: 0, water: 'place', isProduct: false },
+    takes: 'wipe',
+    patchM2: 0.5,
+    goesOverBody: true,
+    reason: 'hand-takes-what-is-left',
+    cautions: [],
+  },
+  'final-rinse': { ...FLOOD, reason: 'last-water-decides-spots', cautions: [] },
+  blow: {
+    ...PLAIN,
+    reach: 'drifts',
+    takes: 'blow',
+    goesOverBody: true,
+    reason: 'gaps-hold-water',
+    cautions: ['mains-near-water'],
+  },
+  towel: {
+    ...PLAIN,
+    takes: 'wipe',
+    goesOverBody: true,
+    reason: 'minerals-leave-with-the-towel',
+    cautions: [],
+  },
+  shuts: { ...PLAIN, reason: 'gaps-hold-water', cautions: [] },
+  strip: {
+    ...PLAIN,
+    wets: { film: 'product', passesShare: BUCKET_SHARE, water: 'bucket', isProduct: true },
+    rinses: 'body',
+    wantsRinse: true,
+    goesOverBody: true,
+    reason: 'hand-takes-what-is-left',
+    cautions: ['data-sheet', 'gloves-and-goggles'],
+  },
+  seal: { ...PLAIN, goesOverBody: true, reason: 'bare-paint-wants-cover', cautions: ['data-sheet'] },
+  'bare-check': {
+    ...PLAIN,
+    goesOverBody: true,
+    reason: 'no-bead-means-bare',
+    cautions: ['data-sheet', 'bare-until-coated'],
+  },
+  'charge-port': { ...PLAIN, reason: 'only-when-dry', cautions: ['never-while-charging'] },
+  'salt-neutraliser': { ...SPRAYED, goesOverBody: true, reason: 'salt-sits-under', cautions: ['data-sheet'] },
+  bugs: { ...SPRAYED, reason: 'dwells-while-others-are-done', cautions: ['data-sheet'] },
+  iron: {
+    ...SPRAYED,
+    reason: 'dwells-while-others-are-done',
+    cautions: ['data-sheet', 'gloves-and-goggles'],
+  },
+  tar: {
+    ...SPRAYED,
+    goesOverBody: true,
+    reason: 'dwells-while-others-are-done',
+    cautions: ['data-sheet', 'gloves-and-goggles'],
+  },
+  'engine-bay': { ...PLAIN, reason: 'shop-does-it-here', cautions: ['engine-cool-and-covered'] },
+  mats: { ...PLAIN, reason: 'shop-does-it-here', cautions: [] },
+  tyres: { ...PLAIN, reason: 'only-when-dry', cautions: [] },
+};
+
+/** How far what a step throws reaches. */
+export const reachOf = ({ id }: { readonly id: WashStepId }): StepKind['reach'] => STEP_KINDS[id].reach;

@@ -1,0 +1,105 @@
+import { ZONE_GROUPS } from '../vehicle/index.js';
+import type { Method } from './method.js';
+import { sumOf } from './plain-sum.js';
+import { partShare, type Part, partsOf } from './section.js';
+import { STEP_KINDS } from './data/step-kinds.js';
+import { removedBy, type WashStep } from './wash-step.js';
+import type { Before, Way } from './way-id.js';
+import { isBody, startOf, usualWay } from './way.js';
+
+/** Steps that go round with the parts: what wets, rubs and dries the body. What else stands among them comes after. */
+const goesRound = (step: WashStep): boolean => {
+  const { wets, takes, patchM2 } = STEP_KINDS[step.id];
+  return isBody(step) && patchM2 === undefined && (wets !== null || takes !== null);
+};
+
+/** What throws water under the car, or wants rinsing, is done before any part is dried; what only a cloth does comes after. */
+const isWet = ({ id, dwell }: WashStep): boolean =>
+  STEP_KINDS[id].rinses !== null || (STEP_KINDS[id].wantsRinse && dwell !== null);
+
+/** From one tool to the next at another part of the car (judgement). */
+const CHANGE_MINUTES = 0.2;
+const MILLI = 1000;
+/** A sum of shares as people read it. */
+const plainTotal = (value: number): number => Math.round(value * MILLI) / MILLI;
+
+const SOAK: WashStep = {
+  id: 'warm-soak',
+  groups: ['upper', 'lower'],
+  minutes: 4,
+  onMeter: false,
+  litres: 6,
+  contact: false,
+  removes: {},
+  dwell: null,
+};
+
+function beforeStep(steps: readonly WashStep[], before: Before): WashStep[] {
+  if (before === 'soak') return [SOAK];
+  const rinse = before === 'rinse' ? steps.find(({ id }) => id === 'rinse') : undefined;
+  return rinse ? [{ ...rinse, groups: ['upper', 'lower'], removes: {} }] : [];
+}
+
+/** A step on one part of the car, with its share of minutes and water. */
+function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | null {
+  const share = partShare(part, step.groups);
+  if (share === 0) return null;
+  return {
+    ...step,
+    minutes: step.minutes * share + extraMinutes,
+    litres: step.litres * share,
+    ...(step.mixLitres === undefined ? {} : { mixLitres: step.mixLitres * share }),
+    part: part.id,
+  };
+}
+
+/** The same steps with those from `from` on done part by part. */
+function unrolled(method: Method, steps: readonly WashStep[], way: Way): WashStep[] {
+  const start = startOf(steps, way.from);
+  const behind = steps.slice(start);
+  // The loop ends with the last step that goes round; what stands behind it stays there.
+  const end = behind.findLastIndex(goesRound) + 1;
+  const looped = behind.slice(0, end);
+  const round = [...beforeStep(steps, way.before), ...looped.filter(goesRound)];
+  const parts = partsOf(way.section);
+  const usualParts = partsOf(method.usualSection).length;
+  const moreParts = Math.max(0, parts.length - Math.max(1, usualParts));
+  const change = method.usualSection === way.section ? 0 : (CHANGE_MINUTES * moreParts) / parts.length;
+  return [
+    ...steps.slice(0, start),
+    ...looped.filter((step) => !goesRound(step) && isWet(step)),
+    ...parts.flatMap((part) =>
+      round.map((step) => onPart(step, part, change)).filter((step) => step !== null),
+    ),
+    ...looped.filter((step) => !goesRound(step) && !isWet(step)),
+    ...behind.slice(end),
+  ];
+}
+
+/**
+ * The method cut up in one of its ways: the steps as they are really done one after the other, and minutes, paid seconds and litres of
+ * these.
+ *
+ * @returns the method with its steps unrolled; salt taken off is that of the method, whose parts are the whole car in the end
+ */
+export function inWay(method: Method, way: Way): Method {
+  const plain = method.plainSteps ?? method.steps;
+  const steps = way.from === 'nothing' ? plain : unrolled(method, plain, way);
+  const minutes = plainTotal(method.setUpMinutes + sumOf(steps, (step) => step.minutes));
+  const plainMinutes = method.setUpMinutes + sumOf(plain, (step) => step.minutes);
+  return {
+    ...method,
+    wayId: way.id,
+    section: way.section,
+    steps,
+    plainSteps: plain,
+    minutes,
+    handsMinutes: Math.min(minutes, plainTotal((method.handsMinutes * minutes) / plainMinutes)),
+    meterSeconds: plainTotal(60 * sumOf(steps, (step) => (step.onMeter ? step.minutes : 0))),
+    litres: plainTotal(sumOf(steps, ({ litres }) => litres)),
+    removes: removedBy(plain, ZONE_GROUPS),
+  };
+}
+
+/** The method as it is done where nothing stands against it. */
+export const inUsualWay = (method: Method): Method => inWay(method, usualWay(method));

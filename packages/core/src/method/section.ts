@@ -1,0 +1,117 @@
+import { panelM2, type PanelId, type ZoneGroup } from '../vehicle/index.js';
+
+export const SECTION_IDS = ['whole-car', 'one-side', 'two-panels', 'one-panel'] as const;
+/** How much of the car is worked on before one goes on to the next. */
+export type SectionId = (typeof SECTION_IDS)[number];
+
+/** A share of a panel. */
+export interface Piece {
+  readonly panel: PanelId;
+  readonly share: number;
+}
+
+export const PART_IDS = [
+  'whole-car',
+  'left-side',
+  'right-side',
+  'top',
+  'left-flank',
+  'nose',
+  'right-flank',
+  'tail',
+  'roof',
+  'windscreen',
+  'left-ahead',
+  'left-behind',
+  'bonnet',
+  'front',
+  'right-ahead',
+  'right-behind',
+  'boot',
+  'rear',
+] as const;
+export type PartId = (typeof PART_IDS)[number];
+
+/** What is worked on at once, its pieces in the order in which hands reach them. */
+export interface Part {
+  readonly id: PartId;
+  readonly pieces: readonly Piece[];
+}
+
+const whole = (panel: PanelId): Piece => ({ panel, share: 1 });
+const half = (panel: PanelId): Piece => ({ panel, share: 0.5 });
+
+/** From the top down and round the car; a side takes its half of what lies across (judgement). */
+const PARTS: Readonly<Record<SectionId, readonly Part[]>> = {
+  'whole-car': [
+    {
+      id: 'whole-car',
+      pieces: ['roof', 'windscreen', 'bonnet', 'boot', 'left', 'front', 'right', 'rear'].map((panel) =>
+        whole(panel as PanelId),
+      ),
+    },
+  ],
+  'one-side': (['left', 'right'] as const).map((flank) => ({
+    id: `${flank}-side` as const,
+    pieces: [
+      half('roof'),
+      half('windscreen'),
+      half('bonnet'),
+      half('boot'),
+      whole(flank),
+      half('front'),
+      half('rear'),
+    ],
+  })),
+  'two-panels': [
+    { id: 'top', pieces: [whole('roof'), whole('windscreen')] },
+    { id: 'left-flank', pieces: [whole('left')] },
+    { id: 'nose', pieces: [whole('bonnet'), whole('front')] },
+    { id: 'right-flank', pieces: [whole('right')] },
+    { id: 'tail', pieces: [whole('boot'), whole('rear')] },
+  ],
+  'one-panel': [
+    { id: 'roof', pieces: [whole('roof')] },
+    { id: 'windscreen', pieces: [whole('windscreen')] },
+    { id: 'left-ahead', pieces: [half('left')] },
+    { id: 'left-behind', pieces: [half('left')] },
+    { id: 'bonnet', pieces: [whole('bonnet')] },
+    { id: 'front', pieces: [whole('front')] },
+    { id: 'right-ahead', pieces: [half('right')] },
+    { id: 'right-behind', pieces: [half('right')] },
+    { id: 'boot', pieces: [whole('boot')] },
+    { id: 'rear', pieces: [whole('rear')] },
+  ],
+};
+
+/** The parts of the car, one after the other. */
+export const partsOf = (section: SectionId): readonly Part[] => PARTS[section];
+
+const BY_ID = new Map<PartId, Part>(SECTION_IDS.flatMap((id) => PARTS[id].map((part) => [part.id, part])));
+
+/** The pieces of a part. @throws RangeError for a part that does not exist */
+export function piecesOf(partId: PartId): readonly Piece[] {
+  const part = BY_ID.get(partId);
+  if (!part) throw new RangeError(`piecesOf: partId is ${partId}; allowed is ${PART_IDS.join(', ')}`);
+  return part.pieces;
+}
+
+const LOW_PANELS: ReadonlySet<PanelId> = new Set(['left', 'right', 'front', 'rear']);
+const HIGH_PANELS: ReadonlySet<PanelId> = new Set(['roof', 'windscreen', 'bonnet', 'boot', 'left', 'right']);
+
+/** Does work on these groups of zones touch that panel? Flanks belong to both halves of the body. */
+export const touchesPanel = (groups: readonly ZoneGroup[], panel: PanelId): boolean =>
+  (groups.includes('upper') && HIGH_PANELS.has(panel)) || (groups.includes('lower') && LOW_PANELS.has(panel));
+
+/** Surface that work on these groups goes over in one part, m² of a saloon: shares are the same on every body (judgement). */
+export const piecesM2 = (pieces: readonly Piece[], groups: readonly ZoneGroup[]): number =>
+  pieces.reduce(
+    (sum, { panel, share }) => (touchesPanel(groups, panel) ? sum + share * panelM2('saloon', panel) : sum),
+    0,
+  );
+
+/** Share of all that work on these groups goes over which lies in one part, 0–1. */
+export const partShare = (part: Part, groups: readonly ZoneGroup[]): number => {
+  const all = piecesM2(piecesOf('whole-car'), groups);
+  return all > 0 ? piecesM2(part.pieces, groups) / all : 0;
+};

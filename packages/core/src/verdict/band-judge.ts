@@ -1,0 +1,195 @@
+import { MS_PER_MINUTE } from '../quantity/index.js';
+import { inWay, type Method, type Way, type WayId, waysOf } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import {
+  type Finding,
+  judgeAll,
+  judgeSettled,
+  judgeWater,
+  type Judgement,
+  type Situation,
+  WATER_RULE_IDS,
+} from '../rules/index.js';
+import {
+  outcomeOf,
+  type Track,
+  tracksOf,
+  type WaterOutcome,
+  type WashHours,
+  waitsThrough,
+} from '../wash/index.js';
+import type { PanelId } from '../vehicle/index.js';
+import {
+  groupsOf,
+  type HowThorough,
+  type Looked,
+  type LookedAt,
+  type WayCase,
+  withRemedy,
+} from './judged.js';
+import type { Circumstances } from './circumstances.js';
+import type { MemberFailures } from './forecast-share.js';
+import { memberFailures } from './member-failures.js';
+import type { PlaceSite } from './site-hours.js';
+
+const blocksOf = ({ findings }: Pick<Judgement, 'findings'>): Finding[] =>
+  findings.filter(({ level }) => level === 'block');
+
+/** One car, one place and one method under the control forecast and every member. */
+export class BandJudge {
+  private readonly plain: Method;
+  private readonly ways: readonly Way[];
+  private readonly groups: readonly (readonly Way[])[];
+  private readonly cases = new Map<WayId, WayCase>();
+  /** Starts that go, for the members to be asked about; filled where somebody means to ask. */
+  readonly going = new Map<number, LookedAt>();
+  /** Panels on which a start failed last. */
+  private readonly lastFailed = new Set<PanelId>();
+
+  constructor(
+    private readonly place: Place,
+    method: Method,
+    private readonly around: Circumstances,
+    private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
+  ) {
+    this.plain = method;
+    this.ways = waysOf(method);
+    this.groups = groupsOf(this.ways.slice(1));
+  }
+
+  private caseOf(way: Way): WayCase {
+    const known = this.cases.get(way.id);
+    if (known) return known;
+    const method = inWay(this.plain, way);
+    const tracks = tracksOf({ ...this.around, place: this.place, method }, this.around.limits);
+    const made = { way, method, tracks };
+    this.cases.set(way.id, made);
+    return made;
+  }
+
+  private get usual(): WayCase {
+    const [usual] = this.ways;
+    if (!usual) throw new RangeError(`BandJudge: methodId is ${this.plain.id}; it can be done in no way`);
+    return this.caseOf(usual);
+  }
+
+  situation(startMs: number, method: Method): Omit<Situation, 'site' | 'water'> {
+    const { limits, house, soil, night, vehicle } = this.around;
+    const overnightC = night.coldestAfterC(startMs + method.minutes * MS_PER_MINUTE);
+    return { limits, house, soil, overnightC, vehicle, place: this.place, method };
+  }
+
+  /** The clock, the light and the weather of the place over a wash. */
+  private windowOf(startMs: number, method: Method): Situation {
+    const { control } = this.weather;
+    const weather = control.siteWeather(startMs, method.minutes);
+    const site = weather && Object.assign(control.siteTimes(startMs, method.minutes), weather);
+    return { site, water: null, ...this.situation(startMs, method) };
+  }
+
+  private look({ method, tracks }: WayCase, hours: WashHours): Looked {
+    const { place } = this;
+    const pieces = tracks.map((track) => ({ track, waited: waitsThrough(track, place, hours) }));
+    return { pieces, water: outcomeOf(pieces, { place, method }, hours) };
+  }
+
+  /**
+   * Goes through the pieces of the car until one fails, beginning with those that failed last: an hour is much like the one before.
+   *
+   * @returns the piece that fails and what it fails by, or what all of them do
+   */
+  private lookUntilBlocked(way: WayCase, startMs: number, hours: WashHours): Looked & { fails: boolean } {
+    const { place, lastFailed } = this;
+    const { method, tracks } = way;
+    const situation = this.windowOf(startMs, method);
+    const isFirst = (track: Track): number => Number(lastFailed.has(track.panel.id));
+    const pieces: (Looked['pieces'][number] | undefined)[] = tracks.map(() => undefined);
+    const order = lastFailed.size === 0 ? tracks : [...tracks].sort((a, b) => isFirst(b) - isFirst(a));
+    for (const track of order) {
+      const piece = { track, waited: waitsThrough(track, place, hours) };
+      const water = outcomeOf([piece], { place, method }, hours);
+      if (judgeWater({ ...situation, water }).some(({ level }) => level === 'block')) {
+        lastFailed.clear();
+        lastFailed.add(track.panel.id);
+        return { fails: true, pieces: [piece], water };
+      }
+      pieces[tracks.indexOf(track)] = piece;
+    }
+    const all = pieces.filter((piece) => piece !== undefined);
+    return { fails: false, pieces: all, water: outcomeOf(all, { place, method }, hours) };
+  }
+
+  private hoursOf(way: WayCase, startMs: number): WashHours | null {
+    return this.weather.control.washHours(startMs, way.method.minutes);
+  }
+
+  private judgeIn(way: WayCase, startMs: number, water: WaterOutcome | null): Judgement {
+    return judgeAll({ ...this.windowOf(startMs, way.method), water });
+  }
+
+  /**
+   * Judges a start under the control forecast.
+   *
+   * @param how `thorough` looks at all the water even where something says no already; else the first that says no will do, unless the
+   * `margins` of what does not go are wanted too. `usual` tries no other way
+   */
+  judge(startMs: number, how: HowThorough): LookedAt {
+    const usual = this.usual;
+    const { method } = usual;
+    const base = { wayId: usual.way.id, method, water: null, pieces: [] };
+    const settled = judgeSettled(this.windowOf(startMs, method));
+    if (!how.thorough && settled.standing === 'no') return { ...base, judgement: settled };
+    const hours = this.hoursOf(usual, startMs);
+    if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, null) };
+    const looked = how.thorough ? this.look(usual, hours) : this.lookUntilBlocked(usual, startMs, hours);
+    const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water) };
+    const blocks = blocksOf(plainly.judgement);
+    const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
+    if (how.ways === 'usual' || !isWaterAlone) return plainly;
+    const found = this.otherWay(startMs);
+    if (!found)
+      return how.margins && !how.thorough
+        ? this.judge(startMs, { ...how, thorough: true, ways: 'usual' })
+        : plainly;
+    // What becomes its condition is all that stood against the usual way.
+    const against = how.thorough
+      ? blocks
+      : blocksOf(this.judgeIn(usual, startMs, this.look(usual, hours).water));
+    return withRemedy(found, new Set(against.map(({ ruleId }) => ruleId)));
+  }
+
+  /** The first other way that goes; null: none does. */
+  private otherWay(startMs: number): (LookedAt & { readonly way: Way }) | null {
+    const hopeless = new Set<string>();
+    for (const group of this.groups) {
+      const smallest = group.at(-1);
+      const one = smallest && this.caseOf(smallest);
+      const hours = one && this.hoursOf(one, startMs);
+      // What waits too long in the smallest parts waits too long in larger ones.
+      if (!hours || this.lookUntilBlocked(one, startMs, hours).fails)
+        for (const { id } of group) hopeless.add(id);
+    }
+    for (const way of this.ways.slice(1)) {
+      const found = hopeless.has(way.id) ? null : this.inOtherWay(this.caseOf(way), startMs);
+      if (found) return { ...found, way };
+    }
+    return null;
+  }
+
+  private inOtherWay(one: WayCase, startMs: number): LookedAt | null {
+    const { way, method } = one;
+    const hours = this.hoursOf(one, startMs);
+    const looked = hours && this.lookUntilBlocked(one, startMs, hours);
+    if (!looked || looked.fails) return null;
+    const judgement = this.judgeIn(one, startMs, looked.water);
+    if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;
+    return { ...looked, judgement, wayId: way.id, method };
+  }
+
+  /** In which members this start fails in its way, and by what; null where none of them reaches so far. */
+  failures(startMs: number, judged: LookedAt): MemberFailures | null {
+    const { place, around, weather } = this;
+    const situation = this.situation(startMs, judged.method);
+    return memberFailures(judged, { startMs, place, limits: around.limits, weather, situation });
+  }
+}

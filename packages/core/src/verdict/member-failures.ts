@@ -1,0 +1,52 @@
+import type { Place } from '../place/index.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
+import { couldSpot, type Limits, type Situation, weatherFailure } from '../rules/index.js';
+import type { MemberFailures } from './forecast-share.js';
+import type { LookedAt } from './judged.js';
+import { inDanger, memberOutcome } from './member-water.js';
+import type { PlaceSite } from './site-hours.js';
+
+/** One start before the members. */
+export interface AskedOfMembers {
+  readonly startMs: number;
+  readonly place: Place;
+  readonly limits: Limits;
+  readonly weather: Pick<PlaceSite, 'control' | 'members'>;
+  readonly situation: Omit<Situation, 'site' | 'water'>;
+}
+
+/**
+ * In which members does a start fail in its way, and by what?
+ *
+ * @returns null where none of them reaches so far. A member that does not know these hours is not counted: that another source's forecast
+ * goes on is no reason to fail
+ */
+export function memberFailures(
+  { method, pieces, water }: LookedAt,
+  { startMs, place, limits, weather, situation }: AskedOfMembers,
+): MemberFailures | null {
+  const { members, control } = weather;
+  if (members.length === 0 || !water) return null;
+  // One object for all members: tens of thousands of copies would cost more than the rules.
+  const asked: { -readonly [K in keyof Situation]: Situation[K] } = { site: null, water: null, ...situation };
+  const danger = inDanger(pieces).filter(({ what }) => {
+    const dry = what === 'dry' || what === 'dryGlass' ? water[what] : null;
+    return !dry || couldSpot(asked, dry);
+  });
+  const failed = { memberCount: 0, freezes: 0, spots: 0, falls: 0, cold: 0 };
+  members.forEach((member, i) => {
+    asked.site = member.memberWindow(startMs, method.minutes);
+    if (!asked.site) return;
+    failed.memberCount += 1;
+    asked.water = memberOutcome(danger, water, {
+      place,
+      limits,
+      siteAt: (of, minute) => of.siteHour(startMs + minute * MS_PER_MINUTE),
+      control,
+      member,
+    });
+    const cause = weatherFailure(asked);
+    if (cause) failed[cause] |= 1 << i;
+  });
+  return failed.memberCount > 0 ? failed : null;
+}

@@ -1,0 +1,384 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_HOUSE } from '../house/index.js';
+import { inWay, shopMethod, waysOf } from '../method/index.js';
+import { mixesFor } from '../kit/index.js';
+import type { Place } from '../place/index.js';
+import { washTotals } from '../plan/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import { DEFAULT_LIMITS } from '../rules/index.js';
+import { runSheet } from '../run/index.js';
+import { EMPTY_KIT } from '../kit/index.js';
+import { CLEAN } from '../soil/index.js';
+import { BAY, circumstances, DRIVE, VEHICLE, WATER } from '../testing/shop.js';
+import { BODY_CLASSES, PAINT_TONES, type Vehicle, WATER_BEHAVIOURS } from '../vehicle/index.js';
+import {
+  type PanelDeed,
+  PanelWash,
+  panelAir,
+  tracksOf,
+  waitsThrough,
+  type WashHours,
+} from '../wash/index.js';
+import { climatesOf } from '../wash/index.js';
+import { COLD_LAKE_PORT, hashUnit, simulateWeather, type WeatherHour } from '../weather/index.js';
+import { cellDetail, type Judged, PlaceCalendar, PlaceWeather, type WeatherSpan } from './index.js';
+
+const START = Date.UTC(2026, 0, 14, 15);
+const FROM = START - 48 * MS_PER_HOUR;
+
+const steady = (change: Partial<WeatherHour>): WeatherSpan => ({
+  fromMs: FROM,
+  hours: Array.from({ length: 96 }, (_, i) => ({
+    atMs: FROM + i * MS_PER_HOUR,
+    airTempC: -5,
+    dewPointC: -8,
+    windMetresPerSecond: 2,
+    gustMetresPerSecond: 4,
+    windFromDeg: 300,
+    cloudFraction: 1,
+    precipMm: 0,
+    precipKind: 'none',
+    snowDepthCm: 0,
+    pressureHpa: 1010,
+    ...change,
+  })),
+});
+
+const GARAGE: Place = {
+  ...DRIVE,
+  id: 'own-garage',
+  kind: 'garage',
+  climate: { kind: 'unheated' },
+  shelter: { kind: 'indoors' },
+  hasDrain: true,
+  hasLight: true,
+  tap: 'always',
+  methods: ['garage-rinseless', 'garage-hose', 'waterless'].map((methodId) => ({ methodId, priceMinor: 0 })),
+};
+const OPEN_DRIVE: Place = {
+  ...DRIVE,
+  hasLight: true,
+  hasDrain: true,
+  tap: 'always',
+  methods: ['drive-hose', 'salt-flush', 'waterless'].map((methodId) => ({ methodId, priceMinor: 200 })),
+};
+const SITES: readonly Place[] = [
+  {
+    ...BAY,
+    methods: ['bay-touch-free', 'bay-contact', 'bay-rinse-rinseless'].map((methodId) => ({
+      methodId,
+      priceMinor: 100,
+    })),
+  },
+  GARAGE,
+  OPEN_DRIVE,
+];
+
+const detail = (
+  place: Place,
+  methodId: string,
+  { span, vehicle = VEHICLE, atMs = START }: { span: WeatherSpan; vehicle?: Vehicle; atMs?: number },
+): Judged =>
+  cellDetail({ ...circumstances(span, { vehicle }), place, methodId, control: span, roadAhead: null }, atMs);
+
+/** The wash minute by minute as its steps have it, in steps of the sums and by nothing of the verdict's. */
+function iceUnderHands(found: Judged, place: Place, vehicle: Vehicle, hours: WashHours): string[] {
+  return tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS).flatMap((track) => {
+    const startC = panelAir(place, track.surface, hours[0].site).dryC;
+    const panel = new PanelWash(track.material, climatesOf(place, track, hours), { startC });
+    return track.events.flatMap(({ atMinute, deed, rubs }): string[] => {
+      panel.advance(atMinute);
+      const isOnIce = rubs && panel.iceKg * 1000 > DEFAULT_LIMITS.towelLeavesGramsPerM2;
+      panel.do(deed);
+      return isOnIce ? [`${track.panel.id} at ${atMinute.toFixed(1)}`] : [];
+    });
+  });
+}
+
+const hoursOf = (place: Place, span: WeatherSpan, { method }: Judged, atMs: number): WashHours => {
+  const hours = new PlaceWeather(new PlaceCalendar(place), span).washHours(atMs, method.minutes);
+  if (!hours) throw new Error('no weather');
+  return hours;
+};
+
+/** Cars, places, methods and hours as dice have them. */
+function anyWash(seed: number) {
+  let n = 0;
+  const oneOf = <T>(values: readonly T[]): T => {
+    const value = values[Math.floor(hashUnit(seed, (n += 1)) * values.length)];
+    if (value === undefined) throw new Error('nothing to choose from');
+    return value;
+  };
+  const place = oneOf(SITES);
+  const vehicle: Vehicle = {
+    ...VEHICLE,
+    bodyClass: oneOf(BODY_CLASSES),
+    paintTone: oneOf(PAINT_TONES),
+    waterBehaviour: oneOf(WATER_BEHAVIOURS),
+    delicateWheels: oneOf([true, false]),
+  };
+  const { methodId } = oneOf(place.methods);
+  const atMs = WINTER.fromMs + 24 * MS_PER_HOUR + Math.floor(hashUnit(seed, 99) * 24 * 9) * MS_PER_HOUR;
+  return { place, vehicle, methodId, atMs };
+}
+const WINTER: WeatherSpan = {
+  fromMs: START,
+  hours: simulateWeather({ climate: COLD_LAKE_PORT, seed: 5, fromMs: START, hourCount: 24 * 12 }),
+};
+
+describe('any wash', () => {
+  const washes = Array.from({ length: 400 }, (_, seed) => {
+    const of = anyWash(seed + 1);
+    return { ...of, found: detail(of.place, of.methodId, { span: WINTER, ...of }) };
+  });
+  const going = washes.filter(({ found }) => found.judgement.standing.startsWith('go'));
+
+  it('goes in some hours as it is, in some another way, and in some not', () => {
+    const ways = new Set(going.map(({ found }) => found.wayId));
+    expect(ways.size).toBeGreaterThan(4);
+    expect(going.length).toBeGreaterThan(30);
+    expect(washes.length - going.length).toBeGreaterThan(40);
+  });
+
+  it('that goes lets no hand, mitt or towel meet ice when its own steps are gone through', () => {
+    const met = going.flatMap(({ found, place, vehicle, atMs, methodId }) =>
+      iceUnderHands(found, place, vehicle, hoursOf(place, WINTER, found, atMs)).map(
+        (at) => `${methodId} ${found.wayId} ${at}`,
+      ),
+    );
+    expect(met).toEqual([]);
+  });
+
+  it('that does not go for ice has it in its own timeline, on the panel and at the minute that are told', () => {
+    const refused = washes.filter(
+      ({ found }) => found.judgement.standing === 'no' && found.judgement.limiting.ruleId === 'ice-on-car',
+    );
+    expect(refused.length).toBeGreaterThan(10);
+    for (const { found, place, vehicle, atMs } of refused) {
+      const { panel, actual, unit } = found.judgement.limiting;
+      if (unit !== 'min') continue;
+      const tracks = tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS);
+      const hours = hoursOf(place, WINTER, found, atMs);
+      const minutes = tracks
+        .filter((track) => track.panel.id === panel)
+        .flatMap((track) => waitsThrough(track, place, hours).map(({ iceMinutes }) => iceMinutes));
+      expect(minutes).toContain(actual);
+    }
+  });
+
+  it('takes the same minutes, money and litres in verdict, steps and sheet', () => {
+    for (const { found, place, vehicle, atMs } of going.slice(0, 60)) {
+      const { method } = found;
+      const hours = hoursOf(place, WINTER, found, atMs);
+      const outdoors = WINTER.hours[Math.floor((atMs - WINTER.fromMs) / MS_PER_HOUR)];
+      if (!outdoors) throw new Error('no weather');
+      const sheet = runSheet({
+        vehicle,
+        place,
+        method,
+        limits: DEFAULT_LIMITS,
+        hours,
+        outdoors,
+        isDark: false,
+        overnightC: null,
+        soil: CLEAN,
+        kit: EMPTY_KIT,
+        house: DEFAULT_HOUSE,
+      });
+      const totals = washTotals(place, method);
+      const sum = (read: (step: (typeof sheet.steps)[number]) => number): number =>
+        sheet.steps.reduce((all, step) => all + read(step), 0);
+      expect(sheet.minutes).toBe(totals.minutes);
+      expect(sum(({ minutes }) => minutes) + method.setUpMinutes).toBeCloseTo(totals.minutes, 6);
+      expect(sum(({ litres }) => litres)).toBeCloseTo(totals.litres, 6);
+      expect(sheet.preparation.litresInAll).toBe(totals.litres);
+      const { visitMinor, meterMinor } = sheet.preparation.money;
+      expect(visitMinor + meterMinor + method.productMinor).toBe(totals.moneyMinor);
+    }
+  });
+});
+
+describe('what colder, slower and smaller do', () => {
+  it.each(['bay-touch-free', 'bay-contact'] as const)(
+    '%s: colder never makes a wash that freezes safe',
+    (id) => {
+      const standings = [4, 1, -1, -3, -6, -9, -13, -18, -24, -32, -40].map(
+        (airTempC) =>
+          detail(SITES[0] ?? BAY, id, { span: steady({ airTempC, dewPointC: airTempC - 3 }) }).judgement
+            .standing,
+      );
+      const firstNo = standings.indexOf('no');
+      expect(firstNo).toBeGreaterThan(0);
+      expect(standings.slice(firstNo).every((standing) => standing === 'no')).toBe(true);
+    },
+  );
+
+  it('a smaller part never waits longer for its towel', () => {
+    const method = shopMethod('bay-touch-free', DEFAULT_HOUSE, VEHICLE);
+    const waits = waysOf(method)
+      .filter(({ from, before }) => from === 'drying' && before === null)
+      .map((way) =>
+        Math.max(
+          ...tracksOf({ vehicle: VEHICLE, place: BAY, method: inWay(method, way) }, DEFAULT_LIMITS).flatMap(
+            ({ waits: all }) => all.filter(({ isLast }) => isLast).map(({ toTouch }) => toTouch ?? 0),
+          ),
+        ),
+      );
+    expect(waits).toHaveLength(3);
+    expect(waits).toEqual(waits.toSorted((a, b) => b - a));
+  });
+});
+
+describe('the faults of several washes', () => {
+  it('a hand wash of eighteen minutes in one piece does not go in frost; part by part it does, and the steps are so', () => {
+    const { judgement, method, wayId } = detail(SITES[0] ?? BAY, 'bay-contact', { span: steady({}) });
+    expect(judgement.standing).toBe('go-if');
+    expect(wayId).not.toBe('whole');
+    const byHand = method.steps.filter(({ id }) => id === 'contact');
+    expect(byHand.length).toBeGreaterThan(1);
+    expect(Math.max(...byHand.map(({ minutes }) => minutes))).toBeLessThan(7);
+    // Wet, worked, rinsed and dry before the next part begins.
+    const parts = method.steps.flatMap(({ part, id }) => (part ? [`${part} ${id}`] : []));
+    const first = byHand[0]?.part ?? '';
+    const end = parts.findLastIndex((step) => step.startsWith(first));
+    expect(parts.slice(0, end + 1).every((step) => step.startsWith(first))).toBe(true);
+    expect(parts[end]).toBe(`${first} towel`);
+  });
+
+  it('ice between the first rinse and the hand is seen, though the last rinse would melt it', () => {
+    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const span = steady({ airTempC: -8, dewPointC: -11 });
+    const hours = new PlaceWeather(new PlaceCalendar(BAY), span).washHours(START, method.minutes);
+    if (!hours) throw new Error('no weather');
+    const roof = tracksOf({ vehicle: VEHICLE, place: BAY, method }, DEFAULT_LIMITS).find(
+      ({ panel }) => panel.id === 'roof',
+    );
+    if (!roof) throw new Error('no roof');
+    const rinsed = waitsThrough(roof, BAY, hours).find(
+      ({ wait }) => method.steps[roof.events[wait.event]?.step ?? 0]?.id === 'rinse',
+    );
+    expect(rinsed?.iceMinutes).toBeLessThan(rinsed?.wait.toTouch ?? 0);
+  });
+
+  it('drying takes as long in the verdict as on the sheet', () => {
+    const method = shopMethod('garage-hose', DEFAULT_HOUSE, VEHICLE);
+    const tracks = tracksOf({ vehicle: VEHICLE, place: GARAGE, method }, DEFAULT_LIMITS);
+    const last = Math.max(
+      ...tracks.flatMap(({ waits }) =>
+        waits.filter(({ isLast }) => isLast).map(({ toTouch }) => toTouch ?? 0),
+      ),
+    );
+    const dries = method.steps.filter(({ id }) => id === 'blow' || id === 'towel');
+    // The last panel is rinsed as the rinse ends, and toweled as the towel ends.
+    expect(last).toBeCloseTo(
+      dries.reduce((sum, { minutes }) => sum + minutes, 0),
+      6,
+    );
+  });
+
+  it('a black roof in the sun begins baked, and foam on it dries under the hand wash', () => {
+    const vehicle: Vehicle = { ...VEHICLE, paintTone: 'black' };
+    const sunny = steady({ airTempC: 27, dewPointC: 10, cloudFraction: 0 });
+    const atMs = Date.UTC(2026, 5, 20, 17);
+    const summer = {
+      ...sunny,
+      fromMs: atMs - 48 * MS_PER_HOUR,
+      hours: sunny.hours.map(
+        (hour, i) => hour && { ...hour, atMs: atMs - 48 * MS_PER_HOUR + i * MS_PER_HOUR },
+      ),
+    };
+    const found = detail(OPEN_DRIVE, 'drive-hose', { span: summer, vehicle, atMs });
+    const roof = tracksOf({ vehicle, place: OPEN_DRIVE, method: found.method }, DEFAULT_LIMITS).find(
+      ({ panel }) => panel.id === 'roof',
+    );
+    const site = hoursOf(OPEN_DRIVE, summer, found, atMs)[0].site;
+    expect(roof && panelAir(OPEN_DRIVE, roof.surface, site).dryC).toBeGreaterThan(50);
+    const plain = inWay(
+      found.method,
+      waysOf(found.method)[0] ?? { id: 'whole', from: 'nothing', section: 'whole-car', before: null },
+    );
+    const whole = tracksOf({ vehicle, place: OPEN_DRIVE, method: plain }, DEFAULT_LIMITS);
+    const hours = hoursOf(OPEN_DRIVE, summer, { ...found, method: plain }, atMs);
+    const foamed = whole.flatMap((track) =>
+      waitsThrough(track, OPEN_DRIVE, hours).filter(
+        ({ wait }) => plain.steps[track.events[wait.event]?.step ?? 0]?.id === 'foam',
+      ),
+    );
+    expect(foamed.some(({ dryMinutes, wait }) => dryMinutes !== null && dryMinutes < (wait.toOff ?? 0))).toBe(
+      true,
+    );
+    expect(found.judgement.standing).not.toBe('go');
+  });
+
+  it('a warm flood melts what foam left frozen, and the wash goes on', () => {
+    const panel = new PanelWash(
+      'steel',
+      climatesOf(
+        BAY,
+        { surface: { tiltDeg: 90, facesDeg: 0, absorptanceFraction: 0.5 } },
+        hoursOf(
+          BAY,
+          steady({ airTempC: -9, dewPointC: -12 }),
+          { method: shopMethod('bay-touch-free', DEFAULT_HOUSE, VEHICLE) } as Judged,
+          START,
+        ),
+      ),
+      { startC: -9 },
+    );
+    const wet = (kg: number, passesKg: number, waterTempC: number): PanelDeed => ({
+      kind: 'wet',
+      filmKg: kg,
+      passesKg,
+      waterTempC,
+    });
+    panel.do(wet(0.06, 0.06, WATER.tempC));
+    panel.advance(4);
+    expect(panel.iceKg).toBeCloseTo(panel.waterKg, 9);
+    panel.do(wet(0.06, 2.6, 34));
+    expect(panel.iceKg).toBe(0);
+    expect(panel.tempC).toBeGreaterThan(20);
+  });
+
+  it('a mix is one batch, however many parts it goes on', () => {
+    const kit = {
+      ...EMPTY_KIT,
+      products: [
+        {
+          id: 's',
+          name: 'Soap',
+          role: 'shampoo' as const,
+          inUsePh: 7,
+          usualParts: 500,
+          fewestParts: 200,
+          mostParts: 1000,
+          capMl: null,
+          dwell: null,
+          lowestWorkC: null,
+          lowestStoreC: null,
+          keptIn: 'indoors' as const,
+          bottleMl: 1000,
+          leftMl: 1000,
+          lowMl: 100,
+          priceMinor: 900,
+          notes: '',
+        },
+      ],
+    };
+    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const mlOf = (steps: typeof method.steps): number =>
+      mixesFor(steps, { vehicle: VEHICLE, kit, placeC: 5 })
+        .filter(({ step }) => step === 'contact')
+        .reduce((sum, { productMl }) => sum + productMl, 0);
+    for (const way of waysOf(method))
+      expect(mlOf(inWay(method, way).steps)).toBeCloseTo(mlOf(method.steps), 1);
+  });
+
+  it('a start twenty minutes into the hour is worked through in the weather of both hours', () => {
+    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const hours = new PlaceWeather(new PlaceCalendar(BAY), steady({})).washHours(
+      START + 20 * MS_PER_MINUTE,
+      method.minutes,
+    );
+    expect(hours?.map(({ fromMinute }) => fromMinute)).toEqual([0, 40]);
+  });
+});

@@ -1,0 +1,110 @@
+import { PanelClimate, type PanelMaterial, steadyTemps } from '../film/index.js';
+import type { Place, PlaceAir } from '../place/index.js';
+import { type Irradiance, panelIrradianceWm2, type SunPosition } from '../sun/index.js';
+import { ABSORPTANCE_FRACTION, type Panel, type Vehicle } from '../vehicle/index.js';
+import type { WashClimate } from './wash-sum.js';
+
+/** Light and air at a place during an hour. */
+export interface SiteHour {
+  readonly air: PlaceAir;
+  readonly sun: SunPosition;
+  /** What the shelter lets through. */
+  readonly light: Irradiance;
+  readonly albedoFraction: number;
+  /** Of what a panel looks up to: sky, roof or both. */
+  readonly overheadTempC: number;
+}
+
+/** What of a panel the light and the air meet: how it lies, and what of the sun it takes. */
+export interface PanelSurface {
+  readonly tiltDeg: number;
+  readonly facesDeg: number;
+  readonly absorptanceFraction: number;
+}
+
+/** Of sun on glass (judgement; most of it goes through). */
+const GLASS_ABSORPTANCE_FRACTION = 0.2;
+
+export const surfaceOf = (panel: Panel, { paintTone }: Pick<Vehicle, 'paintTone'>): PanelSurface => ({
+  tiltDeg: panel.tiltDeg,
+  facesDeg: panel.facesDeg,
+  absorptanceFraction:
+    panel.material === 'glass' ? GLASS_ABSORPTANCE_FRACTION : ABSORPTANCE_FRACTION[paintTone],
+});
+
+export const materialOf = (panel: Panel, { bodyMaterial }: Pick<Vehicle, 'bodyMaterial'>): PanelMaterial =>
+  panel.material === 'body' ? bodyMaterial : panel.material;
+
+/** One panel's surroundings in one hour, worked out once. */
+export interface PanelAir {
+  readonly solarWm2: number;
+  readonly climate: PanelClimate;
+  /** Where it settles dry, °C. */
+  readonly dryC: number;
+  /** Where it settles under a film that lasts, °C: no film gets colder. */
+  readonly wetC: number;
+}
+
+interface HourCache {
+  readonly suns: Map<number, number>;
+  readonly airs: Map<number, PanelAir>;
+}
+const caches = new WeakMap<SiteHour, HourCache>();
+
+function cacheOf(site: SiteHour): HourCache {
+  const known = caches.get(site);
+  if (known) return known;
+  const made: HourCache = { suns: new Map(), airs: new Map() };
+  caches.set(site, made);
+  return made;
+}
+
+/** Sun on a panel of a car in a place, W/m². */
+export function panelSunWm2(
+  place: Pick<Place, 'carHeadingDeg'>,
+  surface: PanelSurface,
+  site: SiteHour,
+): number {
+  const { suns } = cacheOf(site);
+  const key = surface.tiltDeg * 1000 + surface.facesDeg;
+  const known = suns.get(key);
+  if (known !== undefined) return known;
+  const panel = { tiltDeg: surface.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + surface.facesDeg };
+  const made = panelIrradianceWm2(site.light, { panel, ...site });
+  suns.set(key, made);
+  return made;
+}
+
+/** Light and air at a panel, as the sums take them. */
+export const climateAt = (
+  place: Pick<Place, 'carHeadingDeg'>,
+  surface: PanelSurface,
+  site: SiteHour,
+): Omit<WashClimate, 'fromMinute'> => ({
+  solarWm2: panelSunWm2(place, surface, site),
+  airTempC: site.air.airTempC,
+  relHumidityFraction: site.air.relHumidityFraction,
+  airSpeedMetresPerSecond: site.air.airSpeedMetresPerSecond,
+  skyTempC: site.overheadTempC,
+});
+
+/** The coefficients of its balance, shared by every car that has such a panel. */
+export function panelAir(
+  place: Pick<Place, 'carHeadingDeg'>,
+  surface: PanelSurface,
+  site: SiteHour,
+): PanelAir {
+  const { airs } = cacheOf(site);
+  const key =
+    (surface.tiltDeg * 1000 + surface.facesDeg) * 128 + Math.round(surface.absorptanceFraction * 100);
+  const known = airs.get(key);
+  if (known) return known;
+  const { tiltDeg, absorptanceFraction } = surface;
+  const around = climateAt(place, surface, site);
+  const surroundings = { tiltDeg, absorptanceFraction, ...around };
+  const climate = new PanelClimate(surroundings);
+  const { dryPanelTempC: dryC, wetPanelTempC: wetC } = steadyTemps(surroundings);
+  const made = { solarWm2: around.solarWm2, climate, dryC, wetC };
+  airs.set(key, made);
+  return made;
+}
