@@ -14,11 +14,12 @@ test('a planned wash has its run sheet, on a desk, on a phone and on one page of
   await page.goto('/');
   await page.getByRole('link', { name: 'Run sheet' }).first().click();
   await expect(page.getByRole('heading', { name: 'Run sheet: Orange hatch' })).toBeVisible();
-  const steps = page.getByRole('listitem').filter({ hasText: 'Why here' });
-  await expect(steps.filter({ hasText: 'Wash it rinseless' })).toContainText('Weight of the mitt only');
+  await expect(page.locator('[data-step="rinseless"]')).toContainText('Weight of the mitt only');
   await expect(page.getByText(/on arrival: .* hot and .* cold/)).toBeVisible();
   await expect(page.getByText('floor squeegee')).toBeVisible();
-  await expect(page.getByText(/Wet .* at once, and wipe it within/)).toBeVisible();
+  await expect(page.getByText('Work on two panels at a time')).toBeVisible();
+  await expect(page.getByRole('note')).toContainText('Wash two panels at a time');
+  await expect(page.getByRole('heading', { name: 'The wash, panel by panel' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Freeze care tonight' })).toBeVisible();
   await page.setViewportSize(PHONE);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
@@ -48,8 +49,7 @@ test('a wash before a coating, with another car close: told by the place, minded
   const { id } = (await planned.json()) as { id: string };
   await page.goto(`/run/${id}`);
   await expect(page.getByText('wash before a coating')).toBeVisible();
-  const step = (name: string) =>
-    page.getByRole('listitem').filter({ hasText: 'Why here' }).filter({ hasText: name });
+  const step = (name: string) => page.locator('[data-step]').filter({ hasText: name });
   await expect(step('Put tar remover on')).toContainText('Another car stands close: sheet over it');
   await expect(step('Blow out the gaps')).toContainText('Blow away from the other car');
   await expect(step('See that no panel beads')).toContainText('Bare from here');

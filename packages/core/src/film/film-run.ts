@@ -144,20 +144,38 @@ export class FilmRun {
     this.heatInJ += gained;
     this.waterKg -= step.leaving;
     this.enthalpyJ += gained;
-    const { tempC, iceKgPerM2 } = this.store.phases(this.waterKg, this.enthalpyJ);
-    this.tempC = tempC;
-    this.iceKg = iceKgPerM2;
-    this.lowestTempC = Math.min(this.lowestTempC, tempC);
-    this.highestTempC = Math.max(this.highestTempC, tempC);
+    this.settle();
+    if (this.tempC < this.lowestTempC) this.lowestTempC = this.tempC;
+    if (this.tempC > this.highestTempC) this.highestTempC = this.tempC;
+  }
+
+  /** Temperature and ice from the heat that is there; of pure water without a detour, for it is asked a million times. */
+  private settle(): void {
+    const { store, waterKg, enthalpyJ } = this;
+    if (!store.isPure) {
+      const { tempC, iceKgPerM2 } = store.phases(waterKg, enthalpyJ);
+      this.tempC = tempC;
+      this.iceKg = iceKgPerM2;
+    } else if (enthalpyJ >= 0) {
+      this.tempC = enthalpyJ / (store.panelJPerM2K + waterKg * WATER_HEAT_J_PER_KG_K);
+      this.iceKg = 0;
+    } else if (enthalpyJ >= -FUSION_J_PER_KG * waterKg) {
+      this.tempC = 0;
+      this.iceKg = -enthalpyJ / FUSION_J_PER_KG;
+    } else {
+      this.tempC =
+        (enthalpyJ + FUSION_J_PER_KG * waterKg) / (store.panelJPerM2K + waterKg * ICE_HEAT_J_PER_KG_K);
+      this.iceKg = waterKg;
+    }
   }
 
   /** Fills the rates for the present state. */
   private measure(): Rates {
     const { store, climate, tempC, rates } = this;
-    const atFreezing = tempC <= store.freezingPointC(this.waterKg) + 1e-9;
+    const atFreezing = tempC <= (store.isPure ? 0 : store.freezingPointC(this.waterKg)) + 1e-9;
     const hasIce = this.iceKg > TINY_KG;
     const overIce = hasIce && tempC <= 0;
-    const activity = overIce ? 1 : store.waterActivity(this.waterKg, tempC);
+    const activity = overIce || store.isPure ? 1 : store.waterActivity(this.waterKg, tempC);
     const surfacePa = overIce ? saturationOverIcePa(tempC) : activity * saturationOverWaterPa(tempC);
     rates.evaporation = climate.evaporation(surfacePa, tempC);
     const logSlope = overIce
@@ -221,7 +239,7 @@ export class FilmRun {
   /** How long until so much water has come or gone that the balance is another. */
   private stepByWater({ evaporation }: Rates, longest: number): number {
     if (evaporation === 0) return longest;
-    const isBrine = this.store.waterActivity(this.waterKg, this.tempC) < 1;
+    const isBrine = !this.store.isPure;
     const share = isBrine ? STEP_WATER_SHARE : STEP_PLAIN_SHARE;
     const least = isBrine ? 1 : LEAST_DRYING_STEP_SECONDS * this.stepScale;
     return Math.max(least, (share * this.stepScale * this.waterKg) / Math.abs(evaporation));
@@ -245,7 +263,7 @@ export class FilmRun {
   private secondsToFreezing(rates: Rates, tau: number): number {
     const { store } = this;
     const settlesBy = rates.heatWm2 / rates.conductanceWm2K;
-    const isBrine = store.waterActivity(this.waterKg, this.tempC) < 1;
+    const isBrine = !store.isPure;
     let waterKg = this.waterKg;
     let seconds = Infinity;
     for (let look = 0; look < MOST_FREEZING_LOOKS; look += 1) {
@@ -262,7 +280,7 @@ export class FilmRun {
 
   /** Slush of pure water freezes or melts at a steady rate; brine slush drifts and is left to the enthalpy. */
   private secondsToEndOfSlush(rates: Rates): number {
-    if (this.store.waterActivity(this.waterKg, this.tempC) < 1) return Infinity;
+    if (!this.store.isPure) return Infinity;
     const icePerSecond = -(rates.heatWm2 - rates.evaporation * rates.leavingJPerKg) / FUSION_J_PER_KG;
     const liquidPerSecond = -rates.evaporation - icePerSecond;
     const melted = icePerSecond < 0 ? this.iceKg / -icePerSecond : Infinity;

@@ -8,6 +8,7 @@ import {
   SEA_LEVEL_PA,
   STEFAN_BOLTZMANN,
   VAPOUR_GAS_CONSTANT,
+  vaporisationJPerKg,
   ZERO_C_IN_K,
 } from './constants.js';
 
@@ -65,6 +66,14 @@ export class PanelClimate {
       PANEL_EMISSIVITY * STEFAN_BOLTZMANN * squared * squared -
       this.convectionWm2K * (tempC - this.airTempC) +
       this.backWm2K * (this.backTempC - tempC)
+    );
+  }
+
+  /** Heat into a panel under plain liquid water at this temperature, W/m². */
+  wetHeatWm2(tempC: number): number {
+    return (
+      this.dryHeatWm2(tempC) -
+      this.evaporation(saturationOverWaterPa(tempC), tempC) * vaporisationJPerKg(tempC)
     );
   }
 

@@ -14,6 +14,8 @@ export interface Phases {
  */
 export interface WaterStore {
   readonly panelJPerM2K: number;
+  /** Pure water, whose phases follow in closed form. */
+  readonly isPure: boolean;
   enthalpy(waterKgPerM2: number, tempC: number): number;
   phases(waterKgPerM2: number, enthalpyJPerM2: number): Phases;
   /** Where ice begins (or ends) for this much water in all. */
@@ -26,6 +28,7 @@ export interface WaterStore {
 export function pureWaterStore(panelJPerM2K: number): WaterStore {
   return {
     panelJPerM2K,
+    isPure: true,
     freezingPointC: () => 0,
     waterActivity: () => 1,
     enthalpy: (water, tempC) =>
@@ -65,6 +68,7 @@ export function brineStore(panelJPerM2K: number, brine: Brine, soluteKgPerM2: nu
     FUSION_J_PER_KG * ice;
   return {
     panelJPerM2K,
+    isPure: false,
     freezingPointC: (water) => brine.freezingPointC(strength(water)),
     waterActivity: (water, tempC) => brine.waterActivity(strength(water), tempC),
     enthalpy: (water, tempC) => heat(water, iceAt(water, tempC), tempC),

@@ -3,6 +3,7 @@ import { inWay, type Method, type Way, type WayId, waysOf } from '../method/inde
 import type { Place } from '../place/index.js';
 import {
   type Finding,
+  type RuleId,
   judgeAll,
   judgeSettled,
   judgeWater,
@@ -34,6 +35,17 @@ import type { PlaceSite } from './site-hours.js';
 
 const blocksOf = ({ findings }: Pick<Judgement, 'findings'>): Finding[] =>
   findings.filter(({ level }) => level === 'block');
+
+const NOTHING: ReadonlySet<RuleId> = new Set();
+function blockingIds(findings: readonly Finding[]): ReadonlySet<RuleId> {
+  const blocking = findings.filter(({ level }) => level === 'block');
+  return blocking.length === 0 ? NOTHING : new Set(blocking.map(({ ruleId }) => ruleId));
+}
+
+/** Is it the water of the drying that fails, which smaller parts of the drying would help? */
+const isOfLastWater = ({ ice, product }: WaterOutcome, blocked: ReadonlySet<RuleId>): boolean =>
+  !(blocked.has('ice-on-car') && ice.step !== 'final-rinse') &&
+  !(blocked.has('dry-on') && product.step !== null);
 
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {
@@ -98,25 +110,32 @@ export class BandJudge {
    *
    * @returns the piece that fails and what it fails by, or what all of them do
    */
-  private lookUntilBlocked(way: WayCase, startMs: number, hours: WashHours): Looked & { fails: boolean } {
+  private lookUntilBlocked(
+    way: WayCase,
+    startMs: number,
+    hours: WashHours,
+  ): Looked & { fails: ReadonlySet<RuleId> } {
     const { place, lastFailed } = this;
     const { method, tracks } = way;
-    const situation = this.windowOf(startMs, method);
+    // One object for all pieces: copies would cost more than the rules.
+    const situation: { -readonly [K in keyof Situation]: Situation[K] } = this.windowOf(startMs, method);
     const isFirst = (track: Track): number => Number(lastFailed.has(track.panel.id));
     const pieces: (Looked['pieces'][number] | undefined)[] = tracks.map(() => undefined);
     const order = lastFailed.size === 0 ? tracks : [...tracks].sort((a, b) => isFirst(b) - isFirst(a));
     for (const track of order) {
       const piece = { track, waited: waitsThrough(track, place, hours) };
       const water = outcomeOf([piece], { place, method }, hours);
-      if (judgeWater({ ...situation, water }).some(({ level }) => level === 'block')) {
+      situation.water = water;
+      const fails = blockingIds(judgeWater(situation));
+      if (fails.size > 0) {
         lastFailed.clear();
         lastFailed.add(track.panel.id);
-        return { fails: true, pieces: [piece], water };
+        return { fails, pieces: [piece], water };
       }
       pieces[tracks.indexOf(track)] = piece;
     }
     const all = pieces.filter((piece) => piece !== undefined);
-    return { fails: false, pieces: all, water: outcomeOf(all, { place, method }, hours) };
+    return { fails: NOTHING, pieces: all, water: outcomeOf(all, { place, method }, hours) };
   }
 
   private hoursOf(way: WayCase, startMs: number): WashHours | null {
@@ -124,7 +143,8 @@ export class BandJudge {
   }
 
   private judgeIn(way: WayCase, startMs: number, water: WaterOutcome | null): Judgement {
-    return judgeAll({ ...this.windowOf(startMs, way.method), water });
+    const situation = this.windowOf(startMs, way.method);
+    return judgeAll(Object.assign(situation, { water }));
   }
 
   /**
@@ -146,7 +166,7 @@ export class BandJudge {
     const blocks = blocksOf(plainly.judgement);
     const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || !isWaterAlone) return plainly;
-    const found = this.otherWay(startMs);
+    const found = this.otherWay(startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)));
     if (!found)
       return how.margins && !how.thorough
         ? this.judge(startMs, { ...how, thorough: true, ways: 'usual' })
@@ -158,29 +178,43 @@ export class BandJudge {
     return withRemedy(found, new Set(against.map(({ ruleId }) => ruleId)));
   }
 
-  /** The first other way that goes; null: none does. */
-  private otherWay(startMs: number): (LookedAt & { readonly way: Way }) | null {
-    const hopeless = new Set<string>();
-    for (const group of this.groups) {
-      const smallest = group.at(-1);
-      const one = smallest && this.caseOf(smallest);
-      const hours = one && this.hoursOf(one, startMs);
-      // What waits too long in the smallest parts waits too long in larger ones.
-      if (!hours || this.lookUntilBlocked(one, startMs, hours).fails)
-        for (const { id } of group) hopeless.add(id);
-    }
-    for (const way of this.ways.slice(1)) {
-      const found = hopeless.has(way.id) ? null : this.inOtherWay(this.caseOf(way), startMs);
+  /**
+   * The first other way that goes; null: none does.
+   *
+   * @param fails what the usual way fails by, on the panel that failed
+   */
+  private otherWay(
+    startMs: number,
+    fails: WaterOutcome,
+    blocked: ReadonlySet<RuleId>,
+  ): (LookedAt & { readonly way: Way }) | null {
+    const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
+    // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
+    const strongest = groups.filter(([first]) => first?.before !== null);
+    const freezes = (group: readonly Way[]): boolean =>
+      this.failsInSmallest(group, startMs).has('ice-on-car');
+    if (strongest.length > 0 && strongest.every(freezes)) return null;
+    const useful = new Set(groups.flat());
+    for (const way of this.ways) {
+      const found = useful.has(way) ? this.inOtherWay(this.caseOf(way), startMs) : null;
       if (found) return { ...found, way };
     }
     return null;
+  }
+
+  /** By which rules the smallest parts fail: what waits too long in them waits too long in larger ones. */
+  private failsInSmallest(group: readonly Way[], startMs: number): ReadonlySet<RuleId> {
+    const smallest = group.at(-1);
+    const one = smallest && this.caseOf(smallest);
+    const hours = one && this.hoursOf(one, startMs);
+    return hours ? this.lookUntilBlocked(one, startMs, hours).fails : new Set(WATER_RULE_IDS);
   }
 
   private inOtherWay(one: WayCase, startMs: number): LookedAt | null {
     const { way, method } = one;
     const hours = this.hoursOf(one, startMs);
     const looked = hours && this.lookUntilBlocked(one, startMs, hours);
-    if (!looked || looked.fails) return null;
+    if (!looked || looked.fails.size > 0) return null;
     const judgement = this.judgeIn(one, startMs, looked.water);
     if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;
     return { ...looked, judgement, wayId: way.id, method };

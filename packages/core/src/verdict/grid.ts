@@ -1,10 +1,10 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { inUsualWay, type Method, shopMethod, shopMethods, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { combine, type Finding, judgeAll, type Judgement } from '../rules/index.js';
+import { combine, type Finding, judgeAll, type Judgement, WATER_RULE_IDS } from '../rules/index.js';
 import type { WashCase } from '../wash/index.js';
 import { BandJudge } from './band-judge.js';
-import type { Judged, LookedAt } from './judged.js';
+import { forMembers, type Judged, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
 import { failedShare, type MemberFailures, withForecast } from './forecast-share.js';
 import type { RoadAhead } from './road-ahead.js';
@@ -85,10 +85,13 @@ function cellAt(
     const failures = withMembers ? band.failures(atMs, one) : null;
     return failures && failedShare(failures);
   };
-  const later = judgement.standing === 'no' ? laterInHour(band, startMs, judgement.limiting) : null;
+  // Within the hour the weather is the same: later helps against the clock, the light and the place.
+  const { limiting: against } = judgement;
+  const mayHelp = judgement.standing === 'no' && !WATER_RULE_IDS.has(against.ruleId);
+  const later = mayHelp ? laterInHour(band, startMs, against) : null;
   const remember = (atMs: number, one: LookedAt): void => {
     const { standing } = one.judgement;
-    if (remembers && (standing === 'go' || standing === 'go-if')) band.going.set(atMs, one);
+    if (remembers && (standing === 'go' || standing === 'go-if')) band.going.set(atMs, forMembers(one));
   };
   if (later) {
     const { judged: then, ...cell } = later;

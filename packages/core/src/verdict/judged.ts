@@ -1,6 +1,7 @@
 import type { Method, Way, WayId } from '../method/index.js';
 import { combine, type Finding, type Judgement, type RemedyId } from '../rules/index.js';
 import type { Track, Waited, WaterOutcome } from '../wash/index.js';
+import { type InDanger, inDanger } from './member-water.js';
 
 /** A method in one of its ways, with what it does to each piece of the car. */
 export interface WayCase {
@@ -22,7 +23,16 @@ export interface Judged {
 /** With what became of each piece of the car, about which other courses of the weather are asked. */
 export interface LookedAt extends Judged {
   readonly pieces: Looked['pieces'];
+  /** Picked out of the pieces, where these are not kept. */
+  readonly danger?: readonly InDanger[];
 }
+
+/** What is kept of a start for the members to be asked about later: the waits in most danger, not every piece of the car. */
+export const forMembers = (judged: LookedAt): LookedAt => ({
+  ...judged,
+  pieces: [],
+  danger: inDanger(judged.pieces),
+});
 
 export interface HowThorough {
   readonly thorough: boolean;

@@ -22,14 +22,14 @@ export interface AskedOfMembers {
  * goes on is no reason to fail
  */
 export function memberFailures(
-  { method, pieces, water }: LookedAt,
+  { method, pieces, danger: kept, water }: LookedAt,
   { startMs, place, limits, weather, situation }: AskedOfMembers,
 ): MemberFailures | null {
   const { members, control } = weather;
   if (members.length === 0 || !water) return null;
   // One object for all members: tens of thousands of copies would cost more than the rules.
   const asked: { -readonly [K in keyof Situation]: Situation[K] } = { site: null, water: null, ...situation };
-  const danger = inDanger(pieces).filter(({ what }) => {
+  const danger = (kept ?? inDanger(pieces)).filter(({ what }) => {
     const dry = what === 'dry' || what === 'dryGlass' ? water[what] : null;
     return !dry || couldSpot(asked, dry);
   });

@@ -87,7 +87,7 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
     return {
       firstIceMinute: null,
       dryMinute: null,
-      lowestTempC: Math.min(startC, here.wetC),
+      lowestTempC: startC,
       highestTempC: startC,
     };
   const panel = new PanelWash(track.material, [{ fromMinute: 0, climate: here.climate }], { startC });

@@ -1,4 +1,4 @@
-import { PanelClimate, type PanelMaterial, steadyTemps } from '../film/index.js';
+import { dryPanelC, PanelClimate, type PanelMaterial } from '../film/index.js';
 import type { Place, PlaceAir } from '../place/index.js';
 import { type Irradiance, panelIrradianceWm2, type SunPosition } from '../sun/index.js';
 import { ABSORPTANCE_FRACTION, type Panel, type Vehicle } from '../vehicle/index.js';
@@ -41,8 +41,8 @@ export interface PanelAir {
   readonly climate: PanelClimate;
   /** Where it settles dry, °C. */
   readonly dryC: number;
-  /** Where it settles under a film that lasts, °C: no film gets colder. */
-  readonly wetC: number;
+  /** A film on it that is warmer than ice stays so, however long it lasts. */
+  readonly keepsLiquid: boolean;
 }
 
 interface HourCache {
@@ -101,10 +101,13 @@ export function panelAir(
   if (known) return known;
   const { tiltDeg, absorptanceFraction } = surface;
   const around = climateAt(place, surface, site);
-  const surroundings = { tiltDeg, absorptanceFraction, ...around };
-  const climate = new PanelClimate(surroundings);
-  const { dryPanelTempC: dryC, wetPanelTempC: wetC } = steadyTemps(surroundings);
-  const made = { solarWm2: around.solarWm2, climate, dryC, wetC };
+  const climate = new PanelClimate({ tiltDeg, absorptanceFraction, ...around });
+  const made = {
+    solarWm2: around.solarWm2,
+    climate,
+    dryC: dryPanelC(climate),
+    keepsLiquid: climate.wetHeatWm2(0) > 0,
+  };
   airs.set(key, made);
   return made;
 }

@@ -58,7 +58,7 @@ export const isSafeFilm = (
   { tempC, waterKg }: Pick<PanelWash, 'tempC' | 'waterKg'>,
   minutes: number,
   air: PanelAir,
-): boolean => tempC > 0 && air.wetC > 0 && mostLeaving(air, tempC, minutes) < waterKg;
+): boolean => tempC > 0 && air.keepsLiquid && mostLeaving(air, tempC, minutes) < waterKg;
 
 function isSafe(panel: PanelWash, minutes: number, airs: readonly PanelAir[]): boolean {
   return panel.iceKg === 0 && airs.every((air) => isSafeFilm(panel, minutes, air));

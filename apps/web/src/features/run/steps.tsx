@@ -22,7 +22,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
   const list = new Intl.ListFormat('en');
   const dwell = dwellText(step, format);
   return (
-    <div>
+    <div data-step={step.id}>
       <strong>{RUN_STEP_NAMES[step.id]}</strong>
       {!inAll && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
       {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
