@@ -1,15 +1,25 @@
 import {
+  BODY_CLASSES,
   carLife,
   COLD_LAKE_PORT,
   compileLife,
+  DEFAULT_HOUSE,
+  DEFAULT_LIMITS,
   EVEN_WEEK,
   filmLife,
+  inWay,
   likelyTreatments,
+  PlaceCalendar,
+  PlaceWeather,
   ROAD_CLASSES,
   roadHours,
   runLedger,
+  shopMethod,
   simulateWeather,
   surroundings,
+  tracksOf,
+  waterOutcome,
+  waysOf,
 } from '@keen/core';
 import { Bench } from 'tinybench';
 import { add, median, timed } from './shared.mjs';
@@ -43,6 +53,8 @@ export async function core() {
     perSecond >= 2000,
   );
 
+  await washes(perSecond);
+
   const hours = simulateWeather({
     climate: COLD_LAKE_PORT,
     seed: 3,
@@ -69,5 +81,40 @@ export async function core() {
     `${median(runs).toFixed(0)} ms`,
     '≤ 300 ms',
     median(runs) <= 300,
+  );
+}
+
+/** Whole cars worked through, in every way of a hand wash in a bay; beside what the film alone does in the same run. */
+async function washes(filmsPerSecond) {
+  const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+  const place = DEMO_PLACES.find(({ kind }) => kind === 'self-serve-bay');
+  const fromMs = Date.UTC(2026, 0, 10);
+  const weather = new PlaceWeather(new PlaceCalendar(place), {
+    fromMs,
+    hours: simulateWeather({ climate: COLD_LAKE_PORT, seed: 3, fromMs, hourCount: 200 }),
+  });
+  const cases = BODY_CLASSES.flatMap((bodyClass) => {
+    const vehicle = { ...DEMO_VEHICLES[0], bodyClass };
+    const method = shopMethod('bay-contact', DEFAULT_HOUSE, vehicle);
+    return waysOf(method).map((way) => {
+      const of = { vehicle, place, method: inWay(method, way) };
+      return { of, tracks: tracksOf(of, DEFAULT_LIMITS) };
+    });
+  });
+  const bench = new Bench({ time: 1500, warmupTime: 400 });
+  let i = 0;
+  bench.add('wash', () => {
+    i += 1;
+    const { of, tracks } = cases[i % cases.length];
+    const hours = weather.washHours(fromMs + (i % 190) * 3_600_000, of.method.minutes);
+    if (hours) waterOutcome(tracks, of, hours);
+  });
+  await bench.run();
+  const perSecond = 1000 / bench.tasks[0].result.latency.mean;
+  add(
+    'wash: whole cars worked through, one core',
+    `${Math.round(perSecond)} /s, 1 to ${(filmsPerSecond / perSecond).toFixed(0)} films`,
+    '≥ 20000 /s',
+    perSecond >= 20_000,
   );
 }
