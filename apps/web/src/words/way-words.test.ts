@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { WAYS } from '@keen/core';
-import { wayText } from './way-words.js';
+import { type Finding, WAYS } from '@keen/core';
+import { wayBeside, wayText } from './way-words.js';
 
 describe('how a wash is cut up, in words', () => {
   it('is an instruction for every way but the whole car, each its own', () => {
@@ -18,6 +18,20 @@ describe('how a wash is cut up, in words', () => {
     ['dry-one-side-rinse', 'Rinse each part again'],
   ] as const)('%s says “%s”', (id, words) => {
     expect(wayText(id)).toContain(words);
+  });
+
+  it('stands beside a verdict that does not say it already', () => {
+    const wear: Finding = {
+      ruleId: 'wear',
+      level: 'condition',
+      margin: -1,
+      unit: 'pH',
+      comfort: -1,
+      remedy: 'protect-after',
+    };
+    expect(wayBeside('dry-two-panels', wear)).toContain('Dry two panels at a time');
+    expect(wayBeside('dry-two-panels', { ...wear, remedy: 'smaller-section' })).toBeNull();
+    expect(wayBeside('whole', wear)).toBeNull();
   });
 
   it('says nothing of a sheet made before ways were told', () => {

@@ -1,4 +1,4 @@
-import type { PartId, SectionId, WayId } from '@keen/core';
+import type { Finding, PartId, SectionId, WayId } from '@keen/core';
 
 /** The part of the car that a step is done on. */
 export const PART_NAMES: Readonly<Record<PartId, string>> = {
@@ -52,3 +52,13 @@ export function wayText(wayId: WayId | null | undefined): string | null {
       return `Do ${section} at a time from the soap on: soap, rinse, wash and dry it before you go on.${before}`;
   }
 }
+
+const SAYS_IT: ReadonlySet<Finding['remedy']> = new Set([
+  'smaller-section',
+  'rinse-each-part',
+  'soak-each-part',
+]);
+
+/** How it is cut up, where the sentence of the verdict does not say so already; null: it does, or it is not. */
+export const wayBeside = (wayId: WayId | null | undefined, limiting: Finding): string | null =>
+  SAYS_IT.has(limiting.remedy) ? null : wayText(wayId);

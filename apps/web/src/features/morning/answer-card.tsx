@@ -7,6 +7,7 @@ import { Glyph } from '../../parts/glyph.js';
 import { chanceText } from '../../words/plan-words.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
+import { wayBeside } from '../../words/way-words.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText } from './morning-view.js';
 import { Why } from './why.js';
@@ -24,6 +25,7 @@ interface AnswerCardProps {
 export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning }: AnswerCardProps) {
   const format = useFormat();
   const [opened, { toggle }] = useDisclosure(false);
+  const way = wayBeside(best.wayId, best.limiting);
   const whyId = `why-${answer.vehicleId}`;
   return (
     <article className={classes.card} data-verdict={best.verdict} aria-label={vehicleName}>
@@ -45,6 +47,7 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
           <Glyph glyph={ruleOf(best.limiting.ruleId).glyph} size={18} />
           <span>
             {verdictText(best.verdict, best.limiting, format)}
+            {way && <>. {way}</>}
             <span className="muted">
               {' '}
               · forecast

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
+import { wayBeside } from '../../words/way-words.js';
 import classes from './morning.module.css';
 import { plannedAhead } from './morning-view.js';
 
@@ -41,6 +42,9 @@ export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProp
             {wash.predicted && (
               <p className="muted">
                 When planned: {verdictText(wash.predicted.verdict, wash.predicted.limiting, format)}
+                {wayBeside(wash.predicted.wayId, wash.predicted.limiting) && (
+                  <>. {wayBeside(wash.predicted.wayId, wash.predicted.limiting)}</>
+                )}
               </p>
             )}
           </div>

@@ -18,6 +18,7 @@ import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
 import { verdictText } from '../../words/verdict-words.js';
+import { wayBeside } from '../../words/way-words.js';
 import classes from './plan.module.css';
 import type { Block } from './plan-view.js';
 import type { Carry } from './use-carry.js';
@@ -220,6 +221,7 @@ export function WashPanel(props: WashPanelProps) {
               {window.failures && <span className="muted"> · forecast, {chanceText(window.failures)}</span>}
             </span>
           </p>
+          {wayBeside(window.wayId, window.limiting) && <p>{wayBeside(window.wayId, window.limiting)}</p>}
           {worthMinor !== null && (
             <p className="muted">
               Worth <span className="figure">{format.money(worthMinor)}</span> to the plan; saves{' '}
