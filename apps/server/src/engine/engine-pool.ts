@@ -17,8 +17,8 @@ function workerFile(): string {
 }
 
 /** Without a bound a thread would rather grow than tidy up. */
-const LONG_MEMORY = { maxOldGenerationSizeMb: 88, maxYoungGenerationSizeMb: 16 };
-const QUICK_MEMORY = { maxOldGenerationSizeMb: 64, maxYoungGenerationSizeMb: 8 };
+const LONG_MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 16 };
+const QUICK_MEMORY = { maxOldGenerationSizeMb: 72, maxYoungGenerationSizeMb: 8 };
 
 /** Two threads that answer questions: one for long ones, whose sums are worth keeping at hand, and one for quick ones meanwhile. */
 @Injectable()

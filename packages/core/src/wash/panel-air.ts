@@ -49,7 +49,18 @@ interface HourCache {
   readonly suns: Map<number, number>;
   readonly airs: Map<number, PanelAir>;
 }
-const caches = new WeakMap<SiteHour, HourCache>();
+/** Every member's hours with every kind of panel would fill the memory of a thread; the control's are asked for again and again. */
+const MOST_KEPT = 30_000;
+let caches = new WeakMap<SiteHour, HourCache>();
+let keptCount = 0;
+
+/** Counts what is kept; beyond the most, all of it is given up and made again as it is asked for. */
+function keptOneMore(): void {
+  keptCount += 1;
+  if (keptCount <= MOST_KEPT) return;
+  keptCount = 0;
+  caches = new WeakMap();
+}
 
 function cacheOf(site: SiteHour): HourCache {
   const known = caches.get(site);
@@ -109,5 +120,6 @@ export function panelAir(
     keepsLiquid: climate.wetHeatWm2(0) > 0,
   };
   airs.set(key, made);
+  keptOneMore();
   return made;
 }
