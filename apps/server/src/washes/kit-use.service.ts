@@ -4,7 +4,10 @@ import {
   type LaidCoat,
   mixesFor,
   NOTHING_TAKEN,
+  inWay,
   shopMethod,
+  type WayId,
+  wayOf,
   takenFrom,
   type WashFound,
   type WashRecord,
@@ -37,7 +40,8 @@ export class KitUseService {
     vehicleId,
     placeId,
     methodId,
-  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'>): Promise<{
+    wayId,
+  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'> & { readonly wayId?: WayId }): Promise<{
     readonly used: WashUse;
     readonly laid: readonly LaidCoat[];
   }> {
@@ -47,7 +51,9 @@ export class KitUseService {
       this.settings.read(),
       this.kit.all(),
     ]);
-    const method = shopMethod(methodId, house, vehicle);
+    // In the way that was accepted: its litres and its product are those of the plan.
+    const plain = shopMethod(methodId, house, vehicle);
+    const method = inWay(plain, wayOf(plain, wayId ?? null));
     const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
     const laid = method.steps
       .filter(({ id }) => id === 'seal')

@@ -78,10 +78,12 @@ export class WashesService {
 
   /** What it used and put on, by the method where nobody counted. */
   private async withUse(
-    wash: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'>,
+    wash: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'> & Partial<Pick<WashRecord, 'predicted'>>,
     found: WashFound,
   ): Promise<WashFound> {
-    return found.used ? found : { ...(await this.use.usual(wash)), ...found };
+    return found.used
+      ? found
+      : { ...(await this.use.usual({ ...wash, wayId: wash.predicted?.wayId })), ...found };
   }
 
   /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */

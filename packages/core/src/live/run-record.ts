@@ -45,6 +45,7 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
     : null;
   const steps = state.steps.map(({ step, state: is, span, skipped }) => ({
     id: step.id,
+    ...(step.part ? { part: step.part } : {}),
     minutes: workedSeconds(state, span, closedMs) / 60,
     plannedMinutes: step.minutes,
     skipped: is === 'done' ? null : (skipped ?? ('other' as const)),

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { METHODS, shopMethod } from '../method/index.js';
+import { inWay, METHODS, shopMethod, type WashStep, wayOf } from '../method/index.js';
 import { byGroup } from '../vehicle/index.js';
 import { coatOf, type DoneWash, washEffect } from './index.js';
 
@@ -24,6 +24,46 @@ const run = (methodId: string, ...done: string[]): Pick<DoneWash, 'found'> => {
   });
   return { found: { spots: 'none', run: { steps } } };
 };
+
+/** The same in one of its ways, so many of its steps done. */
+const runInParts = (wayId: string, isDone: (step: WashStep) => boolean): Pick<DoneWash, 'found'> => {
+  const plain = shopMethod('bay-contact', DEFAULT_HOUSE);
+  const steps = inWay(plain, wayOf(plain, wayId)).steps.map((step) => ({
+    id: step.id,
+    ...(step.part ? { part: step.part } : {}),
+    minutes: step.minutes,
+    plannedMinutes: step.minutes,
+    skipped: isDone(step) ? null : 'no-time',
+  }));
+  return { found: { spots: 'none', run: { steps } } };
+};
+
+describe('what a wash done part by part changed', () => {
+  const whole = shopMethod('bay-contact', DEFAULT_HOUSE).removes;
+  const removed = (wayId: string, isDone: (step: WashStep) => boolean) =>
+    effect(wash('bay-contact', runInParts(wayId, isDone))).removes;
+
+  it.each(['touch-two-panels', 'soap-one-side', 'touch-one-side-rinse'])(
+    '%s, all of it: what its method does',
+    (wayId) => {
+      const found = removed(wayId, () => true);
+      expect(found.upper).toBeCloseTo(whole.upper, 9);
+      expect(found.lower).toBeCloseTo(whole.lower, 9);
+    },
+  );
+
+  it('takes less off where the hand came to some parts only', () => {
+    const some = removed('touch-two-panels', ({ id, part }) => id !== 'contact' || part === 'top');
+    const none = removed('touch-two-panels', ({ id }) => id !== 'contact');
+    expect(some.upper).toBeLessThan(whole.upper);
+    expect(some.upper).toBeGreaterThan(none.upper);
+  });
+
+  it('counts the rinse of the whole car in full, whatever was left out of those that warm a part', () => {
+    const found = removed('touch-two-panels-rinse', ({ id, part }) => id !== 'rinse' || part === undefined);
+    expect(found.upper).toBeCloseTo(whole.upper, 9);
+  });
+});
 
 describe('what a done wash changed', () => {
   it('is all that its method does, where it was logged without a run, from its end on', () => {

@@ -77,7 +77,10 @@ export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
 function stepsDone(steps: readonly WashStep[], run: Pick<RunRecord, 'steps'>): WashStep[] {
   const counts = new Map<string, number>();
   return steps.flatMap((step): WashStep[] => {
-    const ofId = run.steps.filter(({ id }) => id === step.id);
+    const all = run.steps.filter(({ id }) => id === step.id);
+    // A rinse of each part that warms it before the hand comes takes no more off than the one of the whole car did.
+    const onWhole = all.filter(({ part }) => part === undefined);
+    const ofId = onWhole.length > 0 ? onWhole : all;
     const before = counts.get(step.id) ?? 0;
     counts.set(step.id, before + 1);
     const isInParts = ofId.length > steps.filter(({ id }) => id === step.id).length;

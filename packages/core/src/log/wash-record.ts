@@ -1,4 +1,4 @@
-import type { WayId } from '../method/index.js';
+import type { PartId, WayId } from '../method/index.js';
 import type { KitTaken, WashUse } from '../kit/index.js';
 import type {
   ByGroup,
@@ -22,6 +22,8 @@ export interface RunRecord {
   /** `skipped` null: it was done. */
   readonly steps: readonly {
     readonly id: string;
+    /** The part of the car that it was done on; absent: all of it. */
+    readonly part?: PartId;
     readonly minutes: number;
     readonly plannedMinutes: number;
     readonly skipped: string | null;

@@ -101,5 +101,5 @@ export function inWay(method: Method, way: Way): Method {
   };
 }
 
-/** The method as it is done where nothing stands against it. */
+/** The method as it is usually done. */
 export const inUsualWay = (method: Method): Method => inWay(method, usualWay(method));

@@ -64,7 +64,7 @@ export interface Method {
   readonly wayId?: WayId;
   /** How much of the car is worked on at once in that way. */
   readonly section?: SectionId;
-  /** How much is worked on at once where nothing stands against it. */
+  /** How much is worked on at once, usually. */
   readonly usualSection: SectionId;
   /** Arriving, laying out and packing up. */
   readonly setUpMinutes: number;

@@ -89,7 +89,7 @@ export function waysOf(method: Method): readonly Way[] {
   });
 }
 
-/** The way in which a method is done where nothing stands against it. @throws RangeError for a method without any */
+/** The way in which a method is usually done. @throws RangeError for a method without any */
 export function usualWay(method: Method): Way {
   const [usual] = waysOf(method);
   if (!usual) throw new RangeError(`usualWay: methodId is ${method.id}; it can be done in no way`);

@@ -45,8 +45,11 @@ function together(a: RunStep, b: RunStep): RunStep {
     };
   const isNew = (fault: RunStep['faults'][number]): boolean =>
     !a.faults.some((known) => JSON.stringify(known) === JSON.stringify(fault));
+  // Of the dwells on several parts the shortest is the one to mind.
+  const dwell = a.dwell && b.dwell && b.dwell.toMinutes < a.dwell.toMinutes ? b.dwell : a.dwell;
   return {
     ...a,
+    dwell,
     minutes: a.minutes + b.minutes,
     litres: a.litres + b.litres,
     mix,
