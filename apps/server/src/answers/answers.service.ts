@@ -29,7 +29,7 @@ import {
   type BookingRecord,
   type CellQuery,
   type WashAnswer,
-  type WayId,
+  type Predicted,
   type DayLight,
   type WindowsView,
 } from '@keen/core';
@@ -73,6 +73,9 @@ const isForecast = ({ weather }: OfCar, startMs: number): boolean =>
 const notForecast = () => badField('startMs', 'startMs is outside the hours that the forecast reaches.');
 
 /** Puts questions with the facts that they rest on to the engine. */
+/** What was accepted of a start when it was planned. */
+type Accepted = Pick<Predicted, 'wayId' | 'placeC'>;
+
 @Injectable()
 export class AnswersService {
   private readonly shared = new SharedAnswers();
@@ -158,18 +161,19 @@ export class AnswersService {
   }
 
   /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
-  async runPack(query: CellQuery & { readonly wayId?: WayId }): Promise<(PackDraft & Told) | null> {
+  async runPack(query: CellQuery & Accepted): Promise<(PackDraft & Told) | null> {
     const [asked, kit] = await Promise.all([this.start(query), this.shop.kit()]);
     if (!asked) return null;
     const draft = await this.ask({ ...asked.question, kind: 'run-pack', kit });
     return draft && { ...draft, ...asked.told };
   }
 
-  private async start({ vehicleId, placeId, methodId, startMs, wayId }: CellQuery & { wayId?: WayId }) {
+  private async start({ vehicleId, placeId, methodId, startMs, wayId, placeC }: CellQuery & Accepted) {
     await this.places.read(placeId);
     const { facts, told } = await this.shop.car(vehicleId);
     if (!isForecast(facts, startMs)) return null;
-    const start = { placeId, methodId, startMs, ...(wayId ? { wayId } : {}) };
+    const accepted = { ...(wayId ? { wayId } : {}), ...(placeC === undefined ? {} : { placeC }) };
+    const start = { placeId, methodId, startMs, ...accepted };
     return { question: { ...facts, start }, told };
   }
 

@@ -8,7 +8,6 @@ import {
   quote,
   SEASON_JOB_IDS,
   type SeasonJobId,
-  shopMethod,
   shopSeasonJobs,
   washCost,
   type BookingRecord,
@@ -19,6 +18,7 @@ import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { BookingsRepository } from '../records/bookings.repository.js';
 import type { CreateBookingDto, QuoteQueryDto, UpdateBookingDto } from './customer.dto.js';
@@ -30,6 +30,7 @@ export class BookingsService {
     private readonly vehicles: VehiclesRepository,
     private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
+    private readonly methods: MethodsReader,
     private readonly clock: ClockService,
   ) {}
 
@@ -83,19 +84,20 @@ export class BookingsService {
 
   /** What it would cost the customer by the price list, and what is left of it. */
   async quote({ vehicleId, methodId, placeId, extras: wanted }: QuoteQueryDto): Promise<QuoteAnswer> {
-    const [vehicle, place, settings] = await Promise.all([
+    const [vehicle, place, settings, methodFor] = await Promise.all([
       this.vehicles.read(vehicleId),
       this.places.read(placeId),
       this.settings.read(),
+      this.methods.read(),
     ]);
-    const { house, prices, priceList, season } = settings;
+    const { prices, priceList, season } = settings;
     if (!place.methods.some((offer) => offer.methodId === methodId))
       throw badField('methodId', `methodId: ${methodId} cannot be done at ${place.name}.`);
     const jobIds = (wanted ?? '').split(',').filter((id) => id !== '');
     const unknown = jobIds.find((id) => !(SEASON_JOB_IDS as readonly string[]).includes(id));
     if (unknown !== undefined)
       throw badField('extras', `extras: there is no work of the season called ${unknown}.`);
-    const method = shopMethod(methodId, house, vehicle);
+    const method = methodFor(methodId, vehicle);
     const extras = extrasOf(jobIds as SeasonJobId[], shopSeasonJobs(season));
     const minutes = method.minutes + 2 * place.travelMinutes;
     const takesMinor =

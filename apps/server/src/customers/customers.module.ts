@@ -1,12 +1,13 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.js';
+import { ShopModule } from '../shop/shop.module.js';
 import { BookingsController } from './bookings.controller.js';
 import { BookingsService } from './bookings.service.js';
 import { CustomersController } from './customers.controller.js';
 import { CustomersService } from './customers.service.js';
 
 @Module({
-  imports: [SettingsModule],
+  imports: [SettingsModule, ShopModule],
   controllers: [CustomersController, BookingsController],
   providers: [CustomersService, BookingsService],
 })

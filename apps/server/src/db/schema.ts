@@ -372,6 +372,7 @@ export const products = sqliteTable('product', {
   fewestParts: real('fewest_parts').notNull(),
   mostParts: real('most_parts').notNull(),
   capMl: real('cap_ml'),
+  carMl: real('car_ml'),
   dwell: text('dwell', { mode: 'json' }).$type<Product['dwell']>(),
   lowestWorkC: real('lowest_work_c'),
   lowestStoreC: real('lowest_store_c'),

@@ -21,6 +21,7 @@ const bottle = (
   fewestParts,
   mostParts,
   capMl: 30,
+  carMl: null,
   dwell: null,
   lowestWorkC: null,
   lowestStoreC: 0,
@@ -107,6 +108,7 @@ export const DEMO_GEAR: readonly Gear[] = [
     outputLitresPerBottle: 11,
     notes: 'Timed: a litre leaves in 95 s at 7 L/min.',
   }),
+  piece('buckets', 'Wash buckets with lids', 'bucket', { count: 3, volumeMl: 15_000 }),
   piece('blower', 'Heated blower', 'blower'),
   piece('resin', 'Resin bottle, 7 L', 'resin', { lifeLitres: 516, litresUsed: 447 }),
 ];

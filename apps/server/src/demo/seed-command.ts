@@ -13,6 +13,7 @@ import {
   KEEP_NOTHING,
   placeFacts,
   carFacts,
+  shelfOf,
   type ShopFacts,
 } from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
@@ -99,6 +100,7 @@ async function seed(): Promise<void> {
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
+    shelf: shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR }),
     drivesOn: 'right',
     season: DEFAULT_SEASON,
     timeZone: DEMO_ZONE,

@@ -5,6 +5,8 @@ import {
   carFacts,
   COLD_LAKE_PORT,
   DEFAULT_HOUSE,
+  EMPTY_SHELF,
+  shelfOf,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
   DEFAULT_SEASON,
@@ -19,6 +21,7 @@ import {
   simulateWeather,
 } from '@keen/core';
 import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
+import { DEMO_GEAR, DEMO_PRODUCTS } from '../demo/kit.js';
 import { KeptInMemory } from './kept.js';
 
 const nowMs = Date.parse(DEMO_CLOCK);
@@ -63,6 +66,7 @@ const BASE: OfCar = {
   limits: DEFAULT_LIMITS,
   prices: DEFAULT_PRICES,
   house: DEFAULT_HOUSE,
+  shelf: EMPTY_SHELF,
   drivesOn: 'right',
   season: DEFAULT_SEASON,
   timeZone: DEMO_ZONE,
@@ -128,6 +132,13 @@ const CHANGES: Readonly<Record<string, Partial<OfCar>>> = {
   limits: { limits: { ...DEFAULT_LIMITS, inHandShare: 3, spotsShowScale: 0.1 } },
   prices: { prices: { ...DEFAULT_PRICES, hourMinor: 9000 } },
   house: { house: { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, strip: 'strip', sun: 'never' } } },
+  'a bottle': {
+    shelf: shelfOf({ products: DEMO_PRODUCTS.filter(({ role }) => role === 'rinseless'), gear: [] }),
+  },
+  'which bottle a step takes': {
+    shelf: shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR }),
+    house: { ...DEFAULT_HOUSE, products: { wheels: 'iron' } },
+  },
   'traffic side': { drivesOn: 'left' },
   'numbers of the season': { season: { ...DEFAULT_SEASON, 'underbody.minutes': 90 } },
   'time zone': { timeZone: 'Asia/Tokyo' },

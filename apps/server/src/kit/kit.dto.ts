@@ -47,6 +47,13 @@ export class CreateProductDto {
   @Min(0.1)
   @Max(10_000)
   capMl?: number | null;
+  /** Neat product that one saloon takes of it, mL, as the shop found. */
+  @ApiProperty({ type: Number, nullable: true })
+  @IsOptional()
+  @IsNumber()
+  @Min(0.1)
+  @Max(10_000)
+  carMl?: number | null;
   @IsOptional() @ValidateNested() @Type(() => ProductDwellDto) dwell?: ProductDwellDto | null;
   @ApiProperty({ type: Number, nullable: true })
   @IsOptional()

@@ -35,6 +35,7 @@ export class KitService {
       ...dto,
       id: randomUUID(),
       capMl: dto.capMl ?? null,
+      carMl: dto.carMl ?? null,
       dwell: dto.dwell ?? null,
       lowestWorkC: dto.lowestWorkC ?? null,
       lowestStoreC: dto.lowestStoreC ?? null,

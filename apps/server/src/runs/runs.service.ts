@@ -70,8 +70,8 @@ export class RunsService {
     const nowMs = this.clock.now();
     const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
     const { vehicleId, placeId, methodId } = wash;
-    const wayId = wash.predicted?.wayId;
-    const draft = await this.verdicts.runPack({ vehicleId, placeId, methodId, startMs, wayId });
+    const { wayId, placeC } = wash.predicted ?? {};
+    const draft = await this.verdicts.runPack({ vehicleId, placeId, methodId, startMs, wayId, placeC });
     if (!draft)
       throw badField('washId', 'Nobody knows the weather of that hour, so there is no sheet for it yet.');
     const named = { ...draft, washId: wash.id };

@@ -36,6 +36,8 @@ export class HouseDto {
   @IsOptional() @IsObject() numbers?: Record<string, unknown>;
   /** The shop's own way of a method, by its id; null: as shipped. */
   @IsOptional() @IsObject() variants?: Record<string, unknown>;
+  /** Id of the bottle that a kind of step takes; null: the mildest that works. */
+  @IsOptional() @IsObject() products?: Record<string, unknown>;
 }
 
 /** A pair of hands; hours Monday first, null where they do not work. */

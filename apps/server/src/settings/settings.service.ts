@@ -26,7 +26,14 @@ import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
-import { checkedStock, checkedVariants, merged, mergedPrices, mergedTemplates } from './shop-lists.js';
+import {
+  checkedStock,
+  checkedProducts,
+  checkedVariants,
+  merged,
+  mergedPrices,
+  mergedTemplates,
+} from './shop-lists.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {
@@ -100,6 +107,7 @@ export class SettingsService {
         choices: { ...DEFAULT_HOUSE.choices, ...house?.choices },
         numbers: { ...DEFAULT_HOUSE.numbers, ...house?.numbers },
         variants: house?.variants ?? {},
+        products: house?.products ?? {},
       },
       drivesOn: (stored.get('drivesOn') as DrivingSide | undefined) ?? 'right',
       hands: (stored.get('hands') as readonly Hands[] | undefined) ?? DEFAULT_HANDS,
@@ -128,6 +136,7 @@ export class SettingsService {
         ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
       },
       variants: merged(before.house.variants ?? {}, dto.house?.variants, checkedVariants),
+      products: merged(before.house.products ?? {}, dto.house?.products, checkedProducts),
     };
     const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };

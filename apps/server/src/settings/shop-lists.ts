@@ -3,6 +3,7 @@ import {
   type HouseRules,
   MESSAGE_KINDS,
   METHOD_IDS,
+  WASH_STEP_IDS,
   MOST_MINOR,
   type PriceList,
   SEASON_JOB_IDS,
@@ -104,6 +105,20 @@ export function checkedVariants(given: Given): NonNullable<HouseRules['variants'
           throw badField(`${field}.steps.${i}.key`, `${field}.steps.${i}.key: ${key} is told twice.`);
       });
       return [methodId, { steps, leftOut }];
+    }),
+  );
+}
+
+const MOST_ID_LENGTH = 100;
+
+/** The bottle of each kind of step. One that was deleted since does no harm: the step takes another. @throws 400 naming the field */
+export function checkedProducts(given: Given): NonNullable<HouseRules['products']> {
+  return Object.fromEntries(
+    Object.entries(given).map(([stepId, productId]) => {
+      known('house.products', stepId, WASH_STEP_IDS);
+      if (typeof productId !== 'string' || productId === '' || productId.length > MOST_ID_LENGTH)
+        throw badField(`house.products.${stepId}`, `house.products.${stepId} must be the id of a bottle.`);
+      return [stepId, productId];
     }),
   );
 }

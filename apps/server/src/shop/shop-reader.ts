@@ -9,6 +9,7 @@ import {
   placeFacts,
   planNotes,
   type PlanNotes,
+  shelfOf,
   type ShopFacts,
   stockByMethod,
   type Told,
@@ -69,22 +70,21 @@ export class ShopReader {
 
   async plan(): Promise<ReadPlan> {
     const nowMs = this.clock.now();
-    const [{ facts, told }, vehicles, notes, { hands, stock, house }, booked, kit, engaged] =
-      await Promise.all([
-        this.shop(),
-        this.records.vehicles.list(),
-        this.notes(),
-        this.settings.read(),
-        this.records.bookings.open(nowMs),
-        this.kit(),
-        this.records.calendar.busy(nowMs),
-      ]);
+    const [{ facts, told }, vehicles, notes, { hands, stock }, booked, kit, engaged] = await Promise.all([
+      this.shop(),
+      this.records.vehicles.list(),
+      this.notes(),
+      this.settings.read(),
+      this.records.bookings.open(nowMs),
+      this.kit(),
+      this.records.calendar.busy(nowMs),
+    ]);
     const planned = notes.washes.filter((wash) => isAhead(wash, facts.nowMs));
     const shop = {
       hands,
       busy: engaged.map(({ handsId, fromMs, toMs }) => ({ handsId, fromMs, toMs })),
       bookings: booked.map(({ agreedMinor: _agreed, note: _note, ...booking }) => booking),
-      stock: stockByMethod(stock, kit, house),
+      stock: stockByMethod(stock, kit, facts),
     };
     return {
       facts: { ...facts, nowMs: toNextTen(facts.nowMs) },
@@ -113,11 +113,12 @@ export class ShopReader {
   }
 
   private async shop(): Promise<ReadShop> {
-    const [bundle, places, settings, { treatments }] = await Promise.all([
+    const [bundle, places, settings, { treatments }, kit] = await Promise.all([
       this.weather.bundle(),
       this.records.places.list(),
       this.settings.read(),
       this.roads.bulletins(),
+      this.kit(),
     ]);
     const { limits, prices, house, drivesOn, timeZone, season } = settings;
     const { source, issuedMs, told: _told, ...weather } = bundle;
@@ -127,6 +128,7 @@ export class ShopReader {
         limits,
         prices,
         house,
+        shelf: shelfOf(kit),
         drivesOn,
         timeZone,
         season,

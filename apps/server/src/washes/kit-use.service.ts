@@ -5,8 +5,6 @@ import {
   mixesFor,
   NOTHING_TAKEN,
   inWay,
-  shopMethod,
-  type WayId,
   wayOf,
   takenFrom,
   type WashFound,
@@ -18,6 +16,7 @@ import type { Write } from '../db/database.js';
 import { KitRepository } from '../records/kit.repository.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 
 /** Warm enough for any label: what is used does not go by the air. */
@@ -33,6 +32,7 @@ export class KitUseService {
     private readonly vehicles: VehiclesRepository,
     private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
+    private readonly methods: MethodsReader,
   ) {}
 
   /** What a wash uses and puts on by the method as the shop does it, where nobody counted. */
@@ -40,20 +40,21 @@ export class KitUseService {
     vehicleId,
     placeId,
     methodId,
-    wayId,
-  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'> & { readonly wayId?: WayId }): Promise<{
+    predicted,
+  }: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'> &
+    Partial<Pick<WashRecord, 'predicted'>>): Promise<{
     readonly used: WashUse;
     readonly laid: readonly LaidCoat[];
   }> {
-    const [vehicle, place, { house }, kit] = await Promise.all([
+    const [vehicle, place, methodFor, kit] = await Promise.all([
       this.vehicles.read(vehicleId),
       this.places.read(placeId),
-      this.settings.read(),
+      this.methods.read(),
       this.kit.all(),
     ]);
     // In the way that was accepted: its litres and its product are those of the plan.
-    const plain = shopMethod(methodId, house, vehicle);
-    const method = inWay(plain, wayOf(plain, wayId ?? null));
+    const plain = methodFor(methodId, vehicle, predicted?.placeC);
+    const method = inWay(plain, wayOf(plain, predicted?.wayId ?? null));
     const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
     const laid = method.steps
       .filter(({ id }) => id === 'seal')

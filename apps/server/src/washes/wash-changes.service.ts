@@ -7,7 +7,6 @@ import {
   handsMeet,
   type PlaceRecord,
   type Predicted,
-  shopMethod,
   shopSeasonJobs,
   spansMeet,
   stayOf,
@@ -22,6 +21,7 @@ import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
+import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { AnswersService } from '../answers/answers.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
@@ -72,6 +72,7 @@ export class WashChangesService {
     private readonly places: PlacesRepository,
     private readonly verdicts: AnswersService,
     private readonly settings: SettingsService,
+    private readonly methods: MethodsReader,
     private readonly clock: ClockService,
   ) {}
 
@@ -144,14 +145,15 @@ export class WashChangesService {
   }
 
   private async shop(): Promise<Shop> {
-    const [places, vehicles, { hands, house, season }] = await Promise.all([
+    const [places, vehicles, { hands, house, season }, methodFor] = await Promise.all([
       this.places.list(),
       this.vehicles.list(),
       this.settings.read(),
+      this.methods.read(),
     ]);
     const jobs = shopSeasonJobs(season);
     const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle, workedMinutes) =>
-      (workedMinutes ?? shopMethod(methodId, house, vehicle).minutes) + extrasOf(extras, jobs).minutes;
+      (workedMinutes ?? methodFor(methodId, vehicle).minutes) + extrasOf(extras, jobs).minutes;
     const { restMinutes } = house.numbers;
     return { places, vehicles, hands, minutesOf, restMinutes, nowMs: this.clock.now() };
   }
@@ -163,9 +165,9 @@ export class WashChangesService {
       shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
     const detail = isKnown && (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs }));
     if (!detail) return {};
-    const { judgement, issuedMs, wayId, wash } = detail;
+    const { judgement, issuedMs, wayId, placeC, wash } = detail;
     const { standing, limiting } = judgement;
-    const predicted = { verdict: standing, limiting, forecastIssuedMs: issuedMs, wayId };
+    const predicted = { verdict: standing, limiting, forecastIssuedMs: issuedMs, wayId, placeC };
     return { worked: { predicted, minutes: wash.minutes } };
   }
 }

@@ -1,13 +1,14 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.js';
 import { AnswersModule } from '../answers/answers.module.js';
+import { ShopModule } from '../shop/shop.module.js';
 import { KitUseService } from './kit-use.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import { WashesController } from './washes.controller.js';
 import { WashesService } from './washes.service.js';
 
 @Module({
-  imports: [SettingsModule, AnswersModule],
+  imports: [SettingsModule, AnswersModule, ShopModule],
   controllers: [WashesController],
   providers: [WashesService, KitUseService, WashChangesService],
   exports: [WashChangesService, WashesService],

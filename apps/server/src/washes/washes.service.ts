@@ -81,9 +81,7 @@ export class WashesService {
     wash: Pick<WashRecord, 'vehicleId' | 'placeId' | 'methodId'> & Partial<Pick<WashRecord, 'predicted'>>,
     found: WashFound,
   ): Promise<WashFound> {
-    return found.used
-      ? found
-      : { ...(await this.use.usual({ ...wash, wayId: wash.predicted?.wayId })), ...found };
+    return found.used ? found : { ...(await this.use.usual(wash)), ...found };
   }
 
   /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */

@@ -313,6 +313,8 @@ export interface SettingsChange {
     readonly numbers?: Record<string, number>;
     /** null: as shipped. */
     readonly variants?: Readonly<Record<string, Variant | null>>;
+    /** null: the mildest that works. */
+    readonly products?: Readonly<Record<string, string | null>>;
   };
   readonly drivesOn?: Settings['drivesOn'];
   readonly limits?: Record<string, number>;

@@ -91,6 +91,7 @@ const PRODUCT: Product = {
   fewestParts: 0,
   mostParts: 3,
   capMl: null,
+  carMl: null,
   dwell: { from: 2, to: 4 },
   lowestWorkC: 4.4,
   lowestStoreC: 1,

@@ -1,69 +1,17 @@
-import type { Finding, MarginUnit } from '@keen/core';
+import type { Finding } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { PANEL_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
-import { SECTION_NAMES } from './way-words.js';
-
-const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[panel] : 'car');
-/** "you work two panels at a time, each rinsed just before": what the remedy asks of the hands. */
-function workedSo({ section = 'one-panel', before }: Finding): string {
-  const first =
-    before === 'rinse'
-      ? ', each rinsed just before you touch it'
-      : before === 'soak'
-        ? ', each soaked with warm water just before you touch it'
-        : '';
-  return `you work ${SECTION_NAMES[section]} at a time${first}`;
-}
-const WAYS: ReadonlySet<Finding['remedy']> = new Set([
-  'smaller-section',
-  'rinse-each-part',
-  'soak-each-part',
-]);
-const isInOtherWay = ({ level, remedy }: Finding): boolean => level === 'condition' && WAYS.has(remedy);
-
-/** A margin in the limit's own unit. */
-export function marginText(value: number, unit: MarginUnit, format: Format): string {
-  switch (unit) {
-    case 'min':
-      return format.minutes(value);
-    case 'K':
-      return format.kelvin(value);
-    case 'share':
-      return format.share(value);
-    case 'pH':
-      return `${value.toFixed(1).replace('-', '−')} pH`;
-    case 'L':
-      return `${value.toFixed(0).replace('-', '−')} L`;
-    case 'mm/h':
-      return `${value.toFixed(1).replace('-', '−')} mm/h`;
-    case 'mg/m²':
-      return `${value.toFixed(1).replace('-', '−')} mg/m²`;
-    case 'h':
-      return Number.isFinite(value) ? `${value.toFixed(0).replace('-', '−')} h` : '';
-    case 'mL':
-      return `${value.toFixed(0).replace('-', '−')} mL`;
-    case 'W/m²':
-      return `${value.toFixed(0).replace('-', '−')} W/m²`;
-    case 'grade':
-      return `${value.toFixed(1).replace('-', '−')} grade`;
-    case 'none':
-      return '';
-  }
-}
-
-/** What was found, in the limit's unit: a temperature where the margin is a difference of them. */
-export function valueText(value: number, unit: MarginUnit, format: Format): string {
-  return unit === 'K' ? format.temp(value) : marginText(value, unit, format);
-}
-
-type Phrase = (finding: Finding, format: Format) => string;
-
-const actual = ({ actual: value, unit }: Finding, format: Format): string =>
-  value == null ? 'not known' : valueText(value, unit, format);
-const limit = ({ limit: value, unit }: Finding, format: Format): string =>
-  value === undefined ? '' : valueText(value, unit, format);
-const beyond = ({ margin, unit }: Finding, format: Format): string =>
-  marginText(Math.abs(margin ?? 0), unit, format);
+import {
+  actual,
+  beyond,
+  isInOtherWay,
+  limit,
+  marginText,
+  panelOf,
+  type Phrase,
+  workedSo,
+} from './finding-figures.js';
+import { SITE_RULE_NAMES } from './names.js';
+import { PRODUCT_PHRASES } from './product-finding-words.js';
 
 const onIce: Phrase = (finding, format) => {
   const panel = panelOf(finding);
@@ -100,6 +48,7 @@ const onSpots: Phrase = (finding, format) => {
 };
 
 const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
+  ...PRODUCT_PHRASES,
   'ice-on-car': onIce,
   spots: onSpots,
   'method-offered': ({ level }) =>
@@ -150,13 +99,6 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
     return finding.level === 'condition'
       ? `you grit or squeegee the run-off: the ground reaches ${actual(finding, format)} within 12 h`
       : `run-off stays liquid: no colder than ${actual(finding, format)} within 12 h`;
-  },
-  wear: (finding, format) => {
-    if (finding.margin === null) return 'nothing to wear, or it is sealed again';
-    const where = finding.zone ? ` (${ZONE_NAMES[finding.zone].toLowerCase()})` : '';
-    return finding.level === 'condition'
-      ? `you top up the protection after${where}: the soap (${actual(finding, format)}) is ${beyond(finding, format)} too strong for it`
-      : `soap ${actual(finding, format)}, ${beyond(finding, format)} milder than wears it${where}`;
   },
   'soil-ceiling': (finding, format) => {
     if (finding.margin === null) return 'it does not go on the body';
@@ -216,13 +158,6 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
     return finding.level === 'block'
       ? `the sun stands on the ${panelOf(finding)} (${actual(finding, format)}; the house washes below ${limit(finding, format)})`
       : `no strong sun: ${actual(finding, format)} at most`;
-  },
-  'working-warmth': (finding, format) => {
-    if (finding.level === 'unknown') return 'no weather for these hours';
-    if (finding.margin === null) return 'its products take the cold';
-    return finding.level === 'block'
-      ? `too cold for the product: ${actual(finding, format)}, ${limit(finding, format)} needed`
-      : `warm enough: ${actual(finding, format)}`;
   },
   'forecast-agrees': (finding, format) => {
     if (finding.margin === null) return 'members not asked: something else decides';

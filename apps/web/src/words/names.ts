@@ -92,6 +92,8 @@ export const RULE_NAMES: Readonly<Record<RuleId, string>> = {
   'site-rule': 'Site and town rules',
   'direct-sun': 'Sun on it',
   'working-warmth': 'Warmth for the product',
+  'label-time': 'Time on the label',
+  chemicals: 'Acid, alkali and rinsing',
 };
 
 export const GLYPH_NAMES: Readonly<Record<RuleGlyph, string>> = {
@@ -307,6 +309,7 @@ export const GEAR_NAMES: Readonly<Record<GearKind, string>> = {
   sponge: 'sponges',
   sprayer: 'sprayer',
   foamer: 'foamer',
+  bucket: 'buckets',
   lance: 'lance',
   blower: 'blower',
   steamer: 'steamer',

@@ -4,6 +4,7 @@ import type {
   Mix,
   MixInto,
   PackItem,
+  ProductReason,
   StepCaution,
   StepReason,
   RunStep,
@@ -13,7 +14,7 @@ import type {
   ZoneGroup,
 } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { COMPATIBILITY_REASONS, PANEL_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
+import { COMPATIBILITY_REASONS, PANEL_NAMES, ROLE_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
 
 /** What is done, verb first. */
 export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
@@ -149,55 +150,6 @@ export const SKIP_NAMES: Readonly<Record<SkipReason, string>> = {
   'nothing-left': 'nothing left of it',
   other: 'another reason',
 };
-
-const AIR_WORDS: Readonly<Record<MixInto, string>> = {
-  foamer: 'in the foamer',
-  sprayer: 'in a sprayer',
-  bucket: 'in the bucket',
-  neat: 'neat',
-};
-
-/** "40 mL and 360 mL water (1:9, 10 %), 1.3 caps, in the foamer". */
-export function mixText(mix: Mix, format: Format): string {
-  const { productMl, waterMl, parts, percent, caps, panelPercent, into } = mix;
-  if (!mix.product) return 'none in the kit';
-  const capsText = caps === null ? '' : `, ${caps.toFixed(1)} caps`;
-  const onPanel = panelPercent === null ? '' : `, ${panelPercent.toFixed(1)} % on the panel`;
-  if (parts < 1) return `${format.ml(productMl)} neat${capsText}`;
-  return `${format.ml(productMl)} and ${format.ml(waterMl)} water (1:${Math.round(parts)}, ${percent.toFixed(percent < 2 ? 2 : 0)} %)${capsText}, ${AIR_WORDS[into]}${onPanel}`;
-}
-
-/** What stands against a step, with its number and the way on. */
-export function faultText(fault: StepFault, format: Format): string {
-  switch (fault.kind) {
-    case 'none-in-kit':
-      return 'Its product is not in the kit: buy it, or leave the step out.';
-    case 'too-little':
-      return `${format.ml(fault.needMl)} wanted, ${format.ml(fault.leftMl)} left: make less, or open a new bottle.`;
-    case 'too-cold':
-      return `${format.temp(fault.tempC)} there, and the label says ${format.temp(fault.lowestC)} or more (${format.kelvin(fault.lowestC - fault.tempC)} short): warm the product, or another product.`;
-    case 'meets':
-      return `On the ${ZONE_NAMES[fault.zone].toLowerCase()}: ${COMPATIBILITY_REASONS[fault.finding.reason]}${fault.finding.limitPh === null ? '' : `, limit pH ${fault.finding.limitPh}`}; ${MEETS_WAY[fault.finding.kind]}.`;
-    case 'acid-over-alkali':
-      return `Acid over alkali: “${RUN_STEP_NAMES[fault.alkali].toLowerCase()}” still lies there. Rinse first.`;
-    case 'alkali-over-acid':
-      return `Alkali over acid: “${RUN_STEP_NAMES[fault.acid].toLowerCase()}” still lies there. Rinse first.`;
-    case 'not-rinsed':
-      return `Nothing after it rinses it off the ${new Intl.ListFormat('en').format(fault.groups.map((group) => GROUP_NAMES[group]))}. Rinse there before the next product.`;
-    case 'hot-on-frozen-glass':
-      return `Glass is near ${format.temp(fault.glassC)} and the water ${format.temp(fault.waterC)}: hot water cracks frozen glass. Begin low on the body, bring the glass above freezing slowly.`;
-    case 'forbidden':
-      return `The place forbids it (${SITE_RULE_NAMES[fault.rule]}): ask there, or leave the step out.`;
-    case 'no-drain':
-      return `No drain, and ${format.litres(fault.litres)} falls: keep it drip-free, mop up, no puddle at the door.`;
-  }
-}
-
-const MEETS_WAY = {
-  warn: 'mind it',
-  're-protect': 'protect it again afterwards',
-  block: 'not with this product',
-} as const;
 
 /** In which order the water is taken off. */
 export const DRYING_TEXTS: Readonly<Record<DriedBy, string>> = {

@@ -19,6 +19,50 @@ const ICE: Finding = {
   section: 'whole-car',
 };
 
+describe('what products do, in words', () => {
+  const of = (change: Partial<Finding>): Finding => ({
+    ruleId: 'label-time',
+    level: 'block',
+    margin: -4,
+    unit: 'min',
+    comfort: -1,
+    actual: 12,
+    limit: 8,
+    step: 'foam',
+    ...change,
+  });
+  it.each([
+    { change: { panel: 'left' }, text: '“foam it” lies 12 min on the left flank; its label allows 8.0 min' },
+    {
+      change: { step: 'wheels' },
+      text: '“clean the wheels” lies 12 min on the wheels; its label allows 8.0 min',
+    },
+    {
+      change: { level: 'condition', remedy: 'smaller-section', section: 'two-panels' },
+      text: 'you work two panels at a time: then nothing outstays its label',
+    },
+    { change: { level: 'clear', margin: null, unit: 'none' }, text: 'no label sets a limit here' },
+    {
+      change: { ruleId: 'chemicals', margin: null, unit: 'none', under: 'wheels' },
+      text: '“foam it” goes on over “clean the wheels”: acid and alkali meet. Put a rinse between',
+    },
+    {
+      change: { ruleId: 'chemicals', margin: null, unit: 'none', step: 'tar' },
+      text: 'nothing rinses off “put tar remover on”. Put a rinse after it',
+    },
+    {
+      change: { ruleId: 'wear', margin: null, unit: 'none', step: 'wheels', zone: 'wheels-left' },
+      text: 'the product for “clean the wheels” may not touch the wheels left',
+    },
+    {
+      change: { ruleId: 'wear', level: 'condition', margin: -1.3, unit: 'pH', actual: 10.8, zone: 'roof' },
+      text: 'you top up the protection after (roof): what “foam it” puts on (10.8 pH) is 1.3 pH too strong for it',
+    },
+  ] as const)('$text', ({ change, text }) => {
+    expect(findingText(of(change), format)).toBe(text);
+  });
+});
+
 describe('verdicts in words', () => {
   it('name the reason and a number with its unit', () => {
     expect(verdictText('wait', ICE, format)).toBe(

@@ -44,8 +44,8 @@ export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): Cond
         vehicle.protections.find((entry) => entry.zone === zone) ??
         undated(zone, protectionOn(vehicle, zone));
       const { group } = zoneOf(zone);
-      const worn = washes.flatMap(({ atMs, soapPh, stripped }) =>
-        soapPh === null ? [] : [{ atMs, soapPh, strips: stripped.includes(group) }],
+      const worn = washes.flatMap(({ atMs, phOn, stripped }) =>
+        phOn === null ? [] : [{ atMs, soapPh: phOn[group], strips: stripped.includes(group) }],
       );
       const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone), stands };
       return { zone, ...protectionState(row, history) };

@@ -69,8 +69,9 @@ function seasonWork(inputs: MorningInputs, { washes }: CarState): Record<'due' |
 
 /** The shop alone, by the hour: what all cars of a plan share. */
 function sharedOf(question: OfNotes): ShopFacts & { readonly startsMs: readonly number[] } {
-  const { places, limits, prices, house, drivesOn, season, timeZone, weather, treatments, nowMs } = question;
-  const shop = { places, limits, prices, house, drivesOn, season, timeZone, weather, treatments };
+  const { places, limits, prices, house, shelf, drivesOn, season, timeZone, weather, treatments, nowMs } =
+    question;
+  const shop = { places, limits, prices, house, shelf, drivesOn, season, timeZone, weather, treatments };
   return { ...shop, nowMs: startOfHourMs(nowMs), startsMs: workingHours(question) };
 }
 

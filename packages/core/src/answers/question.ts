@@ -10,6 +10,8 @@ export interface StartQuestion {
   readonly startMs: number;
   /** The way that was accepted; absent: the one that goes. */
   readonly wayId?: WayId;
+  /** The cold, °C, by which its bottles were taken when it was accepted; absent: as forecast. */
+  readonly placeC?: number | null;
 }
 
 /** A week of starts for one vehicle. */

@@ -3,11 +3,11 @@ import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import type { PackHour, RunPack } from '../live/index.js';
-import { inWay, shopMethod, wayOf } from '../method/index.js';
+import { inWay, wayOf } from '../method/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { runSheet } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
-import { cellDetail, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { cellDetail, equippedMethod, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
 
 /** Hours of weather that go with a run, for one that begins late or takes long. */
@@ -21,7 +21,7 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   const request = cellRequest(question, keep);
   const { vehicle, place, control, night } = request;
   const { start, limits, house, kit } = question;
-  const { startMs, methodId, wayId } = start;
+  const { startMs, methodId, wayId, placeC } = start;
   const calendar = new PlaceCalendar(place);
   const weather = new PlaceWeather(calendar, control);
   const hours = Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
@@ -33,9 +33,10 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   });
   const [first] = hours;
   if (!first) return null;
-  const plain = shopMethod(methodId, house, vehicle);
-  // What was accepted is what is done; without it, the way that the verdict has.
-  const method = wayId ? inWay(plain, wayOf(plain, wayId)) : cellDetail(request, startMs).method;
+  // What was accepted is what is done; without it, the way and the bottles that the verdict has.
+  const judged = wayId && placeC !== undefined ? null : cellDetail(request, startMs);
+  const plain = equippedMethod(methodId, { ...request, placeC: judged ? judged.placeC : placeC });
+  const method = judged && !wayId ? judged.method : inWay(plain, wayOf(plain, wayId ?? null));
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
   const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;

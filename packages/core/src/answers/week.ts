@@ -35,12 +35,13 @@ export function gridRequest(
   keep: Keeper,
   { startsMs, withMembers }: Pick<GridRequest, 'startsMs' | 'withMembers'>,
 ): GridRequest {
-  const { limits, house, weather } = question;
+  const { limits, house, shelf, weather } = question;
   const { vehicle, soilByGroup } = carStateOf(question, keep);
   return {
     vehicle,
     limits,
     house,
+    shelf,
     soil: soilByGroup,
     night: new NightAir(standsAt(question), controlSpan(weather)),
     sites: sitesOf(question, keep),

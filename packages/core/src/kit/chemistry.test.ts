@@ -33,6 +33,12 @@ describe('what lies on the car', () => {
     expect(chemicalClashes(steps)).toEqual([{ kind: 'alkali-over-acid', over: 1, under: 0 }]);
   });
 
+  it('does not clash with mild soap that was rinsed off wheel by wheel', () => {
+    const over = step('iron', ['wheels'], 4);
+    expect(chemicalClashes([step('wheels', ['wheels'], 9.4), over])).toEqual([]);
+    expect(chemicalClashes([step('wheels', ['wheels'], 9.5), over])).toHaveLength(1);
+  });
+
   it('does not clash side by side', () => {
     expect(chemicalClashes([step('wheels', ['wheels'], 2), step('foam', ['upper'], 11)])).toEqual([]);
   });
@@ -73,8 +79,13 @@ describe('what takes a product off', () => {
 
 describe('what nothing rinses', () => {
   const dwell = { from: 1, to: 4 } as WashStep['dwell'];
-  const laid = (id: WashStepId, groups: readonly Group[]) => ({ id, groups, dwell });
-  const bare = (id: WashStepId, groups: readonly Group[]) => ({ id, groups, dwell: null });
+  const laid = (id: WashStepId, groups: readonly Group[], inUsePh: number | null = 8) => ({
+    id,
+    groups,
+    dwell,
+    inUsePh,
+  });
+  const bare = (id: WashStepId, groups: readonly Group[]) => ({ id, groups, dwell: null, inUsePh: null });
 
   it('is told group by group, for the step that put it on', () => {
     expect(notRinsed([laid('foam', ['upper', 'wheels']), bare('rinse', ['upper'])])).toEqual([
@@ -90,6 +101,12 @@ describe('what nothing rinses', () => {
 
   it('is all of it where water came before and none after', () => {
     expect(notRinsed([bare('rinse', ['upper']), laid('foam', ['upper'])])).toEqual([[], ['upper']]);
+  });
+
+  it('is nothing for wheels that are rinsed one by one, unless strong product lies on them', () => {
+    expect(notRinsed([laid('wheels', ['wheels'], 7.5)])).toEqual([[]]);
+    expect(notRinsed([laid('wheels', ['wheels'], 2)])).toEqual([['wheels']]);
+    expect(notRinsed([laid('wheels', ['wheels'], 11), bare('rinse', ['wheels'])])).toEqual([[], []]);
   });
 
   it('is nothing for what wants no rinse, or does not lie there to work', () => {

@@ -1,4 +1,4 @@
-import { type PartId, STEP_KINDS, type WashStep } from '../method/index.js';
+import { ACID_PH, ALKALI_PH, isStrong, type PartId, STEP_KINDS, type WashStep } from '../method/index.js';
 
 /** A product put over another that still lies there and that it must not meet. */
 export interface ChemicalClash {
@@ -7,10 +7,6 @@ export interface ChemicalClash {
   readonly over: number;
   readonly under: number;
 }
-
-/** In-use pH from and to which a product counts as alkali or acid here (judgement). */
-export const ALKALI_PH = 9.5;
-export const ACID_PH = 5;
 
 type Laid = Pick<WashStep, 'id' | 'groups'> & { readonly part?: PartId | null };
 
@@ -22,6 +18,10 @@ const meets = (a: Laid, b: Laid): boolean =>
 export const takesOff = (step: Laid, product: Laid): boolean =>
   (STEP_KINDS[step.id].rinses === 'body' || (step.id === 'towel' && !STEP_KINDS[product.id].wantsRinse)) &&
   meets(step, product);
+
+/** Is what this step puts on off again when it ends? Strong products want more water than a sprayer gives. */
+export const isOffAtItsEnd = ({ id }: Pick<Laid, 'id'>, inUsePh: number | null): boolean =>
+  STEP_KINDS[id].clearsItself && (inUsePh === null || !isStrong(inUsePh));
 
 /** What kind of pair two pH make, the second laid over the first; null: they may meet. */
 export function clashOf(underPh: number | null, overPh: number | null): ChemicalClash['kind'] | null {
@@ -52,7 +52,7 @@ export function chemicalClashes(
       const product = steps[at];
       return !product || !takesOff(step, product);
     });
-    if (step.inUsePh !== null) lying.push(over);
+    if (step.inUsePh !== null && !isOffAtItsEnd(step, step.inUsePh)) lying.push(over);
   });
   return found;
 }
@@ -64,10 +64,14 @@ export function chemicalClashes(
  * @returns for each step the groups that nothing behind it rinses; empty where all are, or nothing has to be
  */
 export const notRinsed = (
-  steps: readonly Pick<WashStep, 'id' | 'groups' | 'dwell' | 'part'>[],
+  steps: readonly (Pick<WashStep, 'id' | 'groups' | 'dwell' | 'part'> & {
+    readonly inUsePh: number | null;
+  })[],
 ): WashStep['groups'][] =>
   steps.map((step, i) => {
-    if (step.dwell === null || !STEP_KINDS[step.id].wantsRinse) return [];
+    const { wantsRinse, clearsItself } = STEP_KINDS[step.id];
+    const isRinsedHere = clearsItself && isOffAtItsEnd(step, step.inUsePh);
+    if (step.dwell === null || isRinsedHere || !(wantsRinse || clearsItself)) return [];
     const behind = steps
       .slice(i + 1)
       .filter(

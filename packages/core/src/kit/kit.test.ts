@@ -1,8 +1,18 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { METHOD_IDS, shopMethod, WASH_STEP_IDS } from '../method/index.js';
-import { VEHICLE } from '../testing/shop.js';
 import {
+  inWay,
+  type Method,
+  METHOD_IDS,
+  methodOf,
+  shopMethod,
+  sizeFactor,
+  WASH_STEP_IDS,
+  waysOf,
+} from '../method/index.js';
+import { bottle, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
+import {
+  bottlesFor,
   cleanOf,
   EMPTY_KIT,
   type Gear,
@@ -11,30 +21,12 @@ import {
   mixesFor,
   type Product,
   productUse,
+  shelfOf,
   STEP_PRODUCTS,
   washesLeft,
+  worstMeeting,
 } from './index.js';
 
-const product = (change: Partial<Product>): Product => ({
-  id: change.role ?? 'p',
-  name: change.role ?? 'p',
-  role: 'shampoo',
-  inUsePh: 7.5,
-  usualParts: 400,
-  fewestParts: 100,
-  mostParts: 1000,
-  capMl: null,
-  dwell: null,
-  lowestWorkC: null,
-  lowestStoreC: null,
-  keptIn: 'van',
-  bottleMl: 1000,
-  leftMl: 1000,
-  lowMl: 200,
-  priceMinor: 2000,
-  notes: '',
-  ...change,
-});
 const gear = (change: Partial<Gear>): Gear => ({
   id: change.kind ?? 'g',
   name: 'g',
@@ -49,19 +41,29 @@ const gear = (change: Partial<Gear>): Gear => ({
   ...change,
 });
 
-const RINSELESS = product({ role: 'rinseless', usualParts: 255, fewestParts: 15, mostParts: 320, capMl: 30 });
-const FOAM = product({
+const RINSELESS = bottle({ role: 'rinseless', usualParts: 255, fewestParts: 15, mostParts: 320, capMl: 30 });
+const FOAM = bottle({
   role: 'alkaline-pre-wash',
   inUsePh: 11,
   usualParts: 9,
   fewestParts: 4,
   mostParts: 20,
 });
-const STEPS = shopMethod('garage-rinseless', DEFAULT_HOUSE).steps;
-const BAY_STEPS = shopMethod('bay-contact', DEFAULT_HOUSE).steps;
+type Asked = NonNullable<Parameters<typeof methodWith>[1]> & {
+  readonly methodId?: string;
+  readonly placeC?: number;
+};
 
-const mixes = (products: readonly Product[], change: object = {}, steps = STEPS): Mix[] =>
-  mixesFor(steps, { vehicle: VEHICLE, kit: { products, gear: [] }, placeC: 14, ...change });
+const mixes = (
+  products: readonly Product[],
+  { methodId = 'garage-rinseless', placeC = 14, ...change }: Asked = {},
+): Mix[] => {
+  const { vehicle = VEHICLE } = change;
+  const { steps } = methodWith(methodId, { products, ...change });
+  return mixesFor(steps, { vehicle, kit: { products }, placeC });
+};
+const BAY = { methodId: 'bay-contact' } as const;
+const NEAT = { usualParts: 0, fewestParts: 0, mostParts: 0 } as const;
 const mixOf = (all: readonly Mix[], step: Mix['step']): Mix => {
   const found = all.find((mix) => mix.step === step);
   if (!found) throw new Error(`no mix for ${step}`);
@@ -71,10 +73,10 @@ const mixOf = (all: readonly Mix[], step: Mix['step']): Mix => {
 describe('the mixes of a wash', () => {
   it('are the amounts of the label, in mL, parts, percent and caps of that bottle', () => {
     const bucket = mixOf(mixes([RINSELESS]), 'rinseless');
-    const litres = STEPS.find(({ id }) => id === 'rinseless')?.litres ?? 0;
+    const litres = methodOf('garage-rinseless').steps.find(({ id }) => id === 'rinseless')?.litres ?? 0;
     expect(bucket.productMl).toBeCloseTo((litres * 1000) / 256, 6);
     expect(bucket.productMl + bucket.waterMl).toBeCloseTo(litres * 1000, 6);
-    expect(bucket).toMatchObject({ parts: 255, into: 'bucket', faults: [] });
+    expect(bucket).toMatchObject({ parts: 255, into: 'bucket', because: 'only-one', faults: [] });
     expect(bucket.percent).toBeCloseTo(100 / 256, 9);
     expect(bucket.caps).toBeCloseTo(bucket.productMl / 30, 9);
   });
@@ -85,83 +87,217 @@ describe('the mixes of a wash', () => {
   });
 
   it('stand in the order to mix: the warm buckets last', () => {
-    const order = mixes([RINSELESS, FOAM, product({})], {}, BAY_STEPS).map(({ into }) => into);
+    const order = mixes([RINSELESS, FOAM, bottle()], BAY).map(({ into }) => into);
     expect(order.at(-1)).toBe('bucket');
     expect(order.indexOf('foamer')).toBeLessThan(order.indexOf('bucket'));
   });
 
   it('take a neat product as it is', () => {
-    const steps = shopMethod('strip-reseal', DEFAULT_HOUSE).steps;
-    const seal = product({ role: 'sealant', usualParts: 0, fewestParts: 0, mostParts: 0, capMl: 15 });
-    const mix = mixOf(mixes([seal], {}, steps), 'seal');
+    const seal = bottle({ role: 'sealant', ...NEAT, capMl: 15 });
+    const mix = mixOf(mixes([seal], { methodId: 'strip-reseal' }), 'seal');
     expect(mix).toMatchObject({ productMl: 60, waterMl: 0, percent: 100, caps: 4 });
   });
 
   it('take protection off without a fault where that is what the wash is for, and are told where it is not', () => {
-    const tar = product({ role: 'tar-remover', inUsePh: 7, usualParts: 0, fewestParts: 0, mostParts: 0 });
-    const meets = (methodId: 'pre-coating' | 'garage-rinseless') => {
-      const house = {
-        ...DEFAULT_HOUSE,
-        variants: { 'garage-rinseless': { steps: [{ key: '+tar', minutes: 4, note: '' }], leftOut: [] } },
-      };
-      const steps = shopMethod(methodId, house).steps;
-      const vehicle = { ...VEHICLE, protection: 'wax' as const };
-      return mixOf(mixesFor(steps, { vehicle, kit: { products: [tar], gear: [] }, placeC: 15 }), 'tar')
-        .faults;
+    const tar = bottle({ role: 'tar-remover', inUsePh: 7, ...NEAT });
+    const house = {
+      ...DEFAULT_HOUSE,
+      variants: { 'garage-rinseless': { steps: [{ key: '+tar', minutes: 4, note: '' }], leftOut: [] } },
     };
+    const vehicle = { ...VEHICLE, protection: 'wax' as const };
+    const meets = (methodId: string) => mixOf(mixes([tar], { methodId, house, vehicle }), 'tar').faults;
     expect(meets('pre-coating')).toEqual([]);
-    const aid = product({ role: 'drying-aid' });
-    const aided = (methodId: string) =>
-      mixes([aid], {}, shopMethod(methodId, DEFAULT_HOUSE).steps).map(({ step }) => step);
-    expect(aided('garage-rinseless')).toContain('towel');
-    expect(aided('pre-coating')).not.toContain('towel');
     expect(meets('garage-rinseless')).toMatchObject([
       { kind: 'meets', finding: { kind: 're-protect', reason: 'dissolves' } },
     ]);
+    const aid = bottle({ role: 'drying-aid' });
+    const aided = (methodId: string) => mixes([aid], { methodId }).map(({ step }) => step);
+    expect(aided('garage-rinseless')).toContain('towel');
+    expect(aided('pre-coating')).not.toContain('towel');
   });
 
   it('say what arrives on the panel where a foamer thins it further', () => {
     const foamer = gear({ kind: 'foamer', volumeMl: 1000, outputLitresPerBottle: 10 });
-    const kit = { products: [FOAM], gear: [foamer] };
-    const mix = mixOf(mixesFor(BAY_STEPS, { vehicle: VEHICLE, kit, placeC: 5 }), 'foam');
+    const mix = mixOf(mixes([FOAM], { ...BAY, gear: [foamer] }), 'foam');
     expect(mix.percent).toBeCloseTo(10, 9);
     expect(mix.panelPercent).toBeCloseTo(1, 9);
-    expect(mixOf(mixes([FOAM], {}, BAY_STEPS), 'foam').panelPercent).toBeNull();
+    expect(mixOf(mixes([FOAM], BAY), 'foam').panelPercent).toBeNull();
   });
 
-  it('are none where nothing is owned, and tell of a step without its product where something is', () => {
-    expect(mixes([])).toEqual([]);
+  it('are those of a typical label where nothing is owned, and say so where something is', () => {
+    const typical = mixOf(mixes([]), 'rinseless');
+    expect(typical).toMatchObject({ product: null, because: 'typical', parts: 255, faults: [] });
+    expect(typical.productMl).toBeCloseTo(7000 / 256, 6);
     expect(mixOf(mixes([FOAM]), 'rinseless')).toMatchObject({
       product: null,
+      because: 'typical',
       faults: [{ kind: 'none-in-kit' }],
     });
   });
 
   it('need no soap of the shop where the site’s own runs on the meter', () => {
-    const site = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, baySoap: 'site' as const } };
-    const steps = shopMethod('bay-touch-free', site).steps;
-    expect(mixes([FOAM], {}, steps).map(({ step }) => step)).not.toContain('foam');
+    const site = houseWith({ baySoap: 'site' });
+    const asked = { methodId: 'bay-touch-free', house: site };
+    expect(mixes([FOAM], asked).map(({ step }) => step)).not.toContain('foam');
+    const foam = methodWith('bay-touch-free', { house: site }).steps.find(({ id }) => id === 'foam');
+    expect(foam?.product).toMatchObject({ from: 'site', inUsePh: 11.5, costMinor: 0 });
   });
 
-  it('take the product that harms least, then the fuller bottle', () => {
-    const mild = product({
-      id: 'mild',
-      role: 'alkaline-pre-wash',
-      inUsePh: 9,
-      usualParts: 9,
-      fewestParts: 4,
-      mostParts: 20,
-    });
-    const waxed = { ...VEHICLE, protection: 'wax' as const };
-    expect(mixOf(mixes([FOAM, mild], { vehicle: waxed }, BAY_STEPS), 'foam').product?.id).toBe('mild');
-    const full = { ...FOAM, id: 'full', leftMl: 5000 };
-    expect(mixOf(mixes([FOAM, full], {}, BAY_STEPS), 'foam').product?.id).toBe('full');
+  it('are batches for one car, larger for a larger body', () => {
+    const van = { ...VEHICLE, bodyClass: 'van' as const };
+    const foam = (vehicle: typeof VEHICLE) => mixOf(mixes([FOAM], { ...BAY, vehicle }), 'foam').productMl;
+    expect(foam(van) / foam(VEHICLE)).toBeCloseTo(sizeFactor(DEFAULT_HOUSE, van), 9);
   });
 });
 
-describe('what stands against a mix', () => {
+describe('which bottle is taken', () => {
+  const mild = bottle({ ...FOAM, id: 'mild', inUsePh: 9 });
+  const waxed = { ...VEHICLE, protection: 'wax' as const };
+  const taken = (products: readonly Product[], asked: Asked = BAY, step: Mix['step'] = 'foam') => {
+    const { product, because } = mixOf(mixes(products, asked), step);
+    return [product?.id ?? null, because];
+  };
+
+  it('is the one that harms least, then the mildest, however full', () => {
+    expect(taken([FOAM, mild], { ...BAY, vehicle: waxed })).toEqual(['mild', 'mildest']);
+    expect(taken([{ ...FOAM, leftMl: 5000 }, mild])).toEqual(['mild', 'mildest']);
+    expect(taken([FOAM, { ...mild, leftMl: 0 }])).toEqual([FOAM.id, 'mildest']);
+  });
+
+  it('of the same pH the one that bears more cold, then the cheaper', () => {
+    const other = { ...FOAM, id: 'other' };
+    expect(
+      taken([
+        { ...FOAM, lowestWorkC: 5 },
+        { ...other, lowestWorkC: -5 },
+      ])[0],
+    ).toBe('other');
+    expect(taken([FOAM, { ...other, priceMinor: 1999 }])[0]).toBe('other');
+    expect(taken([FOAM, { ...other, priceMinor: 3000, bottleMl: 2000 }])[0]).toBe('other');
+  });
+
+  it('foams with soap for the mitt where no rinse comes between, and with a pre-wash where one does', () => {
+    const soap = bottle();
+    expect(taken([FOAM, soap])[0]).toBe(FOAM.id);
+    expect(taken([FOAM, soap], { methodId: 'drive-hose' })[0]).toBe(soap.id);
+  });
+
+  it('is never acid unless the shop asks for it', () => {
+    const acid = bottle({ id: 'acid', role: 'wheel-cleaner', inUsePh: 2.5, usualParts: 4, fewestParts: 1 });
+    const strong = bottle({ id: 'strong', role: 'wheel-acid', inUsePh: 1.5, usualParts: 4, fewestParts: 1 });
+    expect(taken([acid, strong, bottle()], BAY, 'wheels')).toEqual(['shampoo', 'mildest']);
+    expect(taken([acid, strong], BAY, 'wheels')).toEqual([null, 'typical']);
+    const house = { ...DEFAULT_HOUSE, products: { wheels: 'strong' } };
+    expect(taken([acid, strong], { ...BAY, house }, 'wheels')).toEqual(['strong', 'chosen']);
+  });
+
+  it('is the shop’s choice as long as the bottle is there and is for that step', () => {
+    const house = (id: string) => ({ ...DEFAULT_HOUSE, products: { foam: id } });
+    expect(taken([FOAM, mild], { ...BAY, house: house(FOAM.id) })).toEqual([FOAM.id, 'chosen']);
+    expect(taken([FOAM, mild], { ...BAY, house: house('gone') })).toEqual(['mild', 'mildest']);
+    expect(taken([FOAM, mild, RINSELESS], { ...BAY, house: house('rinseless') })).toEqual([
+      'mild',
+      'mildest',
+    ]);
+  });
+
+  it('stands in for one that the kit does not hold, and says so', () => {
+    expect(taken([bottle()], BAY)).toEqual(['shampoo', 'stand-in']);
+  });
+
+  it('is offered with those that are taken only when asked', () => {
+    const acid = bottle({ role: 'wheel-acid' });
+    expect(bottlesFor('wheels', [acid, FOAM, bottle()]).map(({ role }) => role)).toEqual([
+      'wheel-acid',
+      'shampoo',
+    ]);
+    expect(bottlesFor('blow', [acid])).toEqual([]);
+  });
+});
+
+describe('what the bottle decides of a method', () => {
+  const minutesOf = (method: Method, id: string): number =>
+    method.steps.find((step) => step.id === id)?.minutes ?? NaN;
+
+  it('is its dwell, which takes longer or shorter by so much', () => {
+    const plain = methodWith('bay-touch-free');
+    const slow = methodWith('bay-touch-free', { products: [{ ...FOAM, dwell: { from: 5, to: 10 } }] });
+    expect(minutesOf(slow, 'foam')).toBe(minutesOf(plain, 'foam') + 2);
+    expect(slow.minutes).toBe(plain.minutes + 2);
+    expect(slow.steps.find(({ id }) => id === 'foam')?.dwell).toEqual({ from: 5, to: 10 });
+    const quick = methodWith('bay-touch-free', { products: [{ ...FOAM, dwell: { from: 0, to: 2 } }] });
+    expect(minutesOf(quick, 'foam')).toBe(1);
+  });
+
+  it('is not its dwell where the shop says how long the step takes', () => {
+    const house = {
+      ...DEFAULT_HOUSE,
+      variants: { 'bay-touch-free': { steps: [{ key: 'foam-0', minutes: 7, note: '' }], leftOut: [] } },
+    };
+    const products = [{ ...FOAM, dwell: { from: 5, to: 10 } }];
+    expect(minutesOf(methodWith('bay-touch-free', { house, products }), 'foam')).toBe(7);
+  });
+
+  it('is the money: mL by the price of the bottle, in every way alike', () => {
+    const products = [{ ...FOAM, priceMinor: 5000, bottleMl: 5000 }];
+    const method = methodWith('bay-touch-free', { products });
+    const foam = method.steps.find(({ id }) => id === 'foam')?.product;
+    expect(foam).toMatchObject({ productMl: 100, costMinor: 100 });
+    const dearer = methodWith('bay-touch-free', {
+      products: [{ ...FOAM, priceMinor: 9000, bottleMl: 5000 }],
+    });
+    expect(dearer.productMinor - method.productMinor).toBeCloseTo(80, 9);
+    const contact = methodWith('bay-contact', { products });
+    for (const way of waysOf(contact))
+      expect(inWay(contact, way).productMinor).toBeCloseTo(contact.productMinor, 2);
+  });
+
+  it('is the warmth that is needed by what cannot be left out', () => {
+    const cold = { ...FOAM, lowestWorkC: -5 };
+    const wheels = bottle({ role: 'wheel-cleaner', lowestWorkC: 8 });
+    expect(methodWith('bay-touch-free', { products: [cold, wheels] }).warmestNeedC).toBe(-5);
+    expect(methodWith('bay-touch-free').warmestNeedC).toBeNull();
+    expect(methodWith('strip-reseal').warmestNeedC).toBe(10);
+  });
+
+  it('is what one car takes, as the shop found', () => {
+    const own = { ...FOAM, carMl: 60 };
+    const mix = mixOf(mixes([own], BAY), 'foam');
+    expect(mix.productMl).toBe(60);
+    expect(mix.waterMl).toBe(540);
+    // In a bucket the water is given: more soap makes it stronger.
+    const soap = bottle({ carMl: 100, fewestParts: 100 });
+    const bucket = mixOf(mixes([soap], BAY), 'contact');
+    expect(bucket).toMatchObject({ productMl: 100, parts: 199, faults: [] });
+    const strong = mixOf(mixes([{ ...soap, carMl: 400 }], BAY), 'contact');
+    expect(strong.faults).toEqual([{ kind: 'too-strong', parts: 49, fewestParts: 100 }]);
+  });
+
+  it('is soap strong enough to foam: ten times that of a bucket, or what a lance thins', () => {
+    const soap = bottle({ usualParts: 499 });
+    expect(mixOf(mixes([soap], BAY), 'foam').parts).toBe(49);
+    const lance = gear({ kind: 'lance', volumeMl: 1000, outputLitresPerBottle: 25 });
+    expect(mixOf(mixes([soap], { ...BAY, gear: [lance] }), 'foam').parts).toBe(19);
+  });
+
   it.each([
-    { why: 'just enough', leftMl: 2000 / 16 + 7000 / 256, fault: null },
+    { volumeMl: 3800, count: 1 },
+    { volumeMl: 1000, count: 1 },
+    { volumeMl: 999, count: 2 },
+    { volumeMl: 300, count: 4 },
+  ])('is mixed in the foamer that there is: $volumeMl mL, $count fills', ({ volumeMl, count }) => {
+    const foamer = gear({ kind: 'foamer', volumeMl });
+    expect(mixOf(mixes([FOAM], { ...BAY, gear: [foamer] }), 'foam').fills).toEqual({
+      count,
+      vesselMl: volumeMl,
+    });
+    expect(mixOf(mixes([FOAM], BAY), 'foam').fills).toBeUndefined();
+  });
+});
+
+describe('what is wrong with a mix', () => {
+  it.each([
+    { why: 'just enough', leftMl: 7000 / 256 + 0.01, fault: null },
     { why: 'a little short of one step', leftMl: 20, fault: 'too-little' },
   ])('$why', ({ leftMl, fault }) => {
     const kinds = mixOf(mixes([{ ...RINSELESS, leftMl }]), 'rinseless').faults.map(({ kind }) => kind);
@@ -191,8 +327,7 @@ describe('what stands against a mix', () => {
         },
       ],
     };
-    const { faults } = mixOf(mixes([FOAM], { vehicle: bonnetWaxed }, BAY_STEPS), 'foam');
-    expect(faults).toEqual([
+    expect(mixOf(mixes([FOAM], { ...BAY, vehicle: bonnetWaxed }), 'foam').faults).toEqual([
       {
         kind: 'meets',
         zone: 'bonnet',
@@ -202,30 +337,24 @@ describe('what stands against a mix', () => {
   });
 
   it('is acid on wheels of bare metal, which is a block', () => {
-    const acid = product({ role: 'wheel-cleaner', inUsePh: 2, usualParts: 4, fewestParts: 1, mostParts: 10 });
+    const acid = bottle({ role: 'wheel-acid', inUsePh: 2, usualParts: 4, fewestParts: 1, mostParts: 10 });
     const vehicle = { ...VEHICLE, delicateWheels: true };
-    const [fault] = mixOf(mixes([acid], { vehicle }, BAY_STEPS), 'wheels').faults;
+    const house = { ...DEFAULT_HOUSE, products: { wheels: acid.id } };
+    const [fault] = mixOf(mixes([acid], { ...BAY, vehicle, house }), 'wheels').faults;
     expect(fault).toMatchObject({ kind: 'meets', finding: { kind: 'block', reason: 'delicate-metal' } });
   });
 
   it('is no block for acid on the paint of a car whose wheels are of bare metal', () => {
-    const acid = product({
-      role: 'alkaline-pre-wash',
-      inUsePh: 3,
-      usualParts: 9,
-      fewestParts: 4,
-      mostParts: 20,
-    });
     const vehicle = { ...VEHICLE, delicateWheels: true };
-    const steps = BAY_STEPS.map((step) =>
-      step.id === 'foam' ? { ...step, groups: ['upper' as const] } : step,
-    );
-    const { faults } = mixOf(mixes([acid], { vehicle }, steps), 'foam');
-    expect(faults.filter((one) => one.kind === 'meets' && one.finding.kind === 'block')).toEqual([]);
+    const acid = { role: 'mineral-acid', inUsePh: 3 } as const;
+    expect(worstMeeting(acid, ['upper'], { vehicle, isToStrip: false })?.finding.kind).not.toBe('block');
+    expect(worstMeeting(acid, ['wheels'], { vehicle, isToStrip: false })?.finding.kind).toBe('block');
   });
 });
 
 describe('what is left', () => {
+  const { steps } = methodWith('garage-rinseless', { products: [RINSELESS] });
+
   it('is used by all steps that take the same bottle', () => {
     const all = mixes([RINSELESS]);
     const [use] = productUse(all);
@@ -238,24 +367,42 @@ describe('what is left', () => {
   });
 
   it('is for as many washes as the scarcest bottle gives', () => {
-    const of = (leftMl: number) =>
-      washesLeft(STEPS, {
-        vehicle: VEHICLE,
-        kit: { products: [{ ...RINSELESS, leftMl }], gear: [] },
-        placeC: 14,
-      });
+    const of = (leftMl: number) => washesLeft(steps, { products: [{ ...RINSELESS, leftMl }] });
     const each = productUse(mixes([RINSELESS]))[0]?.ml ?? NaN;
     expect([of(each * 3), of(each * 3 - 0.1), of(0)]).toEqual([3, 2, 0]);
-    expect(washesLeft(STEPS, { vehicle: VEHICLE, kit: EMPTY_KIT, placeC: 14 })).toBeNull();
-    const wheels = product({ role: 'wheel-cleaner', usualParts: 3, fewestParts: 1, mostParts: 6, leftMl: 0 });
+    expect(washesLeft(methodWith('garage-rinseless').steps, EMPTY_KIT)).toBeNull();
+    const wheels = bottle({ role: 'wheel-cleaner', usualParts: 3, fewestParts: 1, mostParts: 6, leftMl: 0 });
     const plenty = { ...FOAM, leftMl: 1e6 };
-    const kit = { products: [wheels, plenty], gear: [] };
-    expect(washesLeft(BAY_STEPS, { vehicle: VEHICLE, kit, placeC: 14 })).toBe(10_000);
+    const products = [wheels, plenty];
+    expect(washesLeft(methodWith('bay-contact', { products }).steps, { products })).toBe(10_000);
+  });
+});
+
+describe('what a wash reads of the kit', () => {
+  it('does not change with what is in a bottle, until it is empty', () => {
+    const shelf = (leftMl: number) => shelfOf({ products: [{ ...FOAM, leftMl }], gear: [] });
+    expect(shelf(10)).toEqual(shelf(900));
+    expect(shelf(0)).not.toEqual(shelf(900));
+  });
+
+  it('knows the sizes of foamer, sprayer and bucket; a lance foams where there is no foamer', () => {
+    const { vessels } = shelfOf({
+      products: [],
+      gear: [
+        gear({ kind: 'lance', volumeMl: 1000, outputLitresPerBottle: 11 }),
+        gear({ kind: 'bucket', volumeMl: 15_000 }),
+      ],
+    });
+    expect(vessels).toEqual({
+      foamer: { volumeMl: 1000, outputLitres: 11 },
+      sprayer: null,
+      bucket: { volumeMl: 15_000, outputLitres: null },
+    });
   });
 });
 
 describe('what is told in the evening', () => {
-  const freezes = product({ id: 'water-based', lowestStoreC: 1 });
+  const freezes = bottle({ id: 'water-based', lowestStoreC: 1 });
   it.each([
     { why: 'at its limit', coldestC: 1, count: 0 },
     { why: 'below it', coldestC: 0.9, count: 1 },
@@ -273,7 +420,7 @@ describe('what is told in the evening', () => {
   it('low stock, spent filters and laundry', () => {
     const found = kitWarnings(
       {
-        products: [product({ leftMl: 200 }), product({ id: 'more', leftMl: 201 })],
+        products: [bottle({ leftMl: 200 }), bottle({ id: 'more', leftMl: 201 })],
         gear: [
           gear({ id: 'resin', kind: 'resin', lifeLitres: 300, litresUsed: 280 }),
           gear({ id: 'fresh', kind: 'resin', lifeLitres: 300, litresUsed: 20 }),
@@ -283,7 +430,7 @@ describe('what is told in the evening', () => {
       },
       null,
     );
-    expect(found.low.map(({ id }) => id)).toEqual(['p']);
+    expect(found.low.map(({ id }) => id)).toEqual(['shampoo']);
     expect(found.spent).toMatchObject([{ gear: { id: 'resin' }, litresLeft: 20 }]);
     expect(found.laundry.map(({ id }) => id)).toEqual(['towels']);
   });

@@ -17,6 +17,8 @@ export interface Product {
   readonly mostParts: number;
   /** What one cap of this bottle holds; null: not known. */
   readonly capMl: number | null;
+  /** Neat product that one saloon takes of it, mL, as the shop found; null: by practice. */
+  readonly carMl: number | null;
   /** Shortest and longest dwell of the label, minutes; null: it does not dwell, or the label is silent. */
   readonly dwell: { readonly from: number; readonly to: number } | null;
   /** Below this it does not work, °C; null: the label is silent. */
@@ -40,6 +42,7 @@ export const GEAR_KINDS = [
   'sponge',
   'sprayer',
   'foamer',
+  'bucket',
   'lance',
   'blower',
   'steamer',
@@ -56,7 +59,7 @@ export interface Gear {
   readonly count: number;
   /** Of cloths and mitts: laundered and dry. */
   readonly cleanCount: number;
-  /** Of a sprayer or foamer bottle, mL; null: it holds none. */
+  /** Of a sprayer, a foamer's bottle or a bucket, mL; null: it holds none. */
   readonly volumeMl: number | null;
   /** Of a foamer or lance, measured: everything that leaves while its bottle is drawn, litres; null: it puts out what is in it. */
   readonly outputLitresPerBottle: number | null;

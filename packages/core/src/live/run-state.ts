@@ -1,4 +1,4 @@
-import { takesOff } from '../kit/index.js';
+import { isOffAtItsEnd, takesOff } from '../kit/index.js';
 import { piecesOf } from '../method/index.js';
 import { meterRunOf, type RunStep } from '../run/index.js';
 import type { PanelId } from '../vehicle/index.js';
@@ -86,7 +86,10 @@ const liveStep = (draft: Draft, key: string): LiveStep | undefined =>
 function afterStep(draft: Draft, { step }: LiveStep, at: { ms: number; panels: readonly PanelId[] }): void {
   draft.timers = draft.timers.map((timer) => {
     const product = liveStep(draft, timer.step)?.step;
-    const isOff = timer.offMs === null && product && product !== step && takesOff(step, product);
+    const isOff =
+      timer.offMs === null &&
+      product &&
+      (product === step ? isOffAtItsEnd(step, step.mix?.product?.inUsePh ?? null) : takesOff(step, product));
     return isOff ? { ...timer, offMs: at.ms } : timer;
   });
   const isHere = reaches(step, at.panels);

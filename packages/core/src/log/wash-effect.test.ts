@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { inWay, METHODS, shopMethod, type WashStep, wayOf } from '../method/index.js';
+import { inWay, shopMethod, type WashStep, wayOf } from '../method/index.js';
+import { methodWith } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';
 import { coatOf, type DoneWash, washEffect } from './index.js';
 
@@ -13,7 +14,7 @@ const wash = (methodId: string, change: Partial<DoneWash> = {}): DoneWash => ({
   found: { spots: 'none' },
   ...change,
 });
-const effect = (of: DoneWash) => washEffect(of, shopMethod(of.methodId, DEFAULT_HOUSE));
+const effect = (of: DoneWash) => washEffect(of, methodWith(of.methodId));
 /** As run: the steps that were done; all others of the method were skipped. */
 const run = (methodId: string, ...done: string[]): Pick<DoneWash, 'found'> => {
   const left = [...done];
@@ -86,7 +87,7 @@ describe('what a done wash changed', () => {
       stripped: [],
       laid: [],
       extras: [],
-      soapPh: null,
+      phOn: null,
     });
     expect(found.removes).toEqual(byGroup(() => 0));
   });
@@ -110,15 +111,31 @@ describe('what a done wash changed', () => {
   });
 
   it('brought the soap that was put on, and water alone where none was', () => {
-    expect(effect(wash('touchless-automatic')).soapPh).toBe(12.5);
-    expect(effect(wash('touchless-automatic', run('touchless-automatic', 'machine-soak'))).soapPh).toBe(12.5);
-    expect(effect(wash('touchless-automatic', run('touchless-automatic', 'machine-jets'))).soapPh).toBe(7);
+    const ph = (...done: string[]) =>
+      effect(wash('touchless-automatic', run('touchless-automatic', ...done))).phOn?.upper;
+    expect(effect(wash('touchless-automatic')).phOn?.upper).toBe(12.5);
+    expect(ph('machine-soak')).toBe(12.5);
+    expect(ph('machine-jets')).toBe(7);
   });
 
-  it.each(METHODS.filter(({ soapPh }) => soapPh !== 7).map(({ id, soapPh }) => [id, soapPh] as const))(
-    'knows by which step the soap of %s comes on: pH %s',
-    (id, soapPh) => expect(effect(wash(id)).soapPh).toBeGreaterThanOrEqual(soapPh),
-  );
+  it('brought each group what met it, the strongest of several', () => {
+    // The wheel cleaner went on the wheels alone, the pre-wash on all of the body and the wheels.
+    expect(effect(wash('bay-contact')).phOn).toEqual({
+      upper: 11,
+      lower: 11,
+      wheels: 11,
+      arches: 7,
+      under: 7,
+    });
+    expect(effect(wash('bay-contact', run('bay-contact', 'wheels', 'contact'))).phOn).toEqual({
+      upper: 7.5,
+      lower: 7.5,
+      wheels: 8.5,
+      arches: 7,
+      under: 7,
+    });
+    expect(effect(wash('bay-contact', run('bay-contact'))).phOn).toBeNull();
+  });
 
   it('never counts an in-between flush as a wash', () => {
     expect(effect(wash('salt-flush')).isWash).toBe(false);

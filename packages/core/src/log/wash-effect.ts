@@ -1,6 +1,6 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
-import { type Method, removedBy, type WashStep, type WashStepId } from '../method/index.js';
+import { type Method, removedBy, type WashStep } from '../method/index.js';
 import {
   type ByGroup,
   type CarZone,
@@ -31,8 +31,8 @@ export interface WashEffect {
   readonly contact: boolean;
   /** Share of salt taken off by zone group. */
   readonly removes: ByGroup;
-  /** Of the soap that met the paint, 7 where it was water alone; null: nothing was done. */
-  readonly soapPh: number | null;
+  /** Of the strongest product that met each zone group, 7 where it was water alone; null: nothing was done. */
+  readonly phOn: ByGroup | null;
   /** Protection was taken off on purpose from these; empty: none was. */
   readonly stripped: readonly ZoneGroup[];
   readonly laid: readonly LaidCoat[];
@@ -46,16 +46,19 @@ export interface WashEffect {
 const WASHED_FRACTION = 0.5;
 
 const WATER_PH = 7;
-/** Steps that put a method's soap on the paint. */
-const SOAPS: ReadonlySet<WashStepId> = new Set([
-  'machine-soak',
-  'foam',
-  'pre-soak',
-  'contact',
-  'rinseless',
-  'spray-wipe',
-  'strip',
-]);
+
+/** In-use pH of the strongest product that met each group. */
+const strongestPh = (steps: readonly WashStep[]): ByGroup =>
+  Object.fromEntries(
+    ZONE_GROUPS.map((group) => [
+      group,
+      steps.reduce((strongest, { product, groups }) => {
+        if (!product || !groups.includes(group)) return strongest;
+        const { inUsePh } = product;
+        return Math.abs(inUsePh - WATER_PH) > Math.abs(strongest - WATER_PH) ? inUsePh : strongest;
+      }, WATER_PH),
+    ]),
+  ) as unknown as ByGroup;
 
 /** The coat that a role of product makes; null: it is none. */
 export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
@@ -117,7 +120,7 @@ const sealed = (steps: readonly WashStep[]): LaidCoat[] =>
  * What did this wash change?
  *
  * @param wash done
- * @param method as the shop does it
+ * @param method as the shop does it, with its products
  * @returns by the steps that its run did; for a wash that was logged without a run, by all steps of its method
  */
 export function washEffect(wash: DoneWash, method: Method): WashEffect {
@@ -135,7 +138,7 @@ export function washEffect(wash: DoneWash, method: Method): WashEffect {
     isWash: method.scope === 'wash' && isDone && ofBody(removes) >= WASHED_FRACTION * ofBody(method.removes),
     contact: steps.some(({ contact }) => contact),
     removes,
-    soapPh: isDone ? (steps.some(({ id }) => SOAPS.has(id)) ? method.soapPh : WATER_PH) : null,
+    phOn: isDone ? strongestPh(steps) : null,
     stripped: method.strips ? [...new Set(stripping.flatMap(({ groups }) => groups))] : [],
     laid: [...(found?.laid ?? sealed(steps)), ...jobCoats(extras)],
     extras,

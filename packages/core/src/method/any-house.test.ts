@@ -11,7 +11,7 @@ import {
 import { dueState } from '../plan/index.js';
 import { DEFAULT_LIMITS, RULES, type Situation } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, DRIVE, VEHICLE } from '../testing/shop.js';
+import { BAY, DRIVE, methodWith, VEHICLE } from '../testing/shop.js';
 import { BODY_CLASSES, ZONE_GROUPS } from '../vehicle/index.js';
 import { hashUnit } from '../weather/index.js';
 import { inWay, type Method, METHOD_NEEDS, METHODS, shopMethod, waysOf } from './index.js';
@@ -172,6 +172,7 @@ const SUNNY: Omit<Situation, 'house' | 'method'> = {
     dryGlass: null,
     coldest: { panel: 'roof', tempC: 4 },
     product: { panel: 'left', minutes: 9, needed: 4, step: 'foam' },
+    label: { panel: 'left', minutes: 8, needed: 4, step: 'foam' },
     sun: { panel: 'left', brightestWm2: 600, dimmestWm2: 60 },
   },
 };
@@ -180,8 +181,8 @@ const SUNNY: Omit<Situation, 'house' | 'method'> = {
 function trace(house: HouseRules): string {
   const days = (count: number): number => count * 24 * MS_PER_HOUR;
   const methods = METHODS.flatMap(({ id }) => [
-    shopMethod(id, house, { delicateWheels: false }),
-    shopMethod(id, house, { delicateWheels: true }),
+    methodWith(id, { house, vehicle: { ...VEHICLE, delicateWheels: false } }),
+    methodWith(id, { house, vehicle: { ...VEHICLE, delicateWheels: true } }),
   ]);
   const findings = methods.flatMap((method) =>
     [BAY, DRIVE].flatMap((place) => RULES.map((rule) => rule.judge({ ...SUNNY, place, method, house }))),

@@ -5,6 +5,8 @@ import { removedBy } from './wash-step.js';
 
 type Derived =
   | 'minutes'
+  | 'productMinor'
+  | 'warmestNeedC'
   | 'meterSeconds'
   | 'litres'
   | 'removes'
@@ -22,6 +24,16 @@ export interface MethodRow extends Omit<Method, Derived> {
   readonly strips?: boolean;
 }
 
+/** What the products of these steps cost, whole minor units. */
+export const productMinorOf = (steps: Method['steps']): number =>
+  Math.round(sumOf(steps, ({ product }) => product?.costMinor ?? 0));
+
+/** The warmest that a product needs which the method cannot do without, °C; null: any air will do. */
+function warmestNeedOf(steps: Method['steps']): number | null {
+  const needs = steps.flatMap(({ product }) => (product?.isEssential ? (product.lowestWorkC ?? []) : []));
+  return needs.length === 0 ? null : Math.max(...needs);
+}
+
 /** The whole method from its row: minutes, litres, paid seconds, what comes off, whether anything rubs the paint. */
 export function describeMethod(row: MethodRow): Method {
   const { steps, setUpMinutes } = row;
@@ -30,6 +42,8 @@ export function describeMethod(row: MethodRow): Method {
     minutes: plainSum(setUpMinutes + sumOf(steps, ({ minutes }) => minutes)),
     meterSeconds: plainSum(60 * sumOf(steps, ({ minutes, onMeter }) => (onMeter ? minutes : 0))),
     litres: sumOf(steps, ({ litres }) => litres),
+    productMinor: productMinorOf(steps),
+    warmestNeedC: warmestNeedOf(steps),
     removes: removedBy(steps, ZONE_GROUPS),
     contact: steps.some(({ contact }) => contact),
     // Whatever does not reach the upper body is no wash.
@@ -38,4 +52,15 @@ export function describeMethod(row: MethodRow): Method {
     leavesBare: row.strips === true && !steps.some(({ id }) => id === 'seal'),
     status: 'judgement',
   };
+}
+
+/** The same method with other steps: all its figures follow; hands are wet for the same share of it. */
+export function withSteps(method: Method, steps: Method['steps']): Method {
+  const before = sumOf(method.steps, ({ minutes }) => minutes);
+  const after = sumOf(steps, ({ minutes }) => minutes);
+  const handsMinutes =
+    before > 0
+      ? Math.min(plainSum((method.handsMinutes * after) / before), plainSum(method.setUpMinutes + after))
+      : method.handsMinutes;
+  return describeMethod({ ...method, steps, handsMinutes });
 }

@@ -1,9 +1,11 @@
 import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
+import { productMinorOf } from './describe-method.js';
 import { sumOf } from './plain-sum.js';
 import { partShare, type Part, partsOf } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy, type WashStep } from './wash-step.js';
+import { shareOfProduct } from './step-product.js';
 import type { Before, Way } from './way-id.js';
 import { isBody, startOf, usualWay } from './way.js';
 
@@ -49,6 +51,7 @@ function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | nu
     minutes: step.minutes * share + extraMinutes,
     litres: step.litres * share,
     ...(step.mixLitres === undefined ? {} : { mixLitres: step.mixLitres * share }),
+    ...(step.product ? { product: shareOfProduct(step.product, share) } : {}),
     part: part.id,
   };
 }
@@ -97,6 +100,7 @@ export function inWay(method: Method, way: Way): Method {
     handsMinutes: Math.min(minutes, plainTotal((method.handsMinutes * minutes) / plainMinutes)),
     meterSeconds: plainTotal(60 * sumOf(steps, (step) => (step.onMeter ? step.minutes : 0))),
     litres: plainTotal(sumOf(steps, ({ litres }) => litres)),
+    productMinor: productMinorOf(steps),
     removes: removedBy(plain, ZONE_GROUPS),
   };
 }

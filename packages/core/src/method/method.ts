@@ -19,6 +19,8 @@ export const METHOD_IDS = [
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 
+export const isMethodId = (id: string): id is MethodId => (METHOD_IDS as readonly string[]).includes(id);
+
 /** How the last water leaves by hand. */
 export type DriedBy = 'blow-and-towel' | 'towel' | 'blower';
 
@@ -82,14 +84,13 @@ export interface Method {
   readonly bucketC: number | null;
   readonly litres: number;
   readonly needs: readonly MethodNeed[];
-  /** In-use pH of its soap (label data of a typical product). */
-  readonly soapPh: number;
-  /** Products need at least this air, °C; null: any. */
+  /** The products that it cannot do without need at least this air, °C; null: any. */
   readonly warmestNeedC: number | null;
   /** Heaviest soil grade that it cleans honestly, by group; 0: it does not go there. */
   readonly ceilingGrade: ByGroup;
   readonly leaves: readonly Leftover[];
   readonly media: Media;
+  /** Of all that its steps put on, minor units. */
   readonly productMinor: number;
   /** Share of salt taken off by zone group. */
   readonly removes: ByGroup;

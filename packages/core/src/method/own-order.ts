@@ -45,6 +45,13 @@ export function inOwnOrder(steps: readonly WashStep[], variant: Variant): WashSt
     const step = byKey.get(key) ?? extraOf(key);
     if (!step || variant.leftOut.includes(key)) return [];
     const own = variant.steps.find((one) => one.key === key);
-    return [{ ...step, minutes: own?.minutes ?? step.minutes, ...(own?.note ? { note: own.note } : {}) }];
+    const minutes = own?.minutes ?? null;
+    return [
+      {
+        ...step,
+        ...(minutes === null ? {} : { minutes, hasOwnMinutes: true }),
+        ...(own?.note ? { note: own.note } : {}),
+      },
+    ];
   });
 }

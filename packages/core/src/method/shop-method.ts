@@ -61,7 +61,6 @@ const buckets: Edit = (row, { choices, numbers }) => {
   const one =
     choices.buckets === 'one' || (choices.buckets === 'by-kit' && numbers.mittsOwned >= MITT_PER_PANEL);
   const bothSoaped = choices.rinseBucketSoap === 'yes' && !one;
-  const soapMinor = bothSoaped ? 15 : 0;
   const edited = mapStep(row, 'contact', (step) => ({
     ...step,
     litres: one ? step.litres / 2 : step.litres,
@@ -69,7 +68,6 @@ const buckets: Edit = (row, { choices, numbers }) => {
   }));
   return {
     ...edited,
-    productMinor: row.productMinor + soapMinor,
     media: { ...row.media, mitts: one ? MITT_PER_PANEL : row.media.mitts },
   };
 };
@@ -133,9 +131,6 @@ const stripEachTime: Edit = (row, { choices }) => {
   return {
     ...row,
     steps: [...row.steps.slice(0, finish), ...strip, ...row.steps.slice(finish), SEAL],
-    soapPh: Math.max(row.soapPh, 11.5),
-    warmestNeedC: Math.max(row.warmestNeedC ?? -Infinity, 10),
-    productMinor: row.productMinor + 500,
     strips: true,
   };
 };
@@ -146,14 +141,13 @@ const underbodyBy: Edit = (row, { choices }) => {
   return editSteps(row, (steps) => steps.filter((step) => step.id !== dropped));
 };
 
-/** The site's soap runs on the meter and is stronger. */
+/** The site's soap runs on the meter. */
 const baySoap: Edit = (row, { choices }) => {
   if (choices.baySoap === 'own-foam' || !row.needs.includes('own-foam')) return row;
   const metered = mapStep(row, 'foam', (step) => ({ ...step, onMeter: true }));
   return {
     ...metered,
     needs: row.needs.filter((need) => need !== 'own-foam'),
-    soapPh: Math.max(row.soapPh, 11.5),
   };
 };
 
@@ -204,9 +198,15 @@ const inTenths = (value: number): number => Math.round(value * TENTHS) / TENTHS;
 const minutesOf = (steps: readonly WashStep[]): number =>
   steps.reduce((sum, { minutes }) => sum + minutes, 0);
 
-/** A method is written down for a saloon; a larger body takes more minutes, water and product. */
-const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
-  const factor = 1 + (BODY_SIZE[bodyClass] - 1) * (numbers.sizeCountsPercent / 100);
+/** How much more there is of this body than of a saloon, as the shop counts it. */
+export const sizeFactor = (
+  { numbers }: Pick<HouseRules, 'numbers'>,
+  { bodyClass = 'saloon' }: Pick<WashedCar, 'bodyClass'>,
+): number => 1 + (BODY_SIZE[bodyClass] - 1) * (numbers.sizeCountsPercent / 100);
+
+/** A method is written down for a saloon; a larger body takes more minutes and water. */
+const bySize: Edit = (row, house, vehicle) => {
+  const factor = sizeFactor(house, vehicle);
   const before = minutesOf(row.steps);
   if (factor === 1 || before === 0) return row;
   const steps = row.steps.map((step) =>
@@ -226,7 +226,6 @@ const bySize: Edit = (row, { numbers }, { bodyClass = 'saloon' }) => {
       inTenths((row.handsMinutes * minutesOf(steps)) / before),
       plainSum(row.setUpMinutes + minutesOf(steps)),
     ),
-    productMinor: Math.round(row.productMinor * factor),
   };
 };
 

@@ -1,4 +1,5 @@
 import type { PartId } from './section.js';
+import type { StepProduct } from './step-product.js';
 import type { ByGroup, ZoneGroup } from '../vehicle/index.js';
 
 export const WASH_STEP_IDS = [
@@ -55,6 +56,10 @@ export interface WashStep {
   readonly direction?: 'bottom-up' | 'top-down';
   /** In the shop's own words. */
   readonly note?: string;
+  /** The shop says how long it takes: the dwell of a bottle does not change it. */
+  readonly hasOwnMinutes?: boolean;
+  /** What it puts on; absent: nothing, or not looked up yet. */
+  readonly product?: StepProduct;
   /** The part of the car that it is done on; absent: all of it. */
   readonly part?: PartId;
 }

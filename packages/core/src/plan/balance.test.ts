@@ -1,11 +1,13 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { inWay, methodOf, shopMethods, wayOf } from '../method/index.js';
+import { EMPTY_SHELF } from '../kit/index.js';
+import { DEFAULT_LIMITS } from '../rules/index.js';
+import { inWay, METHOD_IDS, methodOf, wayOf } from '../method/index.js';
 import { NO_SALT, type RoadHour } from '../road/index.js';
 import { carLife, compileLife, runLedger, surroundings } from '../salt/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, circumstances, DRIVE, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
+import { BAY, bottle, circumstances, DRIVE, HEATED_UNIT, methodWith, VEHICLE } from '../testing/shop.js';
 import { EVEN_WEEK } from '../vehicle/index.js';
 import { everyHour, placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
 import { COLD_LAKE_PORT, simulateWeather } from '../weather/index.js';
@@ -62,6 +64,8 @@ describe('the balance', () => {
     bands,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
+    limits: DEFAULT_LIMITS,
+    shelf: EMPTY_SHELF,
     soil: CLEAN,
     ledger,
     ahead,
@@ -92,6 +96,8 @@ describe('the balance', () => {
       bands,
       prices: DEFAULT_PRICES,
       house: DEFAULT_HOUSE,
+      limits: DEFAULT_LIMITS,
+      shelf: EMPTY_SHELF,
       soil: CLEAN,
       ledger,
       ahead,
@@ -120,8 +126,9 @@ describe('the balance', () => {
 describe('what a wash costs', () => {
   it('is a visit, the meter run in the cheapest way, and product', () => {
     // Touch-free: wheels and foam off the meter, then nine paid minutes in a row: 3.00 and six blocks of 1.00.
-    const touchFree = washCost(BAY, methodOf('bay-touch-free'));
-    expect(touchFree).toMatchObject({ visitMinor: 0, meterMinor: 900, productMinor: 90, totalMinor: 990 });
+    const touchFree = washCost(BAY, methodWith('bay-touch-free'));
+    // Typical labels: 100 mL of wheel cleaner and of pre-wash, 9.4 mL of drying aid.
+    expect(touchFree).toMatchObject({ visitMinor: 0, meterMinor: 900, productMinor: 233, totalMinor: 1133 });
     // By hand: 21 unpaid minutes before the last rinse, so it is stopped and started again.
     const byHand = washCost(BAY, methodOf('bay-contact'));
     expect(byHand.meter?.stopAfter).toEqual([0]);
@@ -136,7 +143,13 @@ describe('what a wash costs', () => {
 
   it('is the price of the visit where there is no meter', () => {
     const place = { ...HEATED_UNIT, methods: [{ methodId: 'garage-rinseless', priceMinor: 1400 }] };
-    expect(washCost(place, methodOf('garage-rinseless'))).toMatchObject({ totalMinor: 1460, meter: null });
+    expect(washCost(place, methodOf('garage-rinseless'))).toMatchObject({ totalMinor: 1400, meter: null });
+    const products = [bottle({ role: 'rinseless', usualParts: 99, fewestParts: 1, priceMinor: 1000 })];
+    // 7 L of bucket, 2 L of pre-soak and 150 mL of aid at 1:15; of the wheels a typical cleaner.
+    const rinselessMinor = 70 + 2000 / 16 + 150 / 16;
+    expect(washCost(place, methodWith('garage-rinseless', { products })).totalMinor).toBe(
+      1400 + Math.round(rinselessMinor + 120),
+    );
   });
 });
 
@@ -145,7 +158,12 @@ const never = (): never => {
 };
 
 describe('cadences', () => {
-  const input = { life: past, methods: shopMethods(DEFAULT_HOUSE), places: PLACES, prices: DEFAULT_PRICES };
+  const input = {
+    life: past,
+    methods: METHOD_IDS.map((id) => methodWith(id)),
+    places: PLACES,
+    prices: DEFAULT_PRICES,
+  };
   const touchFree = (everyDays: number) => ({ methodId: 'bay-touch-free', everyDays });
 
   it('wash as often as they say, and save the more for it', () => {
@@ -155,7 +173,7 @@ describe('cadences', () => {
     expect(monthly.washCount).toBe(1);
     expect(weekly.activeHoursSaved).toBeGreaterThan(monthly.activeHoursSaved);
     expect(monthly.activeHoursSaved).toBeGreaterThan(0);
-    expect(weekly.moneyMinor).toBe(4 * 990);
+    expect(weekly.moneyMinor).toBe(4 * 1133);
     expect(weekly.minutes).toBe(4 * (methodOf('bay-touch-free').minutes + 20));
   });
 

@@ -1,11 +1,12 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import { type Leftover, type Media, inWay, shopMethods, wayOf, type WayId } from '../method/index.js';
+import type { Leftover, Media, WayId } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
-import { type Finding, gapWaterMl, gradeAtContact } from '../rules/index.js';
+import { type Finding, gapWaterMl, gradeAtContact, type Limits } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
 import { type ByGroup, type Vehicle, zoneOf } from '../vehicle/index.js';
-import type { Band, VerdictKind } from '../verdict/index.js';
+import { type Band, methodsInWays, type VerdictKind } from '../verdict/index.js';
+import type { Shelf } from '../kit/index.js';
 import type { Prices } from './data/prices.js';
 import { type WashCost, washCost } from './wash-cost.js';
 
@@ -48,6 +49,8 @@ export interface BalanceCase {
   readonly bands: readonly Band[];
   readonly prices: Prices;
   readonly house: HouseRules;
+  readonly limits: Limits;
+  readonly shelf: Shelf;
   readonly soil: ByGroup;
   readonly ledger: SaltLedger;
   /** From the present hour on. */
@@ -76,15 +79,14 @@ function leftAfter(input: BalanceCase, removes: ByGroup): ZoneSalt[] {
 export function balance(input: BalanceCase): BalanceRow[] {
   const firstMs = input.ahead[0]?.atMs ?? input.atMs;
   const hourIndex = Math.max(0, Math.round((input.atMs - firstMs) / MS_PER_HOUR));
-  const methods = shopMethods(input.house, input.vehicle);
+  const methodOf = methodsInWays(input);
   return input.bands.flatMap((band): BalanceRow[] => {
     const place = input.places.find(({ id }) => id === band.placeId);
-    const plain = methods.find(({ id }) => id === band.methodId);
-    if (!place || !plain || !place.methods.some(({ methodId }) => methodId === plain.id)) return [];
+    if (!place?.methods.some(({ methodId }) => methodId === band.methodId)) return [];
     const cell = band.cells.find(({ startMs }) => startMs === input.atMs);
     const limiting = band.refusal ?? cell?.limiting;
     if (!limiting) return [];
-    const method = inWay(plain, wayOf(plain, cell?.wayId ?? null));
+    const method = methodOf(band.methodId, cell ?? {});
     const queue = place.queue ? queueMinutes(place, localTime(input.atMs, place.timeZone)) : 0;
     const minutes = {
       wash: method.minutes,

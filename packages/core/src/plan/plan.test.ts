@@ -2,7 +2,7 @@ import { MS_PER_DAY } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { houseWith } from '../testing/shop.js';
+import { houseWith, methodWith } from '../testing/shop.js';
 import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
 import { NO_EXTRAS } from '../season/index.js';
 import {
@@ -24,7 +24,7 @@ const PLACE = {
 
 const CASE: ValueCase = {
   place: PLACE,
-  method: methodOf('bay-touch-free'),
+  method: methodWith('bay-touch-free'),
   prices: DEFAULT_PRICES,
   activeHoursSaved: 40,
   windChillC: 0,
@@ -57,7 +57,7 @@ describe('washValue', () => {
   it('prices salt, money and time with travel both ways', () => {
     expect(washValue(CASE)).toMatchObject({
       saltMinor: 480,
-      moneyMinor: -750 - 90,
+      moneyMinor: -750 - 233,
       timeMinor: -1200 * (50 / 60),
     });
   });

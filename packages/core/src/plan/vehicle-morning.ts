@@ -1,13 +1,21 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import { inWay, type Method, shopMethod, type WayId, wayOf } from '../method/index.js';
+import type { Method, WayId } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
-import { weakestProtection } from '../protection/index.js';
-import { type Finding, gradeAtContact, type Limits, wearLimitPh } from '../rules/index.js';
+import { type Finding, gradeAtContact, type Limits, wearsProtection } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
 import { type Extras, extrasFor, NO_EXTRAS, type SeasonJobRow } from '../season/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { AskedStart, Band, Cell, MemberFailures, PlaceWeather, VerdictKind } from '../verdict/index.js';
+import {
+  type AskedStart,
+  type Band,
+  type Cell,
+  methodsInWays,
+  type MemberFailures,
+  type PlaceWeather,
+  type VerdictKind,
+} from '../verdict/index.js';
+import type { Shelf } from '../kit/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
@@ -70,6 +78,7 @@ export interface MorningCase {
   readonly limits: Limits;
   readonly prices: Prices;
   readonly house: HouseRules;
+  readonly shelf: Shelf;
   readonly soil: ByGroup;
   readonly bands: readonly Band[];
   readonly ledger: SaltLedger;
@@ -138,29 +147,18 @@ function extrasAt(input: MorningCase, place: Place, visit: { method: Method; sta
   });
 }
 
-/** The method in each of its ways, each made once. */
-function methodInWays(plain: Method): (wayId: WayId) => Method {
-  const made = new Map<WayId, Method>();
-  return (wayId) => {
-    const known = made.get(wayId) ?? inWay(plain, wayOf(plain, wayId));
-    made.set(wayId, known);
-    return known;
-  };
-}
-
 function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Window[] {
   const place = input.places.find(({ id }) => id === band.placeId);
   if (!place || input.ahead.length === 0 || band.cells.length === 0) return [];
-  const plain = shopMethod(band.methodId, input.house, input.vehicle);
-  const inWays = methodInWays(plain);
+  const methodOf = methodsInWays(input);
+  const plain = methodOf(band.methodId, {});
   const going = band.cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs);
   const hourOf = ({ startMs }: Cell): number => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR);
   const saved = savedOf(plain);
-  const wears = wearsProtection(input, plain);
   const indoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   return going.map((cell) => {
     const i = hourOf(cell);
-    const method = inWays(cell.wayId);
+    const method = methodOf(band.methodId, cell);
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const queue = place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0;
     const extras = extrasAt(input, place, { method, startMs });
@@ -174,7 +172,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       windChillC,
       gradeAtContact: gradeAtContact(method, input.soil),
       queueMinutes: queue,
-      wearsProtection: wears,
+      wearsProtection: wearsProtection({ ...input, method }),
       verdict: cell.verdict,
       daysLate: Math.max(0, (startMs - due.dueMs) / MS_PER_DAY),
     });
@@ -199,12 +197,6 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       value,
     };
   });
-}
-
-function wearsProtection({ vehicle, limits }: MorningCase, method: Method): boolean {
-  const weakest = weakestProtection(vehicle);
-  if (!weakest || method.strips) return false;
-  return wearLimitPh(weakest.kind, limits) < method.soapPh;
 }
 
 /** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */

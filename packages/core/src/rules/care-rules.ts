@@ -1,9 +1,8 @@
 import { removedBy } from '../method/index.js';
-import { PH_STANDS, type Stands, weakestProtection } from '../protection/index.js';
+import { weakestProtection } from '../protection/index.js';
 import { gradeLeft } from '../soil/index.js';
-import { type ByGroup, type Protection, PROTECTIONS } from '../vehicle/index.js';
+import type { ByGroup } from '../vehicle/index.js';
 import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
-import type { LimitId, Limits } from './data/limits.js';
 
 export const coldHands: Rule = {
   id: 'cold-hands',
@@ -56,51 +55,6 @@ export const iceOnGround: Rule = {
       limit: limits.groundFreezesC,
     };
     return margin < 0 ? { remedy: 'grit-run-off', ...base, level: 'condition' } : base;
-  },
-};
-
-const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
-  wax: 'waxPh',
-  sealant: 'sealantPh',
-  'spray-ceramic': 'sealantPh',
-  coating: 'coatingPh',
-  film: 'filmPh',
-};
-
-/** Soap above this wears that protection. */
-export const wearLimitPh = (kind: Exclude<Protection, 'bare'>, limits: Limits): number =>
-  limits[PH_LIMIT[kind]];
-
-/** The pH that each protection stands in this shop: what the settings say above, the trade's figures below. */
-export const shopStands = (limits: Limits): Stands =>
-  Object.fromEntries(
-    PROTECTIONS.flatMap((kind) =>
-      kind === 'bare' ? [] : [[kind, { low: PH_STANDS[kind].low, high: wearLimitPh(kind, limits) }]],
-    ),
-  ) as unknown as Stands;
-
-export const wear: Rule = {
-  id: 'wear',
-  question: 'Does its soap wear what protects any zone?',
-  glyph: 'wear',
-  changesWithTime: false,
-  limits: ['waxPh', 'sealantPh', 'coatingPh', 'filmPh'],
-  reads: ['vehicle.protection', 'vehicle.protections', 'method.soapPh', 'method.strips'],
-  judge: ({ vehicle, method, limits }) => {
-    const weakest = weakestProtection(vehicle);
-    // A wash that strips on purpose is sealed again, or coated.
-    if (!weakest || method.strips) return clear('wear');
-    const limit = wearLimitPh(weakest.kind, limits);
-    const actual = method.soapPh;
-    const found = ofDegree('wear', 'condition', {
-      margin: limit - actual,
-      unit: 'pH',
-      scale: 1,
-      actual,
-      limit,
-    });
-    const { zone } = weakest;
-    return found.level === 'condition' ? { zone, remedy: 'protect-after', ...found } : { zone, ...found };
   },
 };
 

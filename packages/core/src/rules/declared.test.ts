@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { inUsualWay, METHODS, shopMethod } from '../method/index.js';
+import { inUsualWay, METHODS } from '../method/index.js';
 import { SITE_RULES } from '../place/index.js';
-import { BAY, DRIVE, HEATED_UNIT, houseWith, VEHICLE, WATER } from '../testing/shop.js';
+import { BAY, DRIVE, HEATED_UNIT, houseWith, methodWith, VEHICLE, WATER } from '../testing/shop.js';
 import { byGroup, CAR_ZONE_IDS, PROTECTIONS } from '../vehicle/index.js';
 import type { WaterOutcome } from '../wash/index.js';
 import { hashUnit } from '../weather/index.js';
@@ -67,6 +67,7 @@ function anyWater({ within, some }: ReturnType<typeof dice>): WaterOutcome {
     dryGlass: some(0.8) ? { panel: 'windscreen', ...dries() } : null,
     coldest: { panel: 'roof', tempC: within(-20, 10) },
     product: { panel: 'left', ...wait(30) },
+    label: some(0.8) ? { panel: 'left', ...wait(12) } : null,
     sun: { panel: 'left', brightestWm2: dimmestWm2 + within(0, 500), dimmestWm2 },
   };
 }
@@ -110,7 +111,7 @@ function anySituation(seed: number): Situation {
         : [],
     },
     place,
-    method: inUsualWay(shopMethod(oneOf(METHODS).id, house)),
+    method: inUsualWay(methodWith(oneOf(METHODS).id, { house, vehicle: { ...VEHICLE, protection } })),
     limits: DEFAULT_LIMITS,
     house,
     soil: byGroup(() => Math.floor(within(0, 6))),

@@ -1,12 +1,6 @@
-import {
-  coldHands,
-  forecastAgrees,
-  iceOnGround,
-  reSoiling,
-  scratch,
-  soilCeiling,
-  wear,
-} from './care-rules.js';
+import { coldHands, forecastAgrees, iceOnGround, reSoiling, scratch, soilCeiling } from './care-rules.js';
+import { chemicals, wear } from './chemistry-rules.js';
+import { labelTime } from './label-time.js';
 import type { Finding, FindingLevel, Rule, RuleId, Situation } from './rule.js';
 import {
   daylightRule,
@@ -26,11 +20,13 @@ export const RULES: readonly Rule[] = [
   floorDrain,
   soilCeiling,
   scratch,
+  chemicals,
   tapFrost,
   openHours,
   iceOnCar,
   spots,
   dryOn,
+  labelTime,
   directSun,
   falling,
   daylightRule,
@@ -97,7 +93,7 @@ export interface Judgement {
 }
 
 /** Rules about the water and the products on the car: another way of doing the same method may answer them otherwise. */
-const WATER_RULES: readonly Rule[] = [iceOnCar, spots, dryOn];
+const WATER_RULES: readonly Rule[] = [iceOnCar, spots, dryOn, labelTime];
 export const WATER_RULE_IDS: ReadonlySet<RuleId> = new Set(WATER_RULES.map(({ id }) => id));
 const READS_WATER: ReadonlySet<RuleId> = new Set([...WATER_RULE_IDS, directSun.id]);
 

@@ -1,5 +1,6 @@
 import { HOUSE_RULES } from '../house/index.js';
-import { inWay, METHODS, waysOf } from '../method/index.js';
+import { EMPTY_SHELF, equip } from '../kit/index.js';
+import { inWay, type Method, METHODS, waysOf } from '../method/index.js';
 import { CLAIMED_LIFE_DAYS, PH_STANDS } from '../protection/index.js';
 import { SALT_ZONES, TRAFFIC_SIDE_FACTOR } from '../salt/index.js';
 import { type ByGroup, PROTECTIONS, ZONE_GROUPS } from '../vehicle/index.js';
@@ -31,12 +32,20 @@ const ruleSections = (): string[] =>
 const groups = (values: ByGroup): string => ZONE_GROUPS.map((group) => rounded(values[group])).join(' / ');
 const rounded = (value: number): number => Math.round(value * 100) / 100;
 
+/** A saloon without protection, and a kit without bottles. */
+const typical = (method: Method): Method =>
+  equip(method, {
+    vehicle: { protection: 'bare', protections: [], delicateWheels: false },
+    shelf: EMPTY_SHELF,
+    sizeFactor: 1,
+  });
+
 const methodTable = (): string[] => [
-  `| method | at | minutes | litres | paid s | ways, the usual one first | soap pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
+  `| method | at | minutes | litres | paid s | ways, the usual one first | strongest typical pH | soil up to grade (${ZONE_GROUPS.join(' / ')}) | takes off (same order) | leaves |`,
   '|---|---|---|---|---|---|---|---|---|---|',
   ...METHODS.map((method) => {
-    const { id, placeKinds, minutes, litres, meterSeconds, drying, soapPh, ceilingGrade, removes, leaves } =
-      method;
+    const soapPh = Math.max(7, ...typical(method).steps.map(({ product }) => product?.inUsePh ?? 7));
+    const { id, placeKinds, minutes, litres, meterSeconds, drying, ceilingGrade, removes, leaves } = method;
     const off =
       drying.kind === 'left'
         ? `${drying.filmShare * 100} % stays`

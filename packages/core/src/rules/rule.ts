@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house/index.js';
-import type { Before, Method, SectionId } from '../method/index.js';
+import type { Before, Method, SectionId, WashStepId } from '../method/index.js';
 import type { WaterOutcome } from '../wash/index.js';
 import type { Place, SiteRule } from '../place/index.js';
 import type { ByGroup, CarZone, PanelId, Vehicle } from '../vehicle/index.js';
@@ -96,6 +96,9 @@ export interface Finding {
   readonly remedy?: RemedyId;
   readonly zone?: CarZone;
   readonly siteRule?: SiteRule;
+  /** The step that it is about, and the one whose product lies under it. */
+  readonly step?: WashStepId;
+  readonly under?: WashStepId;
   /** A second number that the words need, in a unit that the rule fixes. */
   readonly amount?: number;
 }
@@ -136,7 +139,9 @@ export type RuleId =
   | 're-soiling'
   | 'site-rule'
   | 'direct-sun'
-  | 'working-warmth';
+  | 'working-warmth'
+  | 'label-time'
+  | 'chemicals';
 
 export interface Rule {
   readonly id: RuleId;

@@ -1,8 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { methodOf } from '../method/index.js';
 import { DEFAULT_HOUSE } from '../house/index.js';
 import { CLEAN } from '../soil/index.js';
-import { DRIVE, houseWith, VEHICLE, WATER } from '../testing/shop.js';
+import { DRIVE, houseWith, methodWith, VEHICLE, WATER } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';
 import type { WaterOutcome } from '../wash/index.js';
 import {
@@ -45,13 +44,14 @@ const CALM: WaterOutcome = {
   dryGlass: null,
   coldest: { panel: 'roof', tempC: 3 },
   product: { panel: 'roof', minutes: null, needed: 6, step: 'foam' },
+  label: null,
   sun: { panel: 'left', brightestWm2: 100, dimmestWm2: 20 },
 };
 
 const situation = (change: Partial<Situation> = {}): Situation => ({
   vehicle: VEHICLE,
   place: DRIVE,
-  method: methodOf('drive-hose'),
+  method: methodWith('drive-hose'),
   limits: DEFAULT_LIMITS,
   house: DEFAULT_HOUSE,
   soil: CLEAN,
@@ -76,8 +76,8 @@ const water = ({ ice, dry, product, ...change }: Waits & Partial<Omit<WaterOutco
 });
 
 const NOTHING_FLIES = {
-  ...methodOf('garage-rinseless'),
-  steps: methodOf('garage-rinseless').steps.filter(({ id }) => id !== 'pre-soak'),
+  ...methodWith('garage-rinseless'),
+  steps: methodWith('garage-rinseless').steps.filter(({ id }) => id !== 'pre-soak'),
 };
 /** What waits 12 minutes for the towel has a third of them in hand. */
 const IN_TIME = 12 * 1.33;
@@ -235,7 +235,7 @@ describe('each rule at, below and above its limit', () => {
     },
     {
       ruleId: 'method-offered',
-      change: { method: methodOf('bay-touch-free') },
+      change: { method: methodWith('bay-touch-free') },
       level: 'block',
       why: 'no bay on a drive',
     },
@@ -248,13 +248,13 @@ describe('each rule at, below and above its limit', () => {
     { ruleId: 'floor-drain', change: {}, level: 'clear', why: 'outdoors it runs off' },
     {
       ruleId: 'wear',
-      change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodOf('touchless-automatic') },
+      change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodWith('touchless-automatic') },
       level: 'condition',
       why: 'strong soap on wax',
     },
     {
       ruleId: 'wear',
-      change: { vehicle: { ...VEHICLE, protection: 'coating' }, method: methodOf('touchless-automatic') },
+      change: { vehicle: { ...VEHICLE, protection: 'coating' }, method: methodWith('touchless-automatic') },
       level: 'clear',
       why: 'a coating stands it',
     },
@@ -279,13 +279,13 @@ describe('rules of soil, site, sun and the night', () => {
   it.each<{ ruleId: RuleId; change: Partial<Situation>; level: Finding['level']; why: string }>([
     {
       ruleId: 'soil-ceiling',
-      change: { ...dirty(3), method: methodOf('garage-rinseless') },
+      change: { ...dirty(3), method: methodWith('garage-rinseless') },
       level: 'clear',
       why: 'at its ceiling',
     },
     {
       ruleId: 'soil-ceiling',
-      change: { ...dirty(3.5), method: methodOf('garage-rinseless') },
+      change: { ...dirty(3.5), method: methodWith('garage-rinseless') },
       level: 'block',
       why: 'beyond it on bare paint',
     },
@@ -293,7 +293,7 @@ describe('rules of soil, site, sun and the night', () => {
       ruleId: 'soil-ceiling',
       change: {
         ...dirty(4),
-        method: methodOf('garage-rinseless'),
+        method: methodWith('garage-rinseless'),
         vehicle: { ...VEHICLE, protection: 'coating' },
       },
       level: 'condition',
@@ -303,7 +303,7 @@ describe('rules of soil, site, sun and the night', () => {
       ruleId: 'soil-ceiling',
       change: {
         ...dirty(4.5),
-        method: methodOf('garage-rinseless'),
+        method: methodWith('garage-rinseless'),
         vehicle: { ...VEHICLE, protection: 'coating' },
       },
       level: 'block',
@@ -311,56 +311,56 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'soil-ceiling',
-      change: { ...dirty(5), method: methodOf('salt-flush') },
+      change: { ...dirty(5), method: methodWith('salt-flush') },
       level: 'clear',
       why: 'a flush does not go on the body above',
     },
     {
       ruleId: 'scratch',
-      change: { ...dirty(5), method: methodOf('bay-touch-free') },
+      change: { ...dirty(5), method: methodWith('bay-touch-free') },
       level: 'clear',
       why: 'nothing rubs',
     },
     {
       ruleId: 'scratch',
-      change: { ...dirty(5), method: methodOf('bay-contact') },
+      change: { ...dirty(5), method: methodWith('bay-contact') },
       level: 'clear',
       why: 'rinsed before it is rubbed',
     },
     {
       ruleId: 'scratch',
-      change: { ...dirty(2.5), method: methodOf('waterless') },
+      change: { ...dirty(2.5), method: methodWith('waterless') },
       level: 'clear',
       why: 'at the limit',
     },
     {
       ruleId: 'scratch',
-      change: { ...dirty(2.6), method: methodOf('waterless') },
+      change: { ...dirty(2.6), method: methodWith('waterless') },
       level: 'condition',
       why: 'rinse the grit off first',
     },
     {
       ruleId: 'scratch',
-      change: { ...dirty(3.6), method: methodOf('waterless') },
+      change: { ...dirty(3.6), method: methodWith('waterless') },
       level: 'block',
       why: 'grit would mark it',
     },
     { ruleId: 'seals-overnight', change: { overnightC: -9 }, level: 'clear', why: 'gaps are blown out' },
     {
       ruleId: 'seals-overnight',
-      change: { overnightC: -9, method: methodOf('touchless-automatic') },
+      change: { overnightC: -9, method: methodWith('touchless-automatic') },
       level: 'condition',
       why: 'the machine leaves 15 mL in them',
     },
     {
       ruleId: 'seals-overnight',
-      change: { overnightC: 0, method: methodOf('touchless-automatic') },
+      change: { overnightC: 0, method: methodWith('touchless-automatic') },
       level: 'clear',
       why: 'a night at freezing point',
     },
     {
       ruleId: 'seals-overnight',
-      change: { overnightC: null, method: methodOf('touchless-automatic') },
+      change: { overnightC: null, method: methodWith('touchless-automatic') },
       level: 'unknown',
       why: 'the night is not in the forecast',
     },
@@ -384,7 +384,7 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'dry-on',
-      change: { ...water({ product: { minutes: 1 } }), method: methodOf('salt-flush') },
+      change: { ...water({ product: { minutes: 1 } }), method: methodWith('salt-flush') },
       level: 'clear',
       why: 'nothing dwells',
     },
@@ -468,13 +468,13 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'working-warmth',
-      change: { ...site({ airTempC: 9.9 }), method: methodOf('strip-reseal') },
+      change: { ...site({ airTempC: 9.9 }), method: methodWith('strip-reseal') },
       level: 'block',
       why: 'sealant wants 10 °C',
     },
     {
       ruleId: 'working-warmth',
-      change: { ...site({ airTempC: 10 }), method: methodOf('strip-reseal') },
+      change: { ...site({ airTempC: 10 }), method: methodWith('strip-reseal') },
       level: 'clear',
       why: 'just warm enough',
     },
@@ -488,26 +488,26 @@ describe('rules of soil, site, sun and the night', () => {
       ruleId: 'wear',
       change: {
         vehicle: { ...VEHICLE, protection: 'coating', protections: [WAX] },
-        method: methodOf('touchless-automatic'),
+        method: methodWith('touchless-automatic'),
       },
       level: 'condition',
       why: 'one waxed zone on a coated car',
     },
     {
       ruleId: 'wear',
-      change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodOf('strip-reseal') },
+      change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodWith('strip-reseal') },
       level: 'clear',
       why: 'it strips on purpose',
     },
     {
       ruleId: 'site-rule',
-      change: { place: { ...DRIVE, forbids: ['no-own-bucket'] }, method: methodOf('bay-contact') },
+      change: { place: { ...DRIVE, forbids: ['no-own-bucket'] }, method: methodWith('bay-contact') },
       level: 'block',
       why: 'no buckets',
     },
     {
       ruleId: 'site-rule',
-      change: { place: { ...DRIVE, forbids: ['no-own-foam'] }, method: methodOf('bay-touch-free') },
+      change: { place: { ...DRIVE, forbids: ['no-own-foam'] }, method: methodWith('bay-touch-free') },
       level: 'condition',
       why: 'the site’s soap will do',
     },
@@ -519,13 +519,13 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'site-rule',
-      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodOf('garage-hose') },
+      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodWith('garage-hose') },
       level: 'block',
       why: 'a hose lands on the next car',
     },
     {
       ruleId: 'site-rule',
-      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodOf('garage-rinseless') },
+      change: { place: { ...DRIVE, forbids: ['neighbour-close'] }, method: methodWith('garage-rinseless') },
       level: 'condition',
       why: 'a mist is held back',
     },
@@ -571,12 +571,12 @@ describe('rules of soil, site, sun and the night', () => {
 
   it('name the waxed zone that strong soap would wear', () => {
     const vehicle = { ...VEHICLE, protection: 'coating' as const, protections: [WAX] };
-    expect(found('wear', { vehicle, method: methodOf('touchless-automatic') }).zone).toBe('rear');
+    expect(found('wear', { vehicle, method: methodWith('touchless-automatic') }).zone).toBe('rear');
   });
 
   it('judge what a blower leaves by its minerals', () => {
     const drying = { kind: 'wiped', by: 'blower' } as const;
-    const method = { ...methodOf('drive-hose'), drying };
+    const method = { ...methodWith('drive-hose'), drying };
     // A tenth of 500 g/m² at 300 mg/L is 15 mg/m²: shows on black, and demineralised water would not.
     const wet = water({ dry: { minutes: null, filmGramsPerM2: 500 } });
     expect(found('spots', { ...wet, method })).toMatchObject({ level: 'condition', remedy: 'demin-rinse' });
@@ -623,7 +623,7 @@ describe('rules of soil, site, sun and the night', () => {
 });
 
 describe('a film that is left to the machine', () => {
-  const left = { method: methodOf('touchless-automatic') };
+  const left = { method: methodWith('touchless-automatic') };
 
   it.each([
     { tempC: -7.9, level: 'condition', why: 'a thin skin; wipe the gaps' },
@@ -655,12 +655,12 @@ describe('combining', () => {
 
   it('lets a block outweigh what is unknown', () => {
     expect(
-      judgeAll(situation({ site: null, water: null, method: methodOf('bay-touch-free') })).standing,
+      judgeAll(situation({ site: null, water: null, method: methodWith('bay-touch-free') })).standing,
     ).toBe('no');
   });
 
   it('runs every rule, whatever the first one says', () => {
-    expect(judgeAll(situation({ method: methodOf('bay-touch-free') })).findings).toHaveLength(RULES.length);
+    expect(judgeAll(situation({ method: methodWith('bay-touch-free') })).findings).toHaveLength(RULES.length);
   });
 
   it('needs something to combine', () => {

@@ -213,15 +213,12 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
   const firstOnGlass = method.steps.findIndex(({ litres, groups }) => litres > 0 && groups.includes('upper'));
   const mixes = method.steps.map(({ id }) => around.mixes.find((mix) => mix.step === id) ?? null);
   const lastRun = Math.max(...runs.map((run) => run ?? -1));
-  const stays = notRinsed(method.steps);
-  const clashes = chemicalClashes(
-    method.steps.map(({ id, groups, part }, i) => ({
-      id,
-      groups,
-      part,
-      inUsePh: mixes[i]?.product?.inUsePh ?? null,
-    })),
-  );
+  const laid = method.steps.map((step, i) => ({
+    ...step,
+    inUsePh: step.product?.inUsePh ?? mixes[i]?.product?.inUsePh ?? null,
+  }));
+  const stays = notRinsed(laid);
+  const clashes = chemicalClashes(laid);
   return method.steps.map((step, i): RunStep => {
     const run = runs[i] ?? null;
     const endsRun = run !== null && runs[i + 1] !== run;

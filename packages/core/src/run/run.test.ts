@@ -5,7 +5,7 @@ import { inUsualWay, METHOD_IDS, shopMethod, type WashStepId } from '../method/i
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, HEATED_UNIT, houseWith, VEHICLE } from '../testing/shop.js';
+import { BAY, HEATED_UNIT, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
 import type { WeatherHour } from '../weather/index.js';
@@ -49,7 +49,7 @@ function sheet(
     FROM,
   );
   if (!site) throw new Error('an hour without weather');
-  const method = inUsualWay(shopMethod(methodId, DEFAULT_HOUSE, VEHICLE));
+  const method = inUsualWay(methodWith(methodId, kit));
   return runSheet({
     vehicle: VEHICLE,
     place,
@@ -153,7 +153,7 @@ describe('the steps of a wash', () => {
   });
 
   it('stop the meter behind the last paid run, and before it where that is cheapest', () => {
-    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const method = methodWith('bay-contact');
     const stops = (stopAfter: readonly number[] | null) =>
       runSteps(method, { ...PLAIN_STEPS, stopAfter }).flatMap(({ stopsMeter }, i) => (stopsMeter ? [i] : []));
     const runs = meterRunOf(method.steps);
@@ -187,8 +187,8 @@ describe('the steps of a wash', () => {
 
 describe('what stands against a step', () => {
   const faultsAt = (around: Partial<StepsAround>, methodId = 'bay-contact') =>
-    runSteps(shopMethod(methodId, DEFAULT_HOUSE, VEHICLE), { ...PLAIN_STEPS, ...around }).flatMap(
-      ({ id, faults }) => faults.map((fault) => ({ id, ...fault })),
+    runSteps(methodWith(methodId), { ...PLAIN_STEPS, ...around }).flatMap(({ id, faults }) =>
+      faults.map((fault) => ({ id, ...fault })),
     );
 
   it.each([
@@ -290,13 +290,15 @@ describe('what stands against a step', () => {
 
   it('is a product that nothing behind it rinses off', () => {
     const stays = (methodId: string, change: Partial<HouseRules['choices']> = {}) =>
-      runSteps(shopMethod(methodId, houseWith(change)), PLAIN_STEPS).flatMap(({ id, faults }) =>
+      runSteps(methodWith(methodId, { house: houseWith(change) }), PLAIN_STEPS).flatMap(({ id, faults }) =>
         faults.flatMap((fault) => (fault.kind === 'not-rinsed' ? [[id, fault.groups]] : [])),
       );
     for (const methodId of METHOD_IDS) expect(stays(methodId)).toEqual([]);
     expect(stays('garage-rinseless', { strip: 'strip' })).toEqual([]);
-    const coating = shopMethod('pre-coating', DEFAULT_HOUSE).steps;
-    const unrinsed = notRinsed(coating.filter(({ id }) => id !== 'rinse'));
+    const coating = methodWith('pre-coating')
+      .steps.filter(({ id }) => id !== 'rinse')
+      .map((step) => ({ ...step, inUsePh: step.product?.inUsePh ?? null }));
+    const unrinsed = notRinsed(coating);
     expect(
       unrinsed.map((groups, i) => [coating[i]?.id, groups]).filter(([, groups]) => groups?.length),
     ).toEqual([
@@ -403,6 +405,7 @@ describe('a round of several washes', () => {
     fewestParts: 4,
     mostParts: 20,
     capMl: 50,
+    carMl: null,
     dwell: null,
     lowestWorkC: null,
     lowestStoreC: null,

@@ -1,5 +1,6 @@
 import { type WashEffect, washEffect } from '../log/index.js';
-import { type Method, shopMethods } from '../method/index.js';
+import type { Method } from '../method/index.js';
+import { equippedMethods } from '../verdict/index.js';
 import type { Place } from '../place/index.js';
 import { type SaltCourseDay, type TargetState, targetState } from '../plan/index.js';
 import { protectionsAfter } from '../protection/index.js';
@@ -126,7 +127,7 @@ function daysAhead(
 }
 
 /** What a car's state is worked out from, besides weather and roads. */
-interface CarCase extends Pick<ShopFacts, 'house' | 'drivesOn' | 'weather' | 'nowMs'> {
+interface CarCase extends Pick<ShopFacts, 'house' | 'limits' | 'shelf' | 'drivesOn' | 'weather' | 'nowMs'> {
   readonly car: CarFacts;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Place | null;
@@ -134,10 +135,12 @@ interface CarCase extends Pick<ShopFacts, 'house' | 'drivesOn' | 'weather' | 'no
 
 /** A car's state by the hour: what happened since it began counts, and time moves on with the next. */
 export function carStateOf(question: OfCar, keep: Keeper): CarState {
-  const { car, house, drivesOn } = question;
+  const { car, house, limits, shelf, drivesOn } = question;
   const inputs = {
     car,
     house,
+    limits,
+    shelf,
     drivesOn,
     standsAt: standsAt(question),
     nowMs: startOfHourMs(question.nowMs),
@@ -150,7 +153,7 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
 function carState(setting: CarCase, around: Surroundings): CarState {
   const { car, standsAt: at } = setting;
   const { vehicle } = car;
-  const methods = shopMethods(setting.house, vehicle);
+  const methods = equippedMethods({ ...setting, vehicle });
   const washes = car.washes.flatMap((wash) => {
     const method = methods.find(({ id }) => id === wash.methodId);
     return method ? [washEffect(wash, method)] : [];

@@ -1,10 +1,12 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import { type Kit, washesLeft } from '../kit/index.js';
+import { type Kit, shelfOf, washesLeft } from '../kit/index.js';
 import type { WashRecord } from '../log/index.js';
-import { METHOD_IDS, shopMethod } from '../method/index.js';
+import { METHOD_IDS } from '../method/index.js';
 import { PLAN_SLOT_MINUTES, type PlannedSlot } from '../plan/index.js';
+import type { Limits } from '../rules/index.js';
 import type { Settings } from '../settings/index.js';
+import { equippedMethod } from '../verdict/index.js';
 import type { PlanNotes } from './shop-facts.js';
 
 const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
@@ -58,19 +60,25 @@ export function planNotes(
   };
 }
 
-/** A car that no label minds: what is left does not go by the car. */
-const ANY_CAR = { protection: 'bare', protections: [], delicateWheels: false } as const;
-const MILD_C = 20;
+/** A saloon that no label minds: what is left does not go by the car. */
+const ANY_CAR = {
+  protection: 'bare',
+  protections: [],
+  delicateWheels: false,
+  hasChargePort: false,
+  bodyClass: 'saloon',
+} as const;
 
 /** For how many washes there is product, by method: what was counted, and what the bottles give; the less of the two. */
 export function stockByMethod(
   counted: Settings['stock'],
   kit: Kit,
-  house: HouseRules,
+  { house, limits }: { readonly house: HouseRules; readonly limits: Limits },
 ): Record<string, number> {
+  const shop = { vehicle: ANY_CAR, house, limits, shelf: shelfOf(kit) };
   return Object.fromEntries(
     METHOD_IDS.flatMap((id) => {
-      const bottles = washesLeft(shopMethod(id, house).steps, { vehicle: ANY_CAR, kit, placeC: MILD_C });
+      const bottles = washesLeft(equippedMethod(id, shop).steps, kit);
       const left = Math.min(counted[id] ?? Infinity, bottles ?? Infinity);
       return left === Infinity ? [] : [[id, left]];
     }),

@@ -1,6 +1,7 @@
 import type { DoneWash } from '../log/index.js';
 import type { Drive } from '../drive/index.js';
 import type { HouseRules } from '../house/index.js';
+import type { Shelf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import type { PlanCar, PlanRequest, Prices } from '../plan/index.js';
 import type { RoadSight, Treatment } from '../road/index.js';
@@ -46,6 +47,8 @@ export interface ShopFacts {
   readonly limits: Limits;
   readonly prices: Prices;
   readonly house: HouseRules;
+  /** What of the kit decides how a car is washed. */
+  readonly shelf: Shelf;
   readonly drivesOn: DrivingSide;
   readonly season: SeasonNumbers;
   readonly timeZone: string;

@@ -1,4 +1,5 @@
 import { DEFAULT_HOUSE } from '../house/index.js';
+import { EMPTY_SHELF } from '../kit/index.js';
 import type { DoneWash } from '../log/index.js';
 import { DEFAULT_PRICES, type Hands } from '../plan/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
@@ -35,6 +36,7 @@ export const FACTS: OfCar = {
   limits: DEFAULT_LIMITS,
   prices: DEFAULT_PRICES,
   house: DEFAULT_HOUSE,
+  shelf: EMPTY_SHELF,
   drivesOn: 'right',
   season: DEFAULT_SEASON,
   timeZone: 'America/Toronto',

@@ -1,12 +1,12 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { EMPTY_KIT } from '../kit/index.js';
+import { EMPTY_KIT, EMPTY_SHELF } from '../kit/index.js';
 import type { RunAction, RunDeed, RunPack } from '../live/index.js';
-import { inUsualWay, shopMethod } from '../method/index.js';
+import { inUsualWay } from '../method/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
 import { CLEAN } from '../soil/index.js';
-import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { equippedMethod, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { BAY, VEHICLE } from './shop.js';
 
@@ -42,7 +42,14 @@ export function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}
   const hours = Array.from({ length: 48 }, (_, i) => ({ ...hour, atMs: fromMs + i * MS_PER_HOUR }));
   const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).siteHour(START);
   if (!site) throw new Error('an hour without weather');
-  const method = inUsualWay(shopMethod(methodId, DEFAULT_HOUSE, VEHICLE));
+  const method = inUsualWay(
+    equippedMethod(methodId, {
+      vehicle: VEHICLE,
+      house: DEFAULT_HOUSE,
+      limits: DEFAULT_LIMITS,
+      shelf: EMPTY_SHELF,
+    }),
+  );
   const of = {
     vehicle: VEHICLE,
     place,

@@ -1,9 +1,17 @@
 import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { EMPTY_SHELF, type Gear, type Product, shelfOf } from '../kit/index.js';
+import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
 import { EVEN_WEEK, type Vehicle } from '../vehicle/index.js';
-import { type Circumstances, NightAir, type WeatherSpan } from '../verdict/index.js';
+import {
+  type Circumstances,
+  equippedMethod,
+  type MethodCase,
+  NightAir,
+  type WeatherSpan,
+} from '../verdict/index.js';
 
 /** A plain car and plain places for tests. */
 export const VEHICLE: Vehicle = {
@@ -113,7 +121,48 @@ export const circumstances = (span: WeatherSpan, change: Partial<Circumstances> 
   vehicle: VEHICLE,
   limits: DEFAULT_LIMITS,
   house: DEFAULT_HOUSE,
+  shelf: EMPTY_SHELF,
   soil: CLEAN,
   night: new NightAir(null, span),
   ...change,
 });
+
+/** A bottle of shampoo, or of what is told. */
+export const bottle = (change: Partial<Product> = {}): Product => ({
+  id: change.role ?? 'shampoo',
+  name: change.role ?? 'shampoo',
+  role: 'shampoo',
+  inUsePh: 7.5,
+  usualParts: 400,
+  fewestParts: 100,
+  mostParts: 1000,
+  capMl: null,
+  carMl: null,
+  dwell: null,
+  lowestWorkC: null,
+  lowestStoreC: null,
+  keptIn: 'van',
+  bottleMl: 1000,
+  leftMl: 1000,
+  lowMl: 200,
+  priceMinor: 2000,
+  notes: '',
+  ...change,
+});
+
+/** A method with its products: as shipped, on a plain car, from an empty kit unless told. */
+export const methodWith = (
+  methodId: string,
+  {
+    products = [],
+    gear = [],
+    ...change
+  }: Partial<MethodCase> & { readonly products?: readonly Product[]; readonly gear?: readonly Gear[] } = {},
+): Method =>
+  equippedMethod(methodId, {
+    vehicle: VEHICLE,
+    house: DEFAULT_HOUSE,
+    limits: DEFAULT_LIMITS,
+    shelf: shelfOf({ products, gear }),
+    ...change,
+  });

@@ -49,40 +49,46 @@ const isOfLastWater = ({ ice, product }: WaterOutcome, blocked: ReadonlySet<Rule
 
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {
-  private readonly plain: Method;
   private readonly ways: readonly Way[];
   private readonly groups: readonly (readonly Way[])[];
-  private readonly cases = new Map<WayId, WayCase>();
+  private readonly cases = new Map<Method, Map<WayId, WayCase>>();
   /** Starts that go, for the members to be asked about; filled where somebody means to ask. */
   readonly going = new Map<number, LookedAt>();
   /** Panels on which a start failed last. */
   private readonly lastFailed = new Set<PanelId>();
 
+  /** @param methodAt the method as it is done in some cold, °C, with the bottles that work there */
   constructor(
     private readonly place: Place,
-    method: Method,
+    private readonly methodAt: (placeC: number | null) => Method,
     private readonly around: Circumstances,
     private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
   ) {
-    this.plain = method;
-    this.ways = waysOf(method);
+    this.ways = waysOf(methodAt(null));
     this.groups = groupsOf(this.ways.slice(1));
   }
 
-  private caseOf(way: Way): WayCase {
-    const known = this.cases.get(way.id);
+  private caseOf(plain: Method, way: Way): WayCase {
+    const cases = this.cases.get(plain) ?? new Map<WayId, WayCase>();
+    this.cases.set(plain, cases);
+    const known = cases.get(way.id);
     if (known) return known;
-    const method = inWay(this.plain, way);
+    const method = inWay(plain, way);
     const tracks = tracksOf({ ...this.around, place: this.place, method }, this.around.limits);
     const made = { way, method, tracks };
-    this.cases.set(way.id, made);
+    cases.set(way.id, made);
     return made;
   }
 
-  private get usual(): WayCase {
+  private usualOf(plain: Method): WayCase {
     const [usual] = this.ways;
-    if (!usual) throw new RangeError(`BandJudge: methodId is ${this.plain.id}; it can be done in no way`);
-    return this.caseOf(usual);
+    if (!usual) throw new RangeError(`BandJudge: methodId is ${plain.id}; it can be done in no way`);
+    return this.caseOf(plain, usual);
+  }
+
+  /** Coldest air of the wash where it is done, °C; null: not known. */
+  private airC(startMs: number): number | null {
+    return this.weather.control.siteWeather(startMs, this.methodAt(null).minutes)?.airTempC ?? null;
   }
 
   situation(startMs: number, method: Method): Omit<Situation, 'site' | 'water'> {
@@ -154,9 +160,11 @@ export class BandJudge {
    * `margins` of what does not go are wanted too. `usual` tries no other way
    */
   judge(startMs: number, how: HowThorough): LookedAt {
-    const usual = this.usual;
+    const placeC = this.airC(startMs);
+    const plain = this.methodAt(placeC);
+    const usual = this.usualOf(plain);
     const { method } = usual;
-    const base = { wayId: usual.way.id, method, water: null, pieces: [] };
+    const base = { wayId: usual.way.id, placeC, method, water: null, pieces: [] };
     const settled = judgeSettled(this.windowOf(startMs, method));
     if (!how.thorough && settled.standing === 'no') return { ...base, judgement: settled };
     const hours = this.hoursOf(usual, startMs);
@@ -166,7 +174,7 @@ export class BandJudge {
     const blocks = blocksOf(plainly.judgement);
     const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || !isWaterAlone) return plainly;
-    const found = this.otherWay(startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)));
+    const found = this.otherWay(plain, startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)));
     if (!found)
       return how.margins && !how.thorough
         ? this.judge(startMs, { ...how, thorough: true, ways: 'usual' })
@@ -175,7 +183,7 @@ export class BandJudge {
     const against = how.thorough
       ? blocks
       : blocksOf(this.judgeIn(usual, startMs, this.look(usual, hours).water));
-    return withRemedy(found, new Set(against.map(({ ruleId }) => ruleId)));
+    return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
   }
 
   /**
@@ -184,33 +192,34 @@ export class BandJudge {
    * @param fails what the usual way fails by, on the panel that failed
    */
   private otherWay(
+    plain: Method,
     startMs: number,
     fails: WaterOutcome,
     blocked: ReadonlySet<RuleId>,
-  ): (LookedAt & { readonly way: Way }) | null {
+  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
     const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
     // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
     const strongest = groups.filter(([first]) => first?.before !== null);
     const freezes = (group: readonly Way[]): boolean =>
-      this.failsInSmallest(group, startMs).has('ice-on-car');
+      this.failsInSmallest(plain, group, startMs).has('ice-on-car');
     if (strongest.length > 0 && strongest.every(freezes)) return null;
     const useful = new Set(groups.flat());
     for (const way of this.ways) {
-      const found = useful.has(way) ? this.inOtherWay(this.caseOf(way), startMs) : null;
+      const found = useful.has(way) ? this.inOtherWay(this.caseOf(plain, way), startMs) : null;
       if (found) return { ...found, way };
     }
     return null;
   }
 
   /** By which rules the smallest parts fail: what waits too long in them waits too long in larger ones. */
-  private failsInSmallest(group: readonly Way[], startMs: number): ReadonlySet<RuleId> {
+  private failsInSmallest(plain: Method, group: readonly Way[], startMs: number): ReadonlySet<RuleId> {
     const smallest = group.at(-1);
-    const one = smallest && this.caseOf(smallest);
+    const one = smallest && this.caseOf(plain, smallest);
     const hours = one && this.hoursOf(one, startMs);
     return hours ? this.lookUntilBlocked(one, startMs, hours).fails : new Set(WATER_RULE_IDS);
   }
 
-  private inOtherWay(one: WayCase, startMs: number): LookedAt | null {
+  private inOtherWay(one: WayCase, startMs: number): Omit<LookedAt, 'placeC'> | null {
     const { way, method } = one;
     const hours = this.hoursOf(one, startMs);
     const looked = hours && this.lookUntilBlocked(one, startMs, hours);

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../house/index.js';
+import type { Shelf } from '../kit/index.js';
 import type { Limits } from '../rules/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import type { NightAir } from './night-air.js';
@@ -8,6 +9,8 @@ export interface Circumstances {
   readonly vehicle: Vehicle;
   readonly limits: Limits;
   readonly house: HouseRules;
+  /** The shop's bottles, as a wash reads them. */
+  readonly shelf: Shelf;
   readonly soil: ByGroup;
   readonly night: NightAir;
 }

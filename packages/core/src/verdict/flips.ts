@@ -1,8 +1,9 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { type Method, shopMethod, STEP_KINDS } from '../method/index.js';
+import { type Method, STEP_KINDS } from '../method/index.js';
 import type { Finding, Standing } from '../rules/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import { dewPointFromHumidity } from '../air/index.js';
+import { equippedMethod } from './equipped-method.js';
 import { cellDetail, type CellRequest } from './grid.js';
 import { NightAir } from './night-air.js';
 import type { WeatherSpan } from './site-hours.js';
@@ -158,7 +159,7 @@ function otherDials(request: CellRequest, startMs: number): Dial[] {
 
 /** How long the work on the body takes; nothing where no hand dries it. */
 function handDials(request: CellRequest, startMs: number): Dial[] {
-  const { drying, steps } = shopMethod(request.methodId, request.house, request.vehicle);
+  const { drying, steps } = equippedMethod(request.methodId, request);
   if (drying.kind === 'left') return [];
   const now = steps.reduce((sum, { id, minutes }) => (STEP_KINDS[id].goesOverBody ? sum + minutes : sum), 0);
   if (now === 0) return [];

@@ -342,6 +342,7 @@ describe('waits', () => {
     startMs,
     delayMinutes: 0,
     wayId: 'whole' as const,
+    placeC: null,
     standing,
     blockedShare: null,
     limiting: { ruleId: 'spots', level: 'clear', margin: null, unit: 'none', comfort: 1 } as const,

@@ -1,9 +1,10 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { inUsualWay, type Method, shopMethod, shopMethods, type WayId } from '../method/index.js';
+import { inUsualWay, isMethodId, type Method, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { combine, type Finding, judgeAll, type Judgement, WATER_RULE_IDS } from '../rules/index.js';
 import type { WashCase } from '../wash/index.js';
 import { BandJudge } from './band-judge.js';
+import { equippedMethods, methodsByCold } from './equipped-method.js';
 import { forMembers, type Judged, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
 import { failedShare, type MemberFailures, withForecast } from './forecast-share.js';
@@ -20,6 +21,8 @@ export interface Cell {
   readonly delayMinutes: number;
   /** The way in which it goes, or in which it was looked at. */
   readonly wayId: WayId;
+  /** Coldest air at the place by which its bottles were taken, °C; null: not known. */
+  readonly placeC: number | null;
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   /** For `wait`: the next start that goes. */
@@ -68,8 +71,8 @@ function laterInHour(
     const { standing } = judged.judgement;
     if (standing !== 'go' && standing !== 'go-if') continue;
     const limiting: Finding = { ...blocked, level: 'condition', remedy: 'start-later', amount: delayMinutes };
-    const { wayId } = judged;
-    return { startMs, delayMinutes, standing: 'go-if', limiting, wayId, blockedShare: null, judged };
+    const { wayId, placeC } = judged;
+    return { startMs, delayMinutes, standing: 'go-if', limiting, wayId, placeC, blockedShare: null, judged };
   }
   return null;
 }
@@ -80,7 +83,7 @@ function cellAt(
   { withMembers, remembers }: { readonly withMembers: boolean; readonly remembers: boolean },
 ): OpenCell {
   const judged = band.judge(startMs, { thorough: false, margins: withMembers, ways: 'all' });
-  const { judgement, wayId } = judged;
+  const { judgement, wayId, placeC } = judged;
   const ask = (atMs: number, one: LookedAt): number | null => {
     const failures = withMembers ? band.failures(atMs, one) : null;
     return failures && failedShare(failures);
@@ -102,7 +105,7 @@ function cellAt(
   const share = ask(startMs, judged);
   const { standing, limiting } =
     share === null ? judgement : withForecast(judgement, band.situation(startMs, judged.method), share);
-  return { startMs, delayMinutes: 0, standing, limiting, wayId, blockedShare: share };
+  return { startMs, delayMinutes: 0, standing, limiting, wayId, placeC, blockedShare: share };
 }
 
 /** Turns a no into a wait where a later start in the band goes. */
@@ -145,7 +148,7 @@ export interface GridWatch {
 
 /** Everything that a band depends on besides the weather: the same key, the same band. */
 function bandKey(request: GridRequest, place: Place, method: Method): string {
-  const { vehicle, limits, house, soil, startsMs, withMembers } = request;
+  const { vehicle, limits, house, shelf, soil, startsMs, withMembers } = request;
   const {
     driving: _driving,
     weekShares: _week,
@@ -155,18 +158,20 @@ function bandKey(request: GridRequest, place: Place, method: Method): string {
     id: _id,
     ...looks
   } = vehicle;
-  return JSON.stringify([looks, limits, house, soil, startsMs, withMembers, place, method.id]);
+  return JSON.stringify([looks, limits, house, shelf, soil, startsMs, withMembers, place, method.id]);
 }
 
 /** The judge of each band of a request, made when it is first asked for. */
-export type BandJudges = (site: PlaceSite, method: Method) => BandJudge;
+export type BandJudges = (site: PlaceSite, methodId: string) => BandJudge;
 
 /** Judges that a grid and the asker of its members share, so that what goes is worked through once. */
 export function bandJudges(request: Circumstances): BandJudges {
   const judges = new Map<string, BandJudge>();
-  return (site, method) => {
-    const key = `${site.place.id} ${method.id}`;
-    const judge = judges.get(key) ?? new BandJudge(site.place, method, request, site);
+  const methods = methodsByCold(request);
+  return (site, methodId) => {
+    const key = `${site.place.id} ${methodId}`;
+    const judge =
+      judges.get(key) ?? new BandJudge(site.place, (placeC) => methods(methodId, placeC), request, site);
     judges.set(key, judge);
     return judge;
   };
@@ -180,18 +185,16 @@ export function bandJudges(request: Circumstances): BandJudges {
  * @param judges shared with those who will ask the members of the starts that go
  * @returns a band for each place and method; a band that is refused for good has no cells
  */
-export function verdictGrid(
-  request: GridRequest,
-  watch: GridWatch = {},
-  judges: BandJudges | null = null,
-): Band[] {
-  const methods = shopMethods(request.house, request.vehicle);
+export function verdictGrid(request: GridRequest, watch: GridWatch = {}, judges?: BandJudges): Band[] {
+  const remembers = judges !== undefined;
+  const judgeOf = judges ?? bandJudges(request);
+  const methods = equippedMethods(request);
   const total = request.sites.length * methods.length;
   let done = 0;
   return request.sites.flatMap((site) =>
     methods.map((method): Band => {
       const key = bandKey(request, site.place, method);
-      const band = watch.known?.(key) ?? makeBand(request, site, { method, judges });
+      const band = watch.known?.(key) ?? makeBand(request, site, { method, judgeOf, remembers });
       watch.keep?.(key, band);
       done += 1;
       watch.onProgress?.(done / total);
@@ -203,15 +206,19 @@ export function verdictGrid(
 function makeBand(
   request: GridRequest,
   site: PlaceSite,
-  { method, judges }: { readonly method: Method; readonly judges: BandJudges | null },
+  {
+    method,
+    judgeOf,
+    remembers,
+  }: { readonly method: Method; readonly judgeOf: BandJudges; readonly remembers: boolean },
 ): Band {
   const { place } = site;
   const refusal = lastingRefusal({ vehicle: request.vehicle, place, method: inUsualWay(method) }, request);
   const base = { placeId: place.id, methodId: method.id, refusal };
   if (refusal) return { ...base, cells: [] };
-  const band = judges ? judges(site, method) : new BandJudge(place, method, request, site);
+  const band = judgeOf(site, method.id);
   const cells = request.startsMs.map((startMs) =>
-    cellAt(band, startMs, { withMembers: request.withMembers, remembers: judges !== null }),
+    cellAt(band, startMs, { withMembers: request.withMembers, remembers }),
   );
   return { ...base, cells: withWaits(cells) };
 }
@@ -227,12 +234,10 @@ export function memberAsker(
   request: GridRequest,
   judges: BandJudges = bandJudges(request),
 ): (start: { placeId: string; methodId: string; startMs: number }) => AskedStart | null {
-  const methods = shopMethods(request.house, request.vehicle);
   return ({ placeId, methodId, startMs }) => {
     const site = request.sites.find(({ place }) => place.id === placeId);
-    const method = methods.find(({ id }) => id === methodId);
-    if (!site || !method) return null;
-    const band = judges(site, method);
+    if (!site || !isMethodId(methodId)) return null;
+    const band = judges(site, methodId);
     const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough: true, ways: 'all' });
     const failures = band.failures(startMs, judged);
     if (!failures) return null;
@@ -256,10 +261,11 @@ export function cellDetail(
   startMs: number,
   change: (method: Method) => Method = (method) => method,
 ): Judged {
-  const { vehicle, place, control, roadAhead } = request;
-  const method = change(shopMethod(request.methodId, request.house, vehicle));
+  const { place, control, roadAhead } = request;
+  const methods = methodsByCold(request);
+  const methodAt = (placeC: number | null): Method => change(methods(request.methodId, placeC));
   const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
-  const { pieces: _, ...judged } = new BandJudge(place, method, request, weather).judge(startMs, {
+  const { pieces: _, ...judged } = new BandJudge(place, methodAt, request, weather).judge(startMs, {
     thorough: true,
     ways: 'all',
   });

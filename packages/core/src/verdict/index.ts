@@ -3,6 +3,7 @@ export * from './judged.js';
 export * from './circumstances.js';
 export * from './forecast-share.js';
 export * from './site-hours.js';
+export * from './equipped-method.js';
 export * from './grid.js';
 export * from './night-air.js';
 export * from './road-ahead.js';

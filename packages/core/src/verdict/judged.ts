@@ -16,6 +16,8 @@ export interface Judged {
   /** null: not looked at, or the weather is not known. */
   readonly water: WaterOutcome | null;
   readonly wayId: WayId;
+  /** Coldest air at the place by which its bottles were taken, °C; null: not known. */
+  readonly placeC: number | null;
   /** As it is done in that way. */
   readonly method: Method;
 }

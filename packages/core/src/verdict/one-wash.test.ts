@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
-import { inWay, shopMethod, waysOf } from '../method/index.js';
+import { inWay, waysOf } from '../method/index.js';
 import { mixesFor } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import { washTotals } from '../plan/index.js';
@@ -9,7 +9,7 @@ import { DEFAULT_LIMITS } from '../rules/index.js';
 import { runSheet } from '../run/index.js';
 import { EMPTY_KIT } from '../kit/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, circumstances, DRIVE, VEHICLE, WATER } from '../testing/shop.js';
+import { BAY, bottle, circumstances, DRIVE, methodWith, VEHICLE, WATER } from '../testing/shop.js';
 import { BODY_CLASSES, PAINT_TONES, type Vehicle, WATER_BEHAVIOURS } from '../vehicle/index.js';
 import {
   type PanelDeed,
@@ -214,7 +214,7 @@ describe('what colder, slower and smaller do', () => {
   );
 
   it('a smaller part never waits longer for its towel', () => {
-    const method = shopMethod('bay-touch-free', DEFAULT_HOUSE, VEHICLE);
+    const method = methodWith('bay-touch-free');
     const waits = waysOf(method)
       .filter(({ from, before }) => from === 'drying' && before === null)
       .map((way) =>
@@ -246,7 +246,7 @@ describe('the faults of several washes', () => {
   });
 
   it('ice between the first rinse and the hand is seen, though the last rinse would melt it', () => {
-    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const method = methodWith('bay-contact');
     const span = steady({ airTempC: -8, dewPointC: -11 });
     const hours = new PlaceWeather(new PlaceCalendar(BAY), span).washHours(START, method.minutes);
     if (!hours) throw new Error('no weather');
@@ -261,7 +261,7 @@ describe('the faults of several washes', () => {
   });
 
   it('drying takes as long in the verdict as on the sheet', () => {
-    const method = shopMethod('garage-hose', DEFAULT_HOUSE, VEHICLE);
+    const method = methodWith('garage-hose');
     const tracks = tracksOf({ vehicle: VEHICLE, place: GARAGE, method }, DEFAULT_LIMITS);
     const last = Math.max(
       ...tracks.flatMap(({ waits }) =>
@@ -319,7 +319,7 @@ describe('the faults of several washes', () => {
         hoursOf(
           BAY,
           steady({ airTempC: -9, dewPointC: -12 }),
-          { method: shopMethod('bay-touch-free', DEFAULT_HOUSE, VEHICLE) } as Judged,
+          { method: methodWith('bay-touch-free') } as Judged,
           START,
         ),
       ),
@@ -340,33 +340,10 @@ describe('the faults of several washes', () => {
   });
 
   it('a mix is one batch, however many parts it goes on', () => {
-    const kit = {
-      ...EMPTY_KIT,
-      products: [
-        {
-          id: 's',
-          name: 'Soap',
-          role: 'shampoo' as const,
-          inUsePh: 7,
-          usualParts: 500,
-          fewestParts: 200,
-          mostParts: 1000,
-          capMl: null,
-          dwell: null,
-          lowestWorkC: null,
-          lowestStoreC: null,
-          keptIn: 'indoors' as const,
-          bottleMl: 1000,
-          leftMl: 1000,
-          lowMl: 100,
-          priceMinor: 900,
-          notes: '',
-        },
-      ],
-    };
-    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const products = [bottle({ usualParts: 500, priceMinor: 900 })];
+    const method = methodWith('bay-contact', { products });
     const mlOf = (steps: typeof method.steps): number =>
-      mixesFor(steps, { vehicle: VEHICLE, kit, placeC: 5 })
+      mixesFor(steps, { vehicle: VEHICLE, kit: { products }, placeC: 5 })
         .filter(({ step }) => step === 'contact')
         .reduce((sum, { productMl }) => sum + productMl, 0);
     for (const way of waysOf(method))
@@ -374,7 +351,7 @@ describe('the faults of several washes', () => {
   });
 
   it('a start twenty minutes into the hour is worked through in the weather of both hours', () => {
-    const method = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const method = methodWith('bay-contact');
     const hours = new PlaceWeather(new PlaceCalendar(BAY), steady({})).washHours(
       START + 20 * MS_PER_MINUTE,
       method.minutes,

@@ -1,4 +1,4 @@
-import type { WashStep, WashStepId } from '../method/index.js';
+import { longestMinutes, type WashStep, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { PanelId } from '../vehicle/index.js';
 import { panelAir } from './panel-air.js';
@@ -31,6 +31,8 @@ export interface WaterOutcome {
   readonly coldest: { readonly panel: PanelId; readonly tempC: number };
   /** What dries on before it is rinsed. */
   readonly product: WaitOutcome;
+  /** What stays on longest against its label: `minutes` is what the label allows, `needed` how long it lies there; null: no label says. */
+  readonly label: WaitOutcome | null;
   /** Sun on the brightest and on the dimmest upright panel. */
   readonly sun: { readonly panel: PanelId; readonly brightestWm2: number; readonly dimmestWm2: number };
 }
@@ -50,6 +52,7 @@ interface Worst {
   dry: DryOutcome | null;
   dryGlass: DryOutcome | null;
   product: WaitOutcome | null;
+  label: WaitOutcome | null;
   coldest: { panel: PanelId; tempC: number } | null;
 }
 
@@ -65,6 +68,7 @@ function take(worst: Worst, track: Track, waited: Waited, steps: readonly WashSt
   }
   if (wait.toOff !== null && isWorse(worst.product, dryMinutes, wait.toOff))
     worst.product = { panel, minutes: dryMinutes, needed: wait.toOff, step: stepOf() };
+  takeLabel(worst, track, waited, steps);
   if (!wait.isLast) return;
   const kind = track.panel.material === 'glass' ? 'dryGlass' : 'dry';
   const { filmGramsPerM2, highestC } = waited;
@@ -72,6 +76,19 @@ function take(worst: Worst, track: Track, waited: Waited, steps: readonly WashSt
   const isHeavier = filmGramsPerM2 > (worst[kind]?.filmGramsPerM2 ?? -1);
   if (needed === 0 ? !isHeavier : !isWorse(worst[kind], dryMinutes, needed)) return;
   worst[kind] = { panel, minutes: dryMinutes, needed, step: stepOf(), filmGramsPerM2, warmestC: highestC };
+}
+
+function takeLabel(
+  worst: Worst,
+  { panel, events }: Track,
+  { wait }: Waited,
+  steps: readonly WashStep[],
+): void {
+  const step = steps[events[wait.event]?.step ?? -1];
+  if (wait.toOff === null || !step) return;
+  const longest = longestMinutes(step);
+  if (longest !== null && isWorse(worst.label, longest, wait.toOff))
+    worst.label = { panel: panel.id, minutes: longest, needed: wait.toOff, step: step.id };
 }
 
 const NOTHING: WaitOutcome = { panel: 'roof', minutes: null, needed: 0, step: null };
@@ -104,13 +121,14 @@ export function outcomeOf(
   { place, method }: Pick<WashCase, 'place' | 'method'>,
   hours: WashHours,
 ): WaterOutcome {
-  const worst: Worst = { ice: null, dry: null, dryGlass: null, product: null, coldest: null };
+  const worst: Worst = { ice: null, dry: null, dryGlass: null, product: null, label: null, coldest: null };
   for (const { track, waited } of pieces) for (const one of waited) take(worst, track, one, method.steps);
   return {
     ice: worst.ice ?? NOTHING,
     dry: worst.dry ?? { ...NOTHING, filmGramsPerM2: 0, warmestC: -Infinity },
     dryGlass: worst.dryGlass,
     product: worst.product ?? NOTHING,
+    label: worst.label,
     coldest: worst.coldest ?? { panel: 'roof', tempC: hours[0].site.air.airTempC },
     sun: sunOn(pieces, place, hours),
   };

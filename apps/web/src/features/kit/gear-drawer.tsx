@@ -68,7 +68,7 @@ export function GearDrawer({ gear, onClose }: GearDrawerProps) {
       </Group>
       {has.bottle && (
         <Group grow align="start">
-          {number('volumeMl', 'Bottle, mL')}
+          {number('volumeMl', draft.kind === 'bucket' ? 'Filled with, mL' : 'Bottle, mL')}
           {has.output &&
             number(
               'outputLitresPerBottle',

@@ -30,7 +30,7 @@ export const NEW_GEAR: GearDraft = {
 };
 
 const CLOTHS: ReadonlySet<GearKind> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
-const BOTTLES: ReadonlySet<GearKind> = new Set(['sprayer', 'foamer', 'lance']);
+const BOTTLES: ReadonlySet<GearKind> = new Set(['sprayer', 'foamer', 'lance', 'bucket']);
 const FILTERS: ReadonlySet<GearKind> = new Set(['inline-filter', 'resin']);
 
 /** Which fields a kind of gear has besides its name and number. */

@@ -24,6 +24,7 @@ const FOAM: Product = {
   usualParts: 9,
   fewestParts: 4,
   mostParts: 20,
+  carMl: null,
   capMl: 30,
   dwell: { from: 3, to: 8 },
   lowestWorkC: -5,

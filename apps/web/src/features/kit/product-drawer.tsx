@@ -102,6 +102,9 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
       )}
       <Group grow align="start">
         {number('capMl', 'One cap, mL')}
+        {number('carMl', 'One saloon takes, mL', { description: 'Neat; empty: as usual' })}
+      </Group>
+      <Group grow align="start">
         {number('dwellFrom', 'Dwell from, min')}
         {number('dwellTo', 'to, min')}
       </Group>

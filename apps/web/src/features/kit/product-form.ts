@@ -23,6 +23,7 @@ export interface ProductDraft {
   readonly strongest: Typed;
   readonly weakest: Typed;
   readonly capMl: Typed;
+  readonly carMl: Typed;
   readonly dwellFrom: Typed;
   readonly dwellTo: Typed;
   readonly lowestWork: Typed;
@@ -45,6 +46,7 @@ export const NEW_PRODUCT: ProductDraft = {
   strongest: '',
   weakest: '',
   capMl: '',
+  carMl: '',
   dwellFrom: '',
   dwellTo: '',
   lowestWork: '',
@@ -118,6 +120,7 @@ export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft =>
   strongest: product.fewestParts === 0 ? '' : product.fewestParts,
   weakest: product.mostParts === 0 ? '' : product.mostParts,
   capMl: orEmpty(product.capMl),
+  carMl: orEmpty(product.carMl),
   dwellFrom: product.dwell?.from ?? '',
   dwellTo: product.dwell?.to ?? '',
   lowestWork: shownTemp(product.lowestWorkC, unit),
@@ -181,6 +184,7 @@ export function productErrors(draft: ProductDraft): FormErrors {
             : 'Outside the label’s strongest and weakest.',
     strongest: isSlip && parts.usualParts >= 1 ? slip : undefined,
     capMl: draft.capMl === '' || isIn(draft.capMl, 0.1, 10_000) ? undefined : 'Above 0.',
+    carMl: draft.carMl === '' || isIn(draft.carMl, 0.1, 10_000) ? undefined : 'Above 0, or nothing.',
     dwellTo:
       !hasDwell || (isIn(draft.dwellFrom, 0, 120) && isIn(draft.dwellTo, numberOf(draft.dwellFrom) ?? 0, 120))
         ? undefined
@@ -211,6 +215,7 @@ export function productFrom(draft: ProductDraft, unit: 'C' | 'F'): Omit<Product,
     inUsePh: numberOf(draft.inUsePh) ?? 7,
     ...(strengths(draft) ?? { usualParts: 0, fewestParts: 0, mostParts: 0 }),
     capMl: numberOrNull(draft.capMl),
+    carMl: numberOrNull(draft.carMl),
     dwell: dwellOf(draft),
     lowestWorkC: tempC(draft.lowestWork, unit),
     lowestStoreC: tempC(draft.lowestStore, unit),

@@ -1,13 +1,7 @@
 import { acidNow, type RunDeed, type RunMoment, type RunState } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import {
-  CAUTION_TEXTS,
-  faultText,
-  GROUP_NAMES,
-  mixText,
-  REASON_TEXTS,
-  RUN_STEP_NAMES,
-} from '../../words/run-words.js';
+import { faultText, mixName, mixText } from '../../words/mix-words.js';
+import { CAUTION_TEXTS, GROUP_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
 import type { MainTap } from './live-view.js';
@@ -66,7 +60,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
       {step.note && <p>{step.note}</p>}
       {step.mix && (
         <p>
-          {step.mix.product && <strong>{step.mix.product.name}: </strong>}
+          <strong>{mixName(step.mix)}: </strong>
           {mixText(step.mix, format)}
         </p>
       )}

@@ -1,7 +1,9 @@
 import { FACES_OF_A_TOWEL, type PackItem, type RunSheet, type PlaceRecord } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { ROLE_NAMES, SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
-import { facesText, mixText, PACK_NAMES } from '../../words/run-words.js';
+import { SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
+import { mixName, mixText, PRODUCT_REASONS } from '../../words/mix-words.js';
+import { facesText, PACK_NAMES } from '../../words/run-words.js';
+import { ProductChoice } from './product-choice.js';
 import { countText, shortText } from './run-view.js';
 import classes from './run.module.css';
 
@@ -92,9 +94,9 @@ export function Prepare({
           <ol className={classes.mixes}>
             {mixes.map((mix) => (
               <li key={mix.step}>
-                For “{STEP_NAMES[mix.step]}”:{' '}
-                {mix.product ? <strong>{mix.product.name}</strong> : ROLE_NAMES[mix.role]},{' '}
-                {mixText(mix, format)}
+                For “{STEP_NAMES[mix.step]}”: <strong>{mixName(mix)}</strong>, {mixText(mix, format)}
+                {mix.because && <span className="muted"> ({PRODUCT_REASONS[mix.because]})</span>}
+                <ProductChoice step={mix.step} />
               </li>
             ))}
           </ol>

@@ -6,8 +6,9 @@ import { useRuns } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
-import { methodName, nameOf, ROLE_NAMES, STEP_NAMES } from '../../words/names.js';
-import { mixText, PACK_NAMES } from '../../words/run-words.js';
+import { methodName, nameOf, STEP_NAMES } from '../../words/names.js';
+import { mixName, mixText } from '../../words/mix-words.js';
+import { PACK_NAMES } from '../../words/run-words.js';
 import { pairAtOnePlace, roundChoices } from './round-view.js';
 import { countText, shortText } from './run-view.js';
 import { SideBySideOrder } from './side-by-side-order.js';
@@ -97,8 +98,7 @@ export function RoundPage() {
               <ol className={classes.mixes}>
                 {round.mixes.map(({ mix, count, productMl, waterMl, caps }) => (
                   <li key={`${mix.step} ${mix.product?.id ?? ''} ${mix.parts}`}>
-                    {mix.product ? <strong>{mix.product.name}</strong> : ROLE_NAMES[mix.role]} for “
-                    {STEP_NAMES[mix.step]}
+                    <strong>{mixName(mix)}</strong> for “{STEP_NAMES[mix.step]}
                     ”, {count === 1 ? 'one car' : `${count} cars`}:{' '}
                     {mixText({ ...mix, productMl, waterMl, caps }, format)}
                   </li>

@@ -12,15 +12,8 @@ import {
   type WashRecord,
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
-import {
-  CAUTION_TEXTS,
-  dwellText,
-  faultText,
-  mixText,
-  PACK_NAMES,
-  REASON_TEXTS,
-  RUN_STEP_NAMES,
-} from '../../words/run-words.js';
+import { faultText, mixName, mixText } from '../../words/mix-words.js';
+import { CAUTION_TEXTS, dwellText, PACK_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
 import {
   extrasFor,
   minuteErrors,
@@ -82,16 +75,34 @@ const MIX: Mix = {
 describe('the words of a mix', () => {
   it.each([
     { change: {}, text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer, 1.0 % on the panel' },
+    {
+      change: { fills: { count: 2, vesselMl: 600 } },
+      text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer, 2 fills of 600 mL, 1.0 % on the panel',
+    },
+    {
+      change: { fills: { count: 1, vesselMl: 3800 } },
+      text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer (3.80 L: a full one lasts 3 cars), 1.0 % on the panel',
+    },
+    {
+      change: { fills: { count: 1, vesselMl: 1400 }, panelPercent: null },
+      text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer',
+    },
     { change: { parts: 0, productMl: 60, caps: null, panelPercent: null }, text: '60 mL neat' },
-    { change: { product: null }, text: 'none in the kit' },
   ] as const)('$text', ({ change, text }) => {
     expect(mixText({ ...MIX, ...change }, format)).toBe(text);
   });
 });
 
+describe('the name of a mix', () => {
+  it('is the bottle’s, or says that there is none', () => {
+    expect(mixName(MIX)).toBe('Foam');
+    expect(mixName({ ...MIX, product: null })).toBe('Alkaline pre-wash (typical, not in the kit)');
+  });
+});
+
 describe('the words of what stands against a step', () => {
   const FAULTS: readonly (readonly [StepFault, string])[] = [
-    [{ kind: 'none-in-kit' }, 'not in the kit'],
+    [{ kind: 'none-in-kit' }, 'Not in the kit'],
     [{ kind: 'too-little', needMl: 40, leftMl: 12 }, '40 mL wanted, 12 mL left'],
     [
       { kind: 'too-cold', tempC: 1, lowestC: 5 },
@@ -109,6 +120,7 @@ describe('the words of what stands against a step', () => {
       { kind: 'acid-over-alkali', alkali: 'foam' },
       'Acid over alkali: “foam it” still lies there. Rinse first.',
     ],
+    [{ kind: 'too-strong', parts: 49.4, fewestParts: 100 }, '1:49 is stronger than the label’s 1:100'],
     [{ kind: 'hot-on-frozen-glass', glassC: -3, waterC: 38 }, 'Glass is near −3.0 °C and the water 38.0 °C'],
     [{ kind: 'forbidden', rule: 'no-own-bucket' }, 'The place forbids it'],
     [{ kind: 'no-drain', litres: 45 }, 'No drain, and 45 L falls'],

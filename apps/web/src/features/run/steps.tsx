@@ -1,12 +1,11 @@
 import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { seasonJobsText } from '../../words/names.js';
+import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import {
   CAUTION_TEXTS,
   dwellText,
-  faultText,
   GROUP_NAMES,
-  mixText,
   REASON_TEXTS,
   RUN_STEP_NAMES,
 } from '../../words/run-words.js';
@@ -33,8 +32,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
       {step.note && <div className={classes.own}>{step.note}</div>}
       {step.mix && (
         <div>
-          {step.mix.product && <>{step.mix.product.name}: </>}
-          {mixText(step.mix, format)}
+          {mixName(step.mix)}: {mixText(step.mix, format)}
         </div>
       )}
       {dwell && <div className={step.dwell?.isTooShort ? classes.warn : undefined}>{dwell}</div>}

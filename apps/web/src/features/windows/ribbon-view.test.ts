@@ -11,6 +11,7 @@ const cell = (
 ): Cell => ({
   startMs: i * 3_600_000,
   delayMinutes: 0,
+  placeC: null,
   wayId: 'whole',
   verdict,
   limiting: { ruleId, level: 'clear', margin: 1, unit: 'min', comfort },

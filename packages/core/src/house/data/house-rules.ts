@@ -231,6 +231,8 @@ export interface HouseRules {
   readonly numbers: HouseNumbers;
   /** The shop's own way of a method, by its id; absent: as it ships. */
   readonly variants?: Readonly<Partial<Record<string, Variant>>>;
+  /** The bottle that the shop takes for a kind of step, by the step's id; absent: the mildest that works. */
+  readonly products?: Readonly<Partial<Record<string, string>>>;
 }
 
 /** The house as it ships. */

@@ -1,13 +1,12 @@
-import type { WashStepId } from '../../method/index.js';
+import type { MixInto, WashStepId } from '../../method/index.js';
 import type { ProductRole } from '../../protection/index.js';
-
-/** Out of what a product comes on to the car. */
-export type MixInto = 'foamer' | 'sprayer' | 'bucket' | 'neat';
 
 export interface StepProductRow {
   readonly step: WashStepId;
-  /** The first role that the kit holds is taken. */
+  /** The first role of which the kit holds a bottle that may be used there is taken. */
   readonly roles: readonly ProductRole[];
+  /** Taken only where the shop says so. */
+  readonly onlyAsked: readonly ProductRole[];
   readonly into: MixInto;
   /** mL of finished mix (or of neat product) for one car; null: the litres of the step. */
   readonly ml: number | null;
@@ -32,15 +31,17 @@ const row = (
   roles: readonly ProductRole[],
   into: MixInto,
   ml: number | null = null,
-  parts: number | null = null,
+  rest: Partial<Pick<StepProductRow, 'parts' | 'onlyAsked'>> = {},
 ): StepProductRow => ({
   step,
   roles,
+  onlyAsked: [],
   into,
   ml,
-  parts,
+  parts: null,
   isEssential: ESSENTIAL.has(step),
   status: 'judgement',
+  ...rest,
 });
 
 /**
@@ -48,9 +49,11 @@ const row = (
  * pre-soak; foam 1 L of finished mix; a drying aid of 1–2 sprays a panel); labels go before them.
  */
 export const STEP_PRODUCTS = [
-  row('wheels', ['wheel-cleaner', 'iron-remover', 'shampoo'], 'sprayer', 400),
-  row('foam', ['alkaline-pre-wash', 'film-remover', 'salt-neutraliser', 'shampoo'], 'foamer', 1000),
-  row('pre-soak', ['rinseless', 'alkaline-pre-wash'], 'sprayer', null, 15),
+  row('wheels', ['wheel-cleaner', 'iron-remover', 'shampoo'], 'sprayer', 400, { onlyAsked: ['wheel-acid'] }),
+  row('foam', ['alkaline-pre-wash', 'shampoo', 'film-remover'], 'foamer', 1000, {
+    onlyAsked: ['salt-neutraliser'],
+  }),
+  row('pre-soak', ['rinseless', 'alkaline-pre-wash'], 'sprayer', null, { parts: 15 }),
   row('contact', ['shampoo', 'rinseless'], 'bucket'),
   row('rinseless', ['rinseless'], 'bucket'),
   row('spray-wipe', ['waterless'], 'sprayer'),
@@ -61,8 +64,11 @@ export const STEP_PRODUCTS = [
   row('iron', ['iron-remover'], 'sprayer'),
   row('tar', ['tar-remover'], 'sprayer'),
   row('bare-check', ['panel-wipe'], 'sprayer', 120),
-  row('towel', ['drying-aid', 'rinseless'], 'sprayer', 150, 15),
+  row('towel', ['drying-aid', 'rinseless'], 'sprayer', 150, { parts: 15 }),
 ] as const satisfies readonly StepProductRow[];
 
 /** Where mixes stand in the order of mixing: bottles first, so that the warm buckets wait least. */
 export const MIX_ORDER: readonly MixInto[] = ['neat', 'sprayer', 'foamer', 'bucket'];
+
+export const stepProductRow = (step: WashStepId): StepProductRow | undefined =>
+  STEP_PRODUCTS.find((one) => one.step === step);

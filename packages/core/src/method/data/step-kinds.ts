@@ -25,6 +25,8 @@ export interface StepKind {
   readonly rinses: 'body' | 'under' | null;
   /** What it leaves wants rinsing: a cloth does not take it off. */
   readonly wantsRinse: boolean;
+  /** Mild soap is off again when it ends: each wheel is rinsed from a sprayer, each patch wiped, before the next one (judgement). */
+  readonly clearsItself: boolean;
   /** It takes as long as there is body to go over. */
   readonly goesOverBody: boolean;
   /** Why it stands where it stands. */
@@ -41,6 +43,7 @@ const PLAIN: Bare = {
   takes: null,
   rinses: null,
   wantsRinse: false,
+  clearsItself: false,
   goesOverBody: false,
 };
 const FLOOD: Bare = {
@@ -76,7 +79,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'after-machine': { ...PLAIN, reason: 'gaps-hold-water', cautions: [] },
   wheels: {
     ...PLAIN,
-    wantsRinse: true,
+    clearsItself: true,
     reason: 'no-wet-paint-left-waiting',
     cautions: ['data-sheet', 'gloves-and-goggles'],
   },
@@ -129,6 +132,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     wets: { film: 20, passesShare: 0, water: 'place', isProduct: false },
     takes: 'wipe',
     patchM2: 0.5,
+    clearsItself: true,
     goesOverBody: true,
     reason: 'hand-takes-what-is-left',
     cautions: [],

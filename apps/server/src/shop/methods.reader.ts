@@ -1,0 +1,22 @@
+import { Injectable } from '@nestjs/common';
+import { equippedMethod, type Method, type MethodCase, shelfOf } from '@keen/core';
+import { KitRepository } from '../records/kit.repository.js';
+import { SettingsService } from '../settings/settings.service.js';
+
+/** A method as the shop does it on a car, with its products. */
+export type MethodFor = (methodId: string, vehicle: MethodCase['vehicle'], placeC?: number | null) => Method;
+
+/** How this shop washes, by its settings and its kit as they are now. */
+@Injectable()
+export class MethodsReader {
+  constructor(
+    private readonly kit: KitRepository,
+    private readonly settings: SettingsService,
+  ) {}
+
+  async read(): Promise<MethodFor> {
+    const [kit, { house, limits }] = await Promise.all([this.kit.all(), this.settings.read()]);
+    const shelf = shelfOf(kit);
+    return (methodId, vehicle, placeC) => equippedMethod(methodId, { vehicle, house, limits, shelf, placeC });
+  }
+}

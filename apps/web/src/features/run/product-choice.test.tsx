@@ -1,0 +1,64 @@
+import { describe, expect, it } from '@jest/globals';
+import { DEFAULT_DISPLAY, DEFAULT_HOUSE, type Product } from '@keen/core';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { madeUpServer } from '../../testing/server.js';
+import { show } from '../../testing/show.js';
+import { ProductChoice } from './product-choice.js';
+
+const bottle = (id: string, role: Product['role'], leftMl = 500) => ({
+  id,
+  name: `${id} bottle`,
+  role,
+  leftMl,
+});
+const LABEL = 'Product for “Clean the wheels”, in every wash';
+
+const serve = (products: readonly object[], chosen: Record<string, string> = {}) =>
+  madeUpServer(({ method, path }) => {
+    if (method !== 'GET') return undefined;
+    if (path.endsWith('/kit')) return { body: { products, gear: [] } };
+    return { body: { display: DEFAULT_DISPLAY, house: { ...DEFAULT_HOUSE, products: chosen } } };
+  });
+
+const BOTH = [
+  bottle('mild', 'wheel-cleaner'),
+  bottle('acid', 'wheel-acid', 0),
+  bottle('foam', 'alkaline-pre-wash'),
+];
+
+describe('which bottle a step takes', () => {
+  it('offers what is for that step, an empty one marked, and keeps the choice for every wash', async () => {
+    const sent = serve(BOTH);
+    show(<ProductChoice step="wheels" />);
+    const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
+    expect(field.value).toBe('Mildest that works');
+    await userEvent.click(field);
+    expect(screen.getAllByRole('option', { hidden: true }).map(({ textContent }) => textContent)).toEqual([
+      'Mildest that works',
+      'Always mild bottle',
+      'Always acid bottle (empty)',
+    ]);
+    await userEvent.click(screen.getByText('Always acid bottle (empty)'));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ body: { house: { products: { wheels: 'acid' } } } });
+  });
+
+  it('goes back to the mildest', async () => {
+    const sent = serve(BOTH, { wheels: 'acid' });
+    show(<ProductChoice step="wheels" />);
+    const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
+    expect(field.value).toBe('Always acid bottle (empty)');
+    await userEvent.click(field);
+    await userEvent.click(screen.getByText('Mildest that works'));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ body: { house: { products: { wheels: null } } } });
+  });
+
+  it('is not asked where there is nothing to choose', async () => {
+    serve([bottle('mild', 'wheel-cleaner')]);
+    const { client } = show(<ProductChoice step="wheels" />);
+    await waitFor(() => expect(client.isFetching()).toBe(0));
+    expect(screen.queryByLabelText(LABEL)).toBeNull();
+  });
+});

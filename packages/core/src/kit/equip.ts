@@ -1,0 +1,169 @@
+import { type Method, STEP_KINDS, type StepProduct, type WashStep, withSteps } from '../method/index.js';
+import type { ProductRole } from '../protection/index.js';
+import { stepProductRow, type StepProductRow } from './data/step-products.js';
+import { bottleFor, type ChoiceCase, typicalFor } from './choose-bottle.js';
+import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
+
+/** What decides the products of a wash. */
+export interface EquipCase extends Omit<ChoiceCase, 'isToStrip'> {
+  /** How much more there is of this body than of a saloon. */
+  readonly sizeFactor: number;
+}
+
+type Around = EquipCase & Pick<ChoiceCase, 'isToStrip'>;
+
+/** In-use pH of what comes out of a place's own lance and out of a machine (judgement). */
+const SITE_PH: Readonly<Partial<Record<WashStep['id'], number>>> = { foam: 11.5, 'machine-soak': 12.5 };
+/** How much stronger than in a bucket soap has to be to foam, at the least: a lance draws its bottle at about 1:10 (judgement). */
+const FOAM_STRENGTH = 10;
+/** Their label tells the strength in a bucket; out of a foamer they have to be stronger. */
+const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set(['shampoo', 'rinseless', 'strip-shampoo']);
+
+/** Does a hand come to what this step puts on before it is rinsed off? Then it is soap for the mitt, and a mild one does. */
+function isForTheHand(step: WashStep, steps: readonly WashStep[]): boolean {
+  const behind = steps.slice(steps.indexOf(step) + 1).filter(({ groups }) => groups.includes('upper'));
+  const next = behind.find(({ id, contact }) => contact || STEP_KINDS[id].rinses === 'body');
+  return next?.contact ?? false;
+}
+
+const MILD_FIRST: readonly ProductRole[] = ['shampoo', 'rinseless'];
+
+/** What the step takes, as the table has it, or the mild ones first. */
+function rowFor(step: WashStep, steps: readonly WashStep[]): StepProductRow | undefined {
+  const row = stepProductRow(step.id);
+  if (!row || row.into !== 'foamer' || !isForTheHand(step, steps)) return row;
+  const isMild = (role: ProductRole): boolean => MILD_FIRST.includes(role);
+  return { ...row, roles: row.roles.toSorted((a, b) => Number(isMild(b)) - Number(isMild(a))) };
+}
+
+const vesselFor = ({ into }: StepProductRow, { vessels }: Shelf): Vessel | null =>
+  into === 'neat' ? null : vessels[into];
+
+/** Parts of water for soap that is to foam: through a lance that thins more, as strong as in a bucket when it arrives. */
+function partsToFoam(bottle: ShelfBottle, vessel: Vessel | null): number {
+  const thins = vessel ? (vessel.outputLitres ?? 0) * (1000 / vessel.volumeMl) : 0;
+  return Math.max(0, (bottle.usualParts + 1) / Math.max(FOAM_STRENGTH, thins) - 1);
+}
+
+function partsOf(row: StepProductRow, bottle: ShelfBottle, vessel: Vessel | null): number {
+  if (row.into === 'foamer' && BUCKET_ROLES.has(bottle.role)) return partsToFoam(bottle, vessel);
+  if (row.parts === null) return bottle.usualParts;
+  // A strength of the step is kept within the label.
+  return Math.min(bottle.mostParts, Math.max(bottle.fewestParts, row.parts));
+}
+
+/** Less than one part of water to one of product is neat. */
+const neatBelowOne = (parts: number): number => (parts < 1 ? 0 : parts);
+
+/** Finished mix and product in it for one car, mL, and parts of water. */
+function amountsOf(
+  row: StepProductRow,
+  step: WashStep,
+  {
+    bottle,
+    vessel,
+    factor,
+  }: { readonly bottle: ShelfBottle; readonly vessel: Vessel | null; readonly factor: number },
+): Pick<StepProduct, 'mixMl' | 'productMl' | 'parts'> {
+  const usual = partsOf(row, bottle, vessel);
+  // What the shop found one car to take holds for the use that the bottle is meant for.
+  const ownMl = bottle.carMl !== null && row.parts === null ? bottle.carMl * factor : null;
+  const fullMl = row.ml === null ? (step.mixLitres ?? step.litres) * 1000 : row.ml * factor;
+  if (ownMl !== null && row.into === 'bucket' && fullMl > ownMl)
+    return { mixMl: fullMl, productMl: ownMl, parts: fullMl / ownMl - 1 };
+  const parts = neatBelowOne(usual);
+  const mixMl = ownMl === null ? fullMl : ownMl * (1 + parts);
+  return { mixMl, productMl: mixMl / (1 + parts), parts };
+}
+
+function productOf(row: StepProductRow, step: WashStep, of: Around): StepProduct {
+  const found = bottleFor(row, step, of);
+  const bottle = found?.bottle ?? typicalFor(row, step, of);
+  const vessel = vesselFor(row, of.shelf);
+  const factor = STEP_KINDS[step.id].goesOverBody ? of.sizeFactor : 1;
+  const amounts = amountsOf(row, step, { bottle, vessel, factor });
+  const { role, inUsePh, dwell, lowestWorkC, capMl, fewestParts, priceMinor, bottleMl } = bottle;
+  const thins = row.into === 'foamer' && vessel?.outputLitres ? vessel : null;
+  const percent = 100 / (1 + amounts.parts);
+  return {
+    from: found ? 'kit' : 'typical',
+    id: found ? bottle.id : null,
+    name: found ? bottle.name : null,
+    role,
+    because: found?.because ?? 'typical',
+    inUsePh,
+    dwell,
+    lowestWorkC,
+    capMl,
+    fewestParts,
+    ...amounts,
+    into: row.into,
+    panelPercent: thins ? (percent * thins.volumeMl) / ((thins.outputLitres ?? 1) * 1000) : null,
+    vesselMl: vessel?.volumeMl ?? null,
+    costMinor: bottleMl > 0 ? (priceMinor * amounts.productMl) / bottleMl : 0,
+    isEssential: row.isEssential,
+  };
+}
+
+/** The place's own soap: its strength and its price are the place's. */
+const siteProduct = (inUsePh: number): StepProduct => ({
+  from: 'site',
+  id: null,
+  name: null,
+  role: 'alkaline-pre-wash',
+  because: 'site',
+  inUsePh,
+  dwell: null,
+  lowestWorkC: null,
+  capMl: null,
+  into: 'foamer',
+  parts: 0,
+  fewestParts: 0,
+  mixMl: 0,
+  productMl: 0,
+  panelPercent: null,
+  vesselMl: null,
+  costMinor: 0,
+  isEssential: false,
+});
+
+function productFor(step: WashStep, steps: readonly WashStep[], of: Around): StepProduct | null {
+  const site = SITE_PH[step.id];
+  if (step.id === 'machine-soak' || step.onMeter) return site === undefined ? null : siteProduct(site);
+  // What aids drying lays something on the paint that was just stripped.
+  if (of.isToStrip && step.id === 'towel') return null;
+  const row = rowFor(step, steps);
+  return row ? productOf(row, step, of) : null;
+}
+
+/** Hands still have to put it on, however short the dwell, minutes. */
+const LEAST_MINUTES = 1;
+
+/** A step whose bottle wants to dwell longer or shorter than is usual takes so much longer or shorter. */
+function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashStep {
+  const product = productFor(step, steps, of);
+  if (!product) return step;
+  const { dwell } = product;
+  if (!dwell || !step.dwell) return { ...step, product };
+  const minutes = step.hasOwnMinutes
+    ? step.minutes
+    : Math.max(Math.min(LEAST_MINUTES, step.minutes), step.minutes + dwell.from - step.dwell.from);
+  return { ...step, product, dwell, minutes };
+}
+
+/**
+ * The method with what each of its steps puts on the car: the shop's own bottles, or typical ones where it has none.
+ *
+ * @param method as the shop does it, not cut up into parts yet
+ * @param of the kit as a wash reads it, the car, what the shop chose
+ * @returns pH, dwell, strength, mL and money of each step by the label of its bottle; minutes, money and the warmth that is needed follow.
+ * Acid is taken only where a step is for it or where the shop says so
+ * Source: amounts of `STEP_PRODUCTS` and typical labels are practice (judgement); the bottle's label goes first
+ */
+export function equip(method: Method, of: EquipCase): Method {
+  const around = { ...of, isToStrip: method.strips };
+  return withSteps(
+    method,
+    method.steps.map((step) => equipped(step, method.steps, around)),
+  );
+}

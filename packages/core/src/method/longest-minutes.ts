@@ -1,0 +1,11 @@
+import { isStrong } from './step-product.js';
+import type { WashStep } from './wash-step.js';
+
+/**
+ * How long may what this step puts on stay there, minutes? By the bottle's label; strong products without one as is usual for the step;
+ * null: it may stay, or its place sees to it.
+ */
+export function longestMinutes({ product, dwell }: Pick<WashStep, 'product' | 'dwell'>): number | null {
+  if (!product || product.from === 'site') return null;
+  return product.dwell?.to ?? (isStrong(product.inUsePh) ? (dwell?.to ?? null) : null);
+}

@@ -1,0 +1,73 @@
+import type { HouseRules } from '../house/index.js';
+import { coldClass, equip, type Shelf } from '../kit/index.js';
+import {
+  inWay,
+  type Method,
+  METHOD_IDS,
+  shopMethod,
+  sizeFactor,
+  type WayId,
+  wayOf,
+} from '../method/index.js';
+import { type Limits, shopStands } from '../rules/index.js';
+import type { Vehicle } from '../vehicle/index.js';
+
+/** What decides how a car is washed by a method, whenever and wherever. */
+export interface MethodCase {
+  readonly vehicle: Pick<
+    Vehicle,
+    'protection' | 'protections' | 'delicateWheels' | 'hasChargePort' | 'bodyClass'
+  >;
+  readonly house: HouseRules;
+  readonly limits: Limits;
+  readonly shelf: Shelf;
+  /** Coldest air at the place during the wash, °C; absent or null: warm enough for any label. */
+  readonly placeC?: number | null;
+}
+
+/** The method as the shop does it on this car, with the products that it takes for it. */
+export const equippedMethod = (
+  methodId: string,
+  { vehicle, house, limits, shelf, placeC }: MethodCase,
+): Method =>
+  equip(shopMethod(methodId, house, vehicle), {
+    vehicle,
+    shelf,
+    stands: shopStands(limits),
+    choices: house.products,
+    sizeFactor: sizeFactor(house, vehicle),
+    placeC,
+  });
+
+/** The methods of a car, each made once for each cold in which it takes other bottles. */
+export function methodsByCold(
+  of: Omit<MethodCase, 'placeC'>,
+): (methodId: string, placeC: number | null) => Method {
+  const made = new Map<string, Method>();
+  return (methodId, placeC) => {
+    const key = `${methodId} ${coldClass(of.shelf, placeC)}`;
+    const known = made.get(key) ?? equippedMethod(methodId, { ...of, placeC });
+    made.set(key, known);
+    return known;
+  };
+}
+
+/** The same in their ways, the usual one where none is told; each made once. */
+export function methodsInWays(
+  of: Omit<MethodCase, 'placeC'>,
+): (methodId: string, cell: { readonly placeC?: number | null; readonly wayId?: WayId }) => Method {
+  const methods = methodsByCold(of);
+  const made = new Map<Method, Map<WayId, Method>>();
+  return (methodId, { placeC = null, wayId }) => {
+    const plain = methods(methodId, placeC);
+    const way = wayOf(plain, wayId ?? null);
+    const ways = made.get(plain) ?? new Map<WayId, Method>();
+    made.set(plain, ways);
+    const known = ways.get(way.id) ?? inWay(plain, way);
+    ways.set(way.id, known);
+    return known;
+  };
+}
+
+/** All of them. */
+export const equippedMethods = (of: MethodCase): Method[] => METHOD_IDS.map((id) => equippedMethod(id, of));
