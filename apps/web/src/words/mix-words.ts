@@ -32,6 +32,7 @@ function vesselText({ fills, into, productMl, waterMl }: Mix, format: Format): s
   if (!fills) return AIR_WORDS[into];
   const { count, vesselMl } = fills;
   const size = format.ml(vesselMl);
+  if (into === 'bucket') return count > 1 ? `in ${count} buckets of ${size}` : AIR_WORDS[into];
   if (count > 1) return `${AIR_WORDS[into]}, ${count} fills of ${size}`;
   const cars = Math.floor(vesselMl / (productMl + waterMl));
   return cars >= 2 && vesselMl > FOR_SEVERAL * (productMl + waterMl)

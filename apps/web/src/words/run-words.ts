@@ -1,20 +1,16 @@
 import type {
   DriedBy,
   GroupFaces,
-  Mix,
-  MixInto,
   PackItem,
-  ProductReason,
   StepCaution,
   StepReason,
   RunStep,
   SkipReason,
-  StepFault,
   WashStepId,
   ZoneGroup,
 } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { COMPATIBILITY_REASONS, PANEL_NAMES, ROLE_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
+import { PANEL_NAMES } from './names.js';
 
 /** What is done, verb first. */
 export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {

@@ -84,6 +84,14 @@ describe('the words of a mix', () => {
       text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer (3.80 L: a full one lasts 3 cars), 1.0 % on the panel',
     },
     {
+      change: { into: 'bucket', fills: { count: 2, vesselMl: 900 }, caps: null, panelPercent: null },
+      text: '100 mL and 900 mL water (1:9, 10 %), in 2 buckets of 900 mL',
+    },
+    {
+      change: { into: 'bucket', fills: { count: 1, vesselMl: 15_000 }, caps: null, panelPercent: null },
+      text: '100 mL and 900 mL water (1:9, 10 %), in the bucket',
+    },
+    {
       change: { fills: { count: 1, vesselMl: 1400 }, panelPercent: null },
       text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer',
     },
