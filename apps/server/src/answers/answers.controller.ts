@@ -18,6 +18,7 @@ import type {
   SaltAnswer,
   BalanceView,
   WashAnswer,
+  WayOption,
   WindowsView,
 } from '@keen/core';
 import type { Request } from 'express';
@@ -51,6 +52,12 @@ export class AnswersController {
   @Get('wash')
   wash(@Query() query: CellQueryDto): Promise<WashAnswer> {
     return this.verdicts.wash(query);
+  }
+
+  /** The ways in which one start could be done, with what each takes and whether it goes. */
+  @Get('ways')
+  ways(@Query() query: CellQueryDto): Promise<WayOption[]> {
+    return this.verdicts.ways(query);
   }
 
   /** The nearest change of each input that would change the answer to one start. */

@@ -23,6 +23,7 @@ import {
   slotOf,
   startOfHourMs,
   type WashRecord,
+  type WayOption,
   WEEK_HOURS,
   type WorthOfRelief,
   type BalanceView,
@@ -151,6 +152,13 @@ export class AnswersService {
     const worked = asked && (await this.ask({ ...asked.question, kind: 'wash' }));
     if (!worked) throw notForecast();
     return worked;
+  }
+
+  /** In which ways it could be done. @throws 400 outside the forecast */
+  async ways(query: CellQuery): Promise<WayOption[]> {
+    const asked = await this.start(query);
+    if (!asked) throw notForecast();
+    return this.ask({ ...asked.question, kind: 'ways' });
   }
 
   /** What would change the answer to one start. @throws 400 outside the forecast */

@@ -9,6 +9,8 @@ import type {
   ErrorBody,
   MorningView,
   PlanView,
+  RunAnswer,
+  WayOption,
 } from '@keen/core';
 import request from 'supertest';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
@@ -161,6 +163,35 @@ describe('changes to the plan', () => {
     expect(restored.map(({ id }) => id)).toEqual([a?.id, b?.id]);
     expect(await washes()).toHaveLength(2);
     await sent('washes/changes', { remove: [a?.id, b?.id] }, 200);
+  });
+
+  it('do a wash in the way that somebody chose, until it is moved', async () => {
+    const [added] = (await sent<ChangedWashes>('washes/changes', { add: [slot(0, '2026-01-15T09:00')] }, 200))
+      .added;
+    const query = slot(0, '2026-01-15T09:00');
+    const { body } = await api().get('/api/verdicts/ways').query(query).expect(200);
+    const ways = body as WayOption[];
+    expect(ways[0]).toMatchObject({ wayId: added?.predicted?.wayId, minutes: added?.minutes });
+    const other = ways.find(
+      ({ wayId, standing }) => wayId.endsWith('one-panel') && standing.startsWith('go'),
+    );
+    const patch = async (change: object): Promise<WashRecord> =>
+      (await api().patch(`/api/washes/${added?.id}`).send(change).expect(200)).body as WashRecord;
+    const chosen = await patch({ wayId: other?.wayId });
+    expect(chosen).toMatchObject({
+      minutes: other?.minutes,
+      predicted: { wayId: other?.wayId, isOwnWay: true },
+    });
+    // Its sheet is of that way, and a lock leaves it alone.
+    const { pack } = (await api().get(`/api/runs/${added?.id}`).expect(200)).body as RunAnswer;
+    expect([pack.method.wayId, pack.sheet.minutes]).toEqual([other?.wayId, other?.minutes]);
+    expect((await patch({ isLocked: true })).predicted?.wayId).toBe(other?.wayId);
+    const moved = await patch({ startMs: at('2026-01-15T10:00') });
+    expect(moved.predicted).toMatchObject({ wayId: added?.predicted?.wayId });
+    expect(moved.predicted?.isOwnWay).toBeUndefined();
+    const refused = await api().patch(`/api/washes/${added?.id}`).send({ wayId: 'backwards' }).expect(400);
+    expect(fieldOf(refused.body)).toMatchObject({ field: 'wayId' });
+    await sent('washes/changes', { remove: [added?.id] }, 200);
   });
 
   it('do not bring a wash back to where another stands by now', async () => {

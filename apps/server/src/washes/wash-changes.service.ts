@@ -12,6 +12,7 @@ import {
   stayOf,
   type VehicleRecord,
   type WashRecord,
+  type WayId,
   endOf,
   isAhead,
   slotOf,
@@ -52,6 +53,8 @@ interface Wanted {
   readonly record: WashRecord;
   /** Hands were not named: any that are free will do. */
   readonly anyHands?: boolean;
+  /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
+  readonly wayId?: WayId;
   /** It comes back as it was, with the minutes that were reckoned then. */
   readonly isBack?: boolean;
   /** As the program works it through; absent where the forecast does not reach. */
@@ -159,15 +162,23 @@ export class WashChangesService {
   }
 
   /** Works a start through, where the shop has what it names; nothing beyond the forecast. */
-  private async work({ record }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
+  private async work({ record, wayId }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
     const { vehicleId, placeId, methodId, startMs } = record;
     const isKnown =
       shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
-    const detail = isKnown && (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs }));
+    const detail =
+      isKnown && (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs, wayId }));
     if (!detail) return {};
-    const { judgement, issuedMs, wayId, placeC, wash } = detail;
+    const { judgement, issuedMs, placeC, wash } = detail;
     const { standing, limiting } = judgement;
-    const predicted = { verdict: standing, limiting, forecastIssuedMs: issuedMs, wayId, placeC };
+    const predicted = {
+      verdict: standing,
+      limiting,
+      forecastIssuedMs: issuedMs,
+      wayId: detail.wayId,
+      placeC,
+      ...(wayId ? { isOwnWay: true } : {}),
+    };
     return { worked: { predicted, minutes: wash.minutes } };
   }
 }
@@ -193,11 +204,16 @@ function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
 }
 
 function movedWash(
-  { id: _, ...change }: MoveWashDto & { readonly id: string },
+  { id: _, wayId, ...change }: MoveWashDto & { readonly id: string },
   before: WashRecord | undefined,
   field: string,
 ): Wanted[] {
-  return before ? [{ field, record: { ...before, ...change } }] : [];
+  if (!before) return [];
+  const record = { ...before, ...change };
+  const isSame = (['placeId', 'methodId', 'startMs'] as const).every((key) => record[key] === before[key]);
+  // What somebody chose holds until the wash is moved.
+  const chosen = isSame && before.predicted?.isOwnWay ? before.predicted.wayId : undefined;
+  return [{ field, record, wayId: wayId ?? chosen }];
 }
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */

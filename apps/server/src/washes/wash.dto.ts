@@ -2,6 +2,8 @@ import {
   METHOD_IDS,
   type PanelId,
   SEASON_JOB_IDS,
+  WAY_IDS,
+  type WayId,
   type SeasonJobId,
   SPOTS_FOUND,
   type SpotsFound,
@@ -53,6 +55,8 @@ export class PlanWashDto {
 }
 
 export class MoveWashDto {
+  /** In which way; absent: as it was chosen, or the one that goes with the least bother. */
+  @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
   @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
   @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;

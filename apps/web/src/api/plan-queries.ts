@@ -7,6 +7,7 @@ import {
   type PlanStanding,
   type PlanView,
   type WashRecord,
+  type WayId,
 } from '@keen/core';
 import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
@@ -15,7 +16,7 @@ import { useChange } from './queries.js';
 
 export interface WashChanges {
   readonly add?: readonly Partial<WashRecord>[];
-  readonly move?: readonly (Partial<WashRecord> & { readonly id: string })[];
+  readonly move?: readonly (Partial<WashRecord> & { readonly id: string; readonly wayId?: WayId })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
 }
@@ -108,7 +109,7 @@ export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 
 /** What takes changes back. */
 export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): WashChanges => ({
   remove: [...added, ...restored].map(({ id }) => id),
-  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked, extras } }) => ({
+  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked, extras, predicted } }) => ({
     id,
     placeId,
     methodId,
@@ -116,6 +117,7 @@ export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): W
     handsId,
     isLocked,
     extras,
+    ...(predicted?.isOwnWay ? { wayId: predicted.wayId } : {}),
   })),
   restore: removed.map(({ id }) => id),
 });

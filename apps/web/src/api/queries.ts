@@ -34,6 +34,8 @@ import {
   type TreatmentRecord,
   type VehicleRecord,
   type WashAnswer,
+  type WayId,
+  type WayOption,
   type WashRecord,
   type WeatherAnswer,
   type WindowsView,
@@ -117,6 +119,14 @@ export const useWorkedWash = (query: CellQuery | null) =>
     queryFn: ({ signal }) => ask<WashAnswer>(`verdicts/wash?${queryText(query ?? {})}`, { signal }),
     enabled: query !== null,
     placeholderData: keepPreviousData,
+  });
+
+/** The ways in which one start could be done. */
+export const useWays = (query: CellQuery | null) =>
+  useQuery({
+    queryKey: ['verdicts', 'ways', query],
+    queryFn: ({ signal }) => ask<WayOption[]>(`verdicts/ways?${queryText(query ?? {})}`, { signal }),
+    enabled: query !== null,
   });
 
 export const useFlips = (query: CellQuery | null) =>
@@ -217,7 +227,7 @@ export const usePlanWash = () =>
   );
 export const useMoveWash = () =>
   useChange(
-    ({ id, ...change }: { id: string; startMs?: number; placeId?: string; methodId?: string }) =>
+    ({ id, ...change }: { id: string; wayId?: WayId } & Partial<CellQuery>) =>
       ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: change }),
     'washes',
   );

@@ -119,10 +119,16 @@ export const PACK_NAMES: Readonly<Record<PackItem, string>> = {
   'drip-mat': 'absorbent mat for the drips',
 };
 
+/** So soon that nobody would tell it from at once. */
+const AT_ONCE_MINUTES = 0.2;
+
 /** "3 to 5 min, cut by the roof", or why it will not do. */
 export function dwellText({ dwell }: Pick<RunStep, 'dwell'>, format: Format): string | null {
   if (!dwell) return null;
   const panel = dwell.cutBy ? `the ${PANEL_NAMES[dwell.cutBy]}` : '';
+  // Frozen foam does nothing, and what is lost is only its dwell: the rinse behind it is warm.
+  if (dwell.isTooShort && dwell.cutAs === 'freezes')
+    return `freezes on ${panel} ${dwell.toMinutes < AT_ONCE_MINUTES ? 'at once' : `after ${format.minutes(dwell.toMinutes)}`} and then does nothing: rinse warm first, or leave it out`;
   if (dwell.isTooShort)
     return `${dwell.cutAs ?? 'dries'} on ${panel} after ${format.minutes(dwell.toMinutes)}, and wants ${format.minutes(dwell.fromMinutes)}: smaller parts, or wet it again`;
   const span = `dwell ${format.minutes(dwell.fromMinutes)} to ${format.minutes(dwell.toMinutes)}`;

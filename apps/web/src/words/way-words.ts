@@ -37,6 +37,24 @@ const BEFORE: Readonly<Record<string, string>> = {
   soak: ' Soak each part with warm water just before you touch it.',
 };
 
+const LOOP_NAMES: Readonly<Record<string, string>> = {
+  dry: 'drying',
+  touch: 'from the hand on',
+  soap: 'from the soap on',
+};
+const BEFORE_NAMES: Readonly<Record<string, string>> = {
+  rinse: ', each rinsed just before',
+  soak: ', each soaked warm just before',
+};
+
+/** The same by a name: "two panels at a time, from the hand on". */
+export function wayName(wayId: WayId): string {
+  const cut = CUT.exec(wayId)?.groups;
+  if (!cut) return 'the whole car at once';
+  const section = SECTION_NAMES[cut.section as SectionId];
+  return `${section} at a time, ${LOOP_NAMES[cut.loop ?? ''] ?? ''}${BEFORE_NAMES[cut.before ?? ''] ?? ''}`;
+}
+
 /** How this wash is cut up, as an instruction; null: it is done on the whole car. */
 export function wayText(wayId: WayId | null | undefined): string | null {
   const cut = CUT.exec(wayId ?? '')?.groups;
@@ -59,6 +77,8 @@ const SAYS_IT: ReadonlySet<Finding['remedy']> = new Set([
   'soak-each-part',
 ]);
 
+export const isSaidByWay = (remedy: Finding['remedy']): boolean => SAYS_IT.has(remedy);
+
 /** How it is cut up, where the sentence of the verdict does not say so already; null: it does, or it is not. */
 export const wayBeside = (wayId: WayId | null | undefined, limiting: Finding): string | null =>
-  SAYS_IT.has(limiting.remedy) ? null : wayText(wayId);
+  isSaidByWay(limiting.remedy) ? null : wayText(wayId);

@@ -8,6 +8,7 @@ import { type PackDraft, runPackAnswer } from './run-pack.js';
 import { type SaltAnswer, saltAnswer } from './salt.js';
 import type { Tools } from './tools.js';
 import { type WashAnswer, washAnswer } from './wash.js';
+import { type WayOption, waysAnswer } from './ways.js';
 import { type WeekAnswer, weekAnswer } from './week.js';
 import type { BalanceRow, CadenceOutcome, PlanAnswer, PlanOption, WorthOfRelief } from '../plan/index.js';
 import type { Flip } from '../verdict/index.js';
@@ -33,6 +34,7 @@ export interface Answers {
   condition: ConditionAnswer;
   cell: CellAnswer;
   wash: WashAnswer | null;
+  ways: WayOption[];
   'run-pack': PackDraft | null;
   flips: Flip[];
   balance: BalanceRow[];
@@ -51,6 +53,7 @@ const ANSWERERS: {
   condition: conditionAnswer,
   cell: cellAnswer,
   wash: washAnswer,
+  ways: waysAnswer,
   'run-pack': runPackAnswer,
   flips: flipsAnswer,
   balance: balanceAnswer,

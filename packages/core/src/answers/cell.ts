@@ -44,6 +44,7 @@ export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
     ...around,
     place,
     methodId: start.methodId,
+    wayId: start.wayId,
     control: controlSpan(weather),
     roadAhead: roadAheadOf(roadFacts(question), keep),
   };
@@ -94,7 +95,8 @@ export function cellAnswer(question: OfStart, { keep }: Pick<Tools, 'keep'>): Ce
 
 /** The judgement as the forecast's members have it too, where there are any: what is accepted is what the ribbon shows. */
 function withForecast(question: OfStart, keep: Keeper, judgement: Judgement): Judgement {
-  if (question.weather.members.length === 0) return judgement;
+  // Members are asked of the way that the ribbon shows.
+  if (question.weather.members.length === 0 || question.start.wayId) return judgement;
   const request = gridRequest(question, keep, { startsMs: weekStarts(question), withMembers: false });
   const asked = memberAsker(request)(question.start);
   if (!asked) return judgement;

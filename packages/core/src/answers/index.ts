@@ -9,3 +9,4 @@ export type { MadePlan } from './plan.js';
 export type { PackDraft } from './run-pack.js';
 export type { SaltAnswer } from './salt.js';
 export type { WashAnswer, WashAnswerStep } from './wash.js';
+export type { WayOption } from './ways.js';

@@ -65,6 +65,12 @@ export interface WashQuestion extends OfCar {
   readonly start: StartQuestion;
 }
 
+/** The ways in which one start could be done. */
+export interface WaysQuestion extends OfCar {
+  readonly kind: 'ways';
+  readonly start: StartQuestion;
+}
+
 /** All that it takes to do one wash. */
 export interface RunPackQuestion extends OfCar {
   readonly kind: 'run-pack';
@@ -100,6 +106,7 @@ export type Question =
   | ConditionQuestion
   | CellQuestion
   | WashQuestion
+  | WaysQuestion
   | RunPackQuestion
   | FlipsQuestion
   | BalanceQuestion

@@ -34,9 +34,9 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   const [first] = hours;
   if (!first) return null;
   // What was accepted is what is done; without it, the way and the bottles that the verdict has.
-  const judged = wayId && placeC !== undefined ? null : cellDetail(request, startMs);
-  const plain = equippedMethod(methodId, { ...request, placeC: judged ? judged.placeC : placeC });
-  const method = judged && !wayId ? judged.method : inWay(plain, wayOf(plain, wayId ?? null));
+  const judged = cellDetail(request, startMs);
+  const plain = equippedMethod(methodId, { ...request, placeC });
+  const method = wayId && placeC !== undefined ? inWay(plain, wayOf(plain, wayId)) : judged.method;
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
   const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
@@ -53,5 +53,6 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
     sheet: runSheet({ ...of, hours: touched, outdoors: first.outdoors, soil, kit, house }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
     soilBefore: soil,
+    conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),
   };
 }

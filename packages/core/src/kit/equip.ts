@@ -14,9 +14,9 @@ type Around = EquipCase & Pick<ChoiceCase, 'isToStrip'>;
 
 /** In-use pH of what comes out of a place's own lance and out of a machine (judgement). */
 const SITE_PH: Readonly<Partial<Record<WashStep['id'], number>>> = { foam: 11.5, 'machine-soak': 12.5 };
-/** How much stronger than in a bucket soap has to be to foam, at the least: a lance draws its bottle at about 1:10 (judgement). */
-const FOAM_STRENGTH = 10;
-/** Their label tells the strength in a bucket; out of a foamer they have to be stronger. */
+/** How much stronger than in a bucket soap has to be in a foamer or a sprayer, at the least: a lance draws at about 1:10 (judgement). */
+const SPRAYED_STRENGTH = 10;
+/** Their label tells the strength in a bucket; sprayed on they have to be stronger. */
 const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set(['shampoo', 'rinseless', 'strip-shampoo']);
 
 /** Does a hand come to what this step puts on before it is rinsed off? Then it is soap for the mitt, and a mild one does. */
@@ -39,15 +39,17 @@ function rowFor(step: WashStep, steps: readonly WashStep[]): StepProductRow | un
 const vesselFor = ({ into }: StepProductRow, { vessels }: Shelf): Vessel | null =>
   into === 'neat' ? null : vessels[into];
 
-/** Parts of water for soap that is to foam: through a lance that thins more, as strong as in a bucket when it arrives. */
-function partsToFoam(bottle: ShelfBottle, vessel: Vessel | null): number {
+/** Parts of water for soap that is sprayed on: through a lance that thins more, as strong as in a bucket when it arrives. */
+function partsToSpray(bottle: ShelfBottle, vessel: Vessel | null): number {
   const thins = vessel ? (vessel.outputLitres ?? 0) * (1000 / vessel.volumeMl) : 0;
-  return Math.max(0, (bottle.usualParts + 1) / Math.max(FOAM_STRENGTH, thins) - 1);
+  return Math.max(0, (bottle.usualParts + 1) / Math.max(SPRAYED_STRENGTH, thins) - 1);
 }
 
 function partsOf(row: StepProductRow, bottle: ShelfBottle, vessel: Vessel | null): number {
-  if (row.into === 'foamer' && BUCKET_ROLES.has(bottle.role)) return partsToFoam(bottle, vessel);
-  if (row.parts === null) return bottle.usualParts;
+  if (row.parts === null)
+    return row.into !== 'bucket' && BUCKET_ROLES.has(bottle.role)
+      ? partsToSpray(bottle, vessel)
+      : bottle.usualParts;
   // A strength of the step is kept within the label.
   return Math.min(bottle.mostParts, Math.max(bottle.fewestParts, row.parts));
 }
@@ -139,16 +141,27 @@ function productFor(step: WashStep, steps: readonly WashStep[], of: Around): Ste
 /** Hands still have to put it on, however short the dwell, minutes. */
 const LEAST_MINUTES = 1;
 
+/** What leaves the foamer or sprayer, L; a bucket holds more than goes on, and what a step rinses with is no mix. */
+function litresOf(step: WashStep, { into, mixMl, from }: StepProduct, { shelf }: Around): number {
+  const isMixAlone = (into === 'foamer' || into === 'sprayer') && step.litres > 0;
+  if (!isMixAlone || from === 'site' || STEP_KINDS[step.id].clearsItself) return step.litres;
+  const vessel = shelf.vessels[into];
+  const thins = vessel?.outputLitres ? (vessel.outputLitres * 1000) / vessel.volumeMl : 1;
+  // In figures that people read.
+  return Math.round((mixMl * thins) / 100) / 10;
+}
+
 /** A step whose bottle wants to dwell longer or shorter than is usual takes so much longer or shorter. */
 function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashStep {
   const product = productFor(step, steps, of);
   if (!product) return step;
+  const litres = litresOf(step, product, of);
   const { dwell } = product;
-  if (!dwell || !step.dwell) return { ...step, product };
+  if (!dwell || !step.dwell) return { ...step, litres, product };
   const minutes = step.hasOwnMinutes
     ? step.minutes
     : Math.max(Math.min(LEAST_MINUTES, step.minutes), step.minutes + dwell.from - step.dwell.from);
-  return { ...step, product, dwell, minutes };
+  return { ...step, litres, product, dwell, minutes };
 }
 
 /**

@@ -273,9 +273,21 @@ describe('what the bottle decides of a method', () => {
     expect(strong.faults).toEqual([{ kind: 'too-strong', parts: 49, fewestParts: 100 }]);
   });
 
+  it('is the water of what is sprayed on: the mix, or all that a lance puts out with it', () => {
+    const litres = (gears: readonly Gear[]) =>
+      methodWith('bay-touch-free', { products: [FOAM], gear: gears }).steps.find(({ id }) => id === 'foam')
+        ?.litres;
+    expect(litres([])).toBe(1);
+    expect(litres([gear({ kind: 'lance', volumeMl: 1000, outputLitresPerBottle: 11 })])).toBe(11);
+    // What rinses the wheels one by one is no mix.
+    expect(methodWith('bay-touch-free').steps.find(({ id }) => id === 'wheels')?.litres).toBe(4);
+  });
+
   it('is soap strong enough to foam: ten times that of a bucket, or what a lance thins', () => {
     const soap = bottle({ usualParts: 499 });
     expect(mixOf(mixes([soap], BAY), 'foam').parts).toBe(49);
+    expect(mixOf(mixes([soap], BAY), 'wheels').parts).toBe(49);
+    expect(mixOf(mixes([soap], BAY), 'contact').parts).toBe(499);
     const lance = gear({ kind: 'lance', volumeMl: 1000, outputLitresPerBottle: 25 });
     expect(mixOf(mixes([soap], { ...BAY, gear: [lance] }), 'foam').parts).toBe(19);
   });

@@ -1,6 +1,6 @@
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import type { Limits } from '../rules/index.js';
+import type { Finding, Limits } from '../rules/index.js';
 import type { RunSheet } from '../run/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
@@ -33,6 +33,8 @@ export interface RunPack {
   /** null: light does not count there. */
   readonly sunsetMs: number | null;
   readonly soilBefore: ByGroup;
+  /** All that it goes on condition of; absent in packs made before it was kept. */
+  readonly conditions?: readonly Finding[];
   readonly source: string;
   readonly issuedMs: number;
 }

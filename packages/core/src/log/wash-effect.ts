@@ -81,16 +81,16 @@ function stepsDone(steps: readonly WashStep[], run: Pick<RunRecord, 'steps'>): W
   const counts = new Map<string, number>();
   return steps.flatMap((step): WashStep[] => {
     const all = run.steps.filter(({ id }) => id === step.id);
-    // A rinse of each part that warms it before the hand comes takes no more off than the one of the whole car did.
     const onWhole = all.filter(({ part }) => part === undefined);
-    const ofId = onWhole.length > 0 ? onWhole : all;
     const before = counts.get(step.id) ?? 0;
     counts.set(step.id, before + 1);
-    const isInParts = ofId.length > steps.filter(({ id }) => id === step.id).length;
-    if (!isInParts) {
-      const done = ofId.filter(({ skipped }) => skipped === null).length;
+    if (before < onWhole.length) {
+      const done = onWhole.filter(({ skipped }) => skipped === null).length;
       return before < done ? [step] : [];
     }
+    // Of an id that stands there several times the later ones are those that go round with the parts. What is rinsed again before the
+    // hand comes takes no more off than the rinse of the whole car did.
+    const ofId = all.filter(({ part }) => part !== undefined);
     const planned = (some: typeof ofId): number => some.reduce((sum, one) => sum + one.plannedMinutes, 0);
     const share = planned(ofId.filter(({ skipped }) => skipped === null)) / planned(ofId);
     if (!(share > 0)) return [];

@@ -92,6 +92,8 @@ export interface Predicted {
   readonly forecastIssuedMs: number | null;
   /** The way in which it goes: what was accepted is what is prepared and run. Absent: planned before ways were told, or unknown. */
   readonly wayId?: WayId;
+  /** Somebody chose that way. */
+  readonly isOwnWay?: boolean;
   /** Coldest air at the place by which its bottles were taken, °C; absent: not kept then. */
   readonly placeC?: number | null;
 }

@@ -2,7 +2,7 @@ import type { Method } from './method.js';
 import { SECTION_IDS } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import type { WashStep } from './wash-step.js';
-import type { Before, Cut, LoopFrom, LoopName, Way } from './way-id.js';
+import type { Before, Cut, LoopFrom, LoopName, Way, WayId } from './way-id.js';
 
 const WHOLE: Way = { id: 'whole', from: 'nothing', section: 'whole-car', before: null };
 const CUTS = SECTION_IDS.filter((id): id is Cut => id !== 'whole-car');
@@ -27,6 +27,7 @@ export const WAYS: readonly Way[] = [
     way('touch', section, 'soak'),
   ]),
 ];
+export const WAY_IDS: readonly WayId[] = WAYS.map(({ id }) => id);
 const BY_ID = new Map<string, Way>(WAYS.map((one) => [one.id, one]));
 
 /** A way by its id; the usual one of the method for an id that does not exist. */

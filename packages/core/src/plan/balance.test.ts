@@ -192,7 +192,7 @@ describe('cadences', () => {
     );
     expect(mixed.washCount).toBe(4);
     expect(mixed.litres).toBeCloseTo(
-      2 * methodOf('salt-flush').litres + 2 * methodOf('bay-contact').litres,
+      2 * methodWith('salt-flush').litres + 2 * methodWith('bay-contact').litres,
       6,
     );
   });

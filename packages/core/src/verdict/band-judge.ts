@@ -1,5 +1,5 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import { inWay, type Method, type Way, type WayId, waysOf } from '../method/index.js';
+import { inWay, type Method, type Way, type WayId, wayOf, waysOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
   type Finding,
@@ -184,6 +184,26 @@ export class BandJudge {
       ? blocks
       : blocksOf(this.judgeIn(usual, startMs, this.look(usual, hours).water));
     return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
+  }
+
+  /** Judges a start in this way and no other; what it gets round of the usual way becomes its condition. */
+  judgeAs(startMs: number, wayId: WayId): LookedAt {
+    const placeC = this.airC(startMs);
+    const plain = this.methodAt(placeC);
+    const usually = this.judge(startMs, { thorough: true, ways: 'usual' });
+    const way = wayOf(plain, wayId);
+    if (way.id === usually.wayId) return usually;
+    const one = this.caseOf(plain, way);
+    const hours = this.hoursOf(one, startMs);
+    const looked = hours ? this.look(one, hours) : { water: null, pieces: [] };
+    const judgement = this.judgeIn(one, startMs, looked.water);
+    const found = { ...looked, judgement, wayId: way.id, placeC, method: one.method, way };
+    return withRemedy(found, new Set(blocksOf(usually.judgement).map(({ ruleId }) => ruleId)));
+  }
+
+  /** The same in every way that there is. */
+  judgeWays(startMs: number): LookedAt[] {
+    return this.ways.map(({ id }) => this.judgeAs(startMs, id));
   }
 
   /**

@@ -253,6 +253,8 @@ export interface CellRequest extends Circumstances {
   readonly methodId: string;
   readonly control: WeatherSpan;
   readonly roadAhead: RoadAhead | null;
+  /** The way in which it is to be looked at; absent: the one that goes with the least bother. */
+  readonly wayId?: WayId;
 }
 
 /** Everything about one start: all findings with their margins, what the water does, and the wash as it is done. */
@@ -261,13 +263,22 @@ export function cellDetail(
   startMs: number,
   change: (method: Method) => Method = (method) => method,
 ): Judged {
+  const { pieces: _, ...judged } = request.wayId
+    ? judgeOf(request, change).judgeAs(startMs, request.wayId)
+    : judgeOf(request, change).judge(startMs, { thorough: true, ways: 'all' });
+  return judged;
+}
+
+/** The same in every way in which its method can be done, the one with the least bother first. */
+export const judgedWays = (request: CellRequest, startMs: number): Judged[] =>
+  judgeOf(request, (method) => method)
+    .judgeWays(startMs)
+    .map(({ pieces: _, ...judged }) => judged);
+
+function judgeOf(request: CellRequest, change: (method: Method) => Method): BandJudge {
   const { place, control, roadAhead } = request;
   const methods = methodsByCold(request);
   const methodAt = (placeC: number | null): Method => change(methods(request.methodId, placeC));
   const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
-  const { pieces: _, ...judged } = new BandJudge(place, methodAt, request, weather).judge(startMs, {
-    thorough: true,
-    ways: 'all',
-  });
-  return judged;
+  return new BandJudge(place, methodAt, request, weather);
 }

@@ -60,7 +60,7 @@ export function withRemedy(
 ): LookedAt {
   const { judgement } = found;
   const findings = judgement.findings.map((finding): Finding =>
-    blocked.has(finding.ruleId)
+    blocked.has(finding.ruleId) && finding.level !== 'block'
       ? {
           ...finding,
           level: 'condition',

@@ -1,16 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
 import { inWay, waysOf } from '../method/index.js';
 import { mixesFor } from '../kit/index.js';
 import type { Place } from '../place/index.js';
-import { washTotals } from '../plan/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
-import { runSheet } from '../run/index.js';
-import { EMPTY_KIT } from '../kit/index.js';
-import { CLEAN } from '../soil/index.js';
 import { BAY, bottle, circumstances, DRIVE, methodWith, VEHICLE, WATER } from '../testing/shop.js';
-import { BODY_CLASSES, PAINT_TONES, type Vehicle, WATER_BEHAVIOURS } from '../vehicle/index.js';
+import { type Vehicle } from '../vehicle/index.js';
 import {
   type PanelDeed,
   PanelWash,
@@ -20,7 +15,7 @@ import {
   type WashHours,
 } from '../wash/index.js';
 import { climatesOf } from '../wash/index.js';
-import { COLD_LAKE_PORT, hashUnit, simulateWeather, type WeatherHour } from '../weather/index.js';
+import { type WeatherHour } from '../weather/index.js';
 import { cellDetail, type Judged, PlaceCalendar, PlaceWeather, type WeatherSpan } from './index.js';
 
 const START = Date.UTC(2026, 0, 14, 15);
@@ -81,122 +76,11 @@ const detail = (
 ): Judged =>
   cellDetail({ ...circumstances(span, { vehicle }), place, methodId, control: span, roadAhead: null }, atMs);
 
-/** The wash minute by minute as its steps have it, in steps of the sums and by nothing of the verdict's. */
-function iceUnderHands(found: Judged, place: Place, vehicle: Vehicle, hours: WashHours): string[] {
-  return tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS).flatMap((track) => {
-    const startC = panelAir(place, track.surface, hours[0].site).dryC;
-    const panel = new PanelWash(track.material, climatesOf(place, track, hours), { startC });
-    return track.events.flatMap(({ atMinute, deed, rubs }): string[] => {
-      panel.advance(atMinute);
-      const isOnIce = rubs && panel.iceKg * 1000 > DEFAULT_LIMITS.towelLeavesGramsPerM2;
-      panel.do(deed);
-      return isOnIce ? [`${track.panel.id} at ${atMinute.toFixed(1)}`] : [];
-    });
-  });
-}
-
 const hoursOf = (place: Place, span: WeatherSpan, { method }: Judged, atMs: number): WashHours => {
   const hours = new PlaceWeather(new PlaceCalendar(place), span).washHours(atMs, method.minutes);
   if (!hours) throw new Error('no weather');
   return hours;
 };
-
-/** Cars, places, methods and hours as dice have them. */
-function anyWash(seed: number) {
-  let n = 0;
-  const oneOf = <T>(values: readonly T[]): T => {
-    const value = values[Math.floor(hashUnit(seed, (n += 1)) * values.length)];
-    if (value === undefined) throw new Error('nothing to choose from');
-    return value;
-  };
-  const place = oneOf(SITES);
-  const vehicle: Vehicle = {
-    ...VEHICLE,
-    bodyClass: oneOf(BODY_CLASSES),
-    paintTone: oneOf(PAINT_TONES),
-    waterBehaviour: oneOf(WATER_BEHAVIOURS),
-    delicateWheels: oneOf([true, false]),
-  };
-  const { methodId } = oneOf(place.methods);
-  const atMs = WINTER.fromMs + 24 * MS_PER_HOUR + Math.floor(hashUnit(seed, 99) * 24 * 9) * MS_PER_HOUR;
-  return { place, vehicle, methodId, atMs };
-}
-const WINTER: WeatherSpan = {
-  fromMs: START,
-  hours: simulateWeather({ climate: COLD_LAKE_PORT, seed: 5, fromMs: START, hourCount: 24 * 12 }),
-};
-
-describe('any wash', () => {
-  const washes = Array.from({ length: 400 }, (_, seed) => {
-    const of = anyWash(seed + 1);
-    return { ...of, found: detail(of.place, of.methodId, { span: WINTER, ...of }) };
-  });
-  const going = washes.filter(({ found }) => found.judgement.standing.startsWith('go'));
-
-  it('goes in some hours as it is, in some another way, and in some not', () => {
-    const ways = new Set(going.map(({ found }) => found.wayId));
-    expect(ways.size).toBeGreaterThan(4);
-    expect(going.length).toBeGreaterThan(30);
-    expect(washes.length - going.length).toBeGreaterThan(40);
-  });
-
-  it('that goes lets no hand, mitt or towel meet ice when its own steps are gone through', () => {
-    const met = going.flatMap(({ found, place, vehicle, atMs, methodId }) =>
-      iceUnderHands(found, place, vehicle, hoursOf(place, WINTER, found, atMs)).map(
-        (at) => `${methodId} ${found.wayId} ${at}`,
-      ),
-    );
-    expect(met).toEqual([]);
-  });
-
-  it('that does not go for ice has it in its own timeline, on the panel and at the minute that are told', () => {
-    const refused = washes.filter(
-      ({ found }) => found.judgement.standing === 'no' && found.judgement.limiting.ruleId === 'ice-on-car',
-    );
-    expect(refused.length).toBeGreaterThan(10);
-    for (const { found, place, vehicle, atMs } of refused) {
-      const { panel, actual, unit } = found.judgement.limiting;
-      if (unit !== 'min') continue;
-      const tracks = tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS);
-      const hours = hoursOf(place, WINTER, found, atMs);
-      const minutes = tracks
-        .filter((track) => track.panel.id === panel)
-        .flatMap((track) => waitsThrough(track, place, hours).map(({ iceMinutes }) => iceMinutes));
-      expect(minutes).toContain(actual);
-    }
-  });
-
-  it('takes the same minutes, money and litres in verdict, steps and sheet', () => {
-    for (const { found, place, vehicle, atMs } of going.slice(0, 60)) {
-      const { method } = found;
-      const hours = hoursOf(place, WINTER, found, atMs);
-      const outdoors = WINTER.hours[Math.floor((atMs - WINTER.fromMs) / MS_PER_HOUR)];
-      if (!outdoors) throw new Error('no weather');
-      const sheet = runSheet({
-        vehicle,
-        place,
-        method,
-        limits: DEFAULT_LIMITS,
-        hours,
-        outdoors,
-        isDark: false,
-        overnightC: null,
-        soil: CLEAN,
-        kit: EMPTY_KIT,
-        house: DEFAULT_HOUSE,
-      });
-      const totals = washTotals(place, method);
-      const sum = (read: (step: (typeof sheet.steps)[number]) => number): number =>
-        sheet.steps.reduce((all, step) => all + read(step), 0);
-      expect(sheet.minutes).toBe(totals.minutes);
-      expect(sum(({ minutes }) => minutes) + method.setUpMinutes).toBeCloseTo(totals.minutes, 6);
-      expect(sum(({ litres }) => litres)).toBeCloseTo(totals.litres, 6);
-      expect(sheet.preparation.litresInAll).toBe(totals.litres);
-      const { visitMinor, meterMinor } = sheet.preparation.money;
-      expect(visitMinor + meterMinor + method.productMinor).toBe(totals.moneyMinor);
-    }
-  });
-});
 
 describe('what colder, slower and smaller do', () => {
   it.each(['bay-touch-free', 'bay-contact'] as const)(

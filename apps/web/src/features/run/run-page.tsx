@@ -4,17 +4,20 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { usePlaces, useSettings, useVehicles } from '../../api/queries.js';
 import { useRun } from '../../api/run-queries.js';
+import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { WashStrip } from '../../parts/wash-strip.js';
 import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
-import { wayText } from '../../words/way-words.js';
+import { findingText } from '../../words/finding-words.js';
+import { isSaidByWay, wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
 import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
 import { Steps } from './steps.js';
+import { WayChoice } from './way-choice.js';
 import classes from './run.module.css';
 
 /** One planned wash: what to bring, in which order, how long, and what to see to after; fits on one printed page. */
@@ -39,6 +42,36 @@ export function RunPage() {
       </Page>
     );
   return <Sheet answer={answer} vehicles={vehicles} places={places} />;
+}
+
+/** How it is worked, and all that it goes on condition of. */
+function Conditions({
+  conditions,
+  way,
+  format,
+}: {
+  readonly conditions: NonNullable<RunAnswer['pack']['conditions']>;
+  readonly way: string | null;
+  readonly format: Format;
+}) {
+  // What the line above says already is not said again.
+  const others = way ? conditions.filter(({ remedy }) => !isSaidByWay(remedy)) : conditions;
+  if (!way && others.length === 0) return null;
+  return (
+    <div className={classes.way} role="note">
+      {way && <strong>{way}</strong>}
+      {others.length > 0 && (
+        <>
+          <p>{way ? 'And it goes if' : <strong>It goes if</strong>}</p>
+          <ul>
+            {others.map((finding) => (
+              <li key={finding.ruleId}>{findingText(finding, format)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
 }
 
 interface SheetProps {
@@ -83,11 +116,8 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           onClose={() => setEditing(false)}
         />
       )}
-      {way && (
-        <p className={classes.way} role="note">
-          <strong>{way}</strong>
-        </p>
-      )}
+      <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
+      {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       <div className={classes.grid}>
         <div className={classes.column}>
           <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />

@@ -40,6 +40,14 @@ describe('the words of a dwell', () => {
       change: { toMinutes: 2, cutBy: 'left', cutAs: 'dries', isTooShort: true },
       text: 'dries on the left flank after 2.0 min, and wants 3.0 min: smaller parts, or wet it again',
     },
+    {
+      change: { toMinutes: 1.5, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
+      text: 'freezes on the roof after 1.5 min and then does nothing: rinse warm first, or leave it out',
+    },
+    {
+      change: { toMinutes: 0.1, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
+      text: 'freezes on the roof at once and then does nothing: rinse warm first, or leave it out',
+    },
   ] as const)('$text', ({ change, text }) => {
     expect(dwellText({ dwell: { ...DWELL, ...change } }, format)).toBe(text);
   });

@@ -1,0 +1,55 @@
+import { type WashRecord, type WayId, type WayOption } from '@keen/core';
+import { Select } from '@mantine/core';
+import { useMoveWash, useWays } from '../../api/queries.js';
+import type { Format } from '../../format/format.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { findingText } from '../../words/finding-words.js';
+import { wayName } from '../../words/way-words.js';
+import classes from './run.module.css';
+
+const goes = ({ standing }: WayOption): boolean => standing === 'go' || standing === 'go-if';
+
+/** "two panels at a time, from the hand on · 72 min", and why not where it does not go. */
+export const wayOptionText = (option: WayOption, format: Format): string => {
+  const taking = `${wayName(option.wayId)} · ${format.minutes(option.minutes)}`;
+  return goes(option) ? taking : `${taking} · no: ${findingText(option.limiting, format)}`;
+};
+
+/** The other ways in which a planned wash goes; the one that is chosen is the one that is prepared and run. */
+export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly wayId: WayId }) {
+  const format = useFormat();
+  const { vehicleId, placeId, methodId, startMs } = wash;
+  const { data: options } = useWays({ vehicleId, placeId, methodId, startMs });
+  const move = useMoveWash();
+  const others = options?.filter((option) => option.wayId !== wayId && goes(option)) ?? [];
+  if (!options || others.length === 0) return null;
+  const choose = (chosen: string | null): void =>
+    move.mutate(
+      { id: wash.id, wayId: chosen as WayId },
+      {
+        onSuccess: () =>
+          noticeWithUndo(`Done another way: ${wayName(chosen as WayId)}`, () =>
+            move.mutate({ id: wash.id, wayId }),
+          ),
+        onError: noticeOfFailure,
+      },
+    );
+  return (
+    <Select
+      className={`${classes.wayChoice} no-print`}
+      label="How it is done"
+      description={`${others.length === 1 ? 'One other way goes' : `${others.length} other ways go`} at that hour; minutes, products and sheet follow.`}
+      data={options.map((option) => ({
+        value: option.wayId,
+        label: wayOptionText(option, format),
+        disabled: !goes(option) && option.wayId !== wayId,
+      }))}
+      value={wayId}
+      onChange={choose}
+      allowDeselect={false}
+      disabled={move.isPending}
+      maxDropdownHeight={340}
+    />
+  );
+}
