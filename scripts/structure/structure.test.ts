@@ -10,12 +10,11 @@ const WORKSPACES = ['packages/core/src', 'apps/server/src', 'apps/web/src'] as c
  * schema, the demo's scenario) are not counted.
  */
 const LONG_FILES: Readonly<Record<string, number>> = {
-  'apps/server/src/answers/answers.service.ts': 220,
+  'apps/server/src/answers/answers.service.ts': 226,
   'apps/server/src/demo/history.ts': 235,
   'apps/server/src/plan/plan.service.ts': 270,
-  'apps/server/src/washes/wash-changes.service.ts': 255,
   'apps/server/src/weather/read-aviation.ts': 290,
-  'apps/web/src/api/queries.ts': 345,
+  'apps/web/src/api/queries.ts': 260,
   'apps/web/src/features/condition/protection-panel.tsx': 225,
   'apps/web/src/features/customers/messages.tsx': 225,
   'apps/web/src/features/kit/product-form.ts': 230,

@@ -1,31 +1,14 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import {
-  busyOf,
-  extrasOf,
-  type Hands,
-  handsMeet,
-  type PlaceRecord,
-  type Predicted,
-  shopSeasonJobs,
-  spansMeet,
-  stayOf,
-  type VehicleRecord,
-  type WashRecord,
-  type WayId,
-  endOf,
-  isAhead,
-  slotOf,
-  type ChangedWashes,
-} from '@keen/core';
+import { extrasOf, shopSeasonJobs, type WashRecord, isAhead, type ChangedWashes } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField, conflict, notFound } from '../errors/api-error.js';
+import { conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { AnswersService } from '../answers/answers.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
+import { movedWash, newWash, place, type Shop, type Wanted } from './place-wash.js';
 import { WashesRepository } from '../records/washes.repository.js';
 
 /** Changes to the plan that are made together or not at all. */
@@ -34,37 +17,6 @@ export interface WashChanges {
   readonly move?: readonly (MoveWashDto & { readonly id: string })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
-}
-
-/** What a planned wash is checked against. */
-interface Shop {
-  readonly places: readonly PlaceRecord[];
-  readonly vehicles: readonly VehicleRecord[];
-  readonly hands: readonly Hands[];
-  /** Of a wash as it is worked through; in its usual way where the forecast does not reach. */
-  readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord, workedMinutes: number | null) => number;
-  /** Wanted between two washes of the same hands. */
-  readonly restMinutes: number;
-  readonly nowMs: number;
-}
-
-interface Wanted {
-  readonly field: string;
-  readonly record: WashRecord;
-  /** Hands were not named: any that are free will do. */
-  readonly anyHands?: boolean;
-  /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
-  readonly wayId?: WayId;
-  /** It comes back as it was, with the minutes that were reckoned then. */
-  readonly isBack?: boolean;
-  /** As the program works it through; absent where the forecast does not reach. */
-  readonly worked?: Worked;
-}
-
-/** What the program says of a start: verdict and way, and the minutes that it takes so. */
-interface Worked {
-  readonly predicted: Predicted;
-  readonly minutes: number;
 }
 
 @Injectable()
@@ -181,88 +133,4 @@ export class WashChangesService {
     };
     return { worked: { predicted, minutes: wash.minutes } };
   }
-}
-
-function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
-  const record: WashRecord = {
-    id: randomUUID(),
-    vehicleId: dto.vehicleId,
-    placeId: dto.placeId,
-    methodId: dto.methodId,
-    status: 'planned',
-    startMs: dto.startMs,
-    minutes: 0,
-    handsId: dto.handsId ?? shop.hands[0]?.id ?? 'owner',
-    isLocked: dto.isLocked ?? true,
-    startedMs: null,
-    extras: dto.extras ?? [],
-    costMinor: null,
-    predicted: null,
-    found: null,
-  };
-  return { field, record, anyHands: dto.handsId === undefined };
-}
-
-function movedWash(
-  { id: _, wayId, ...change }: MoveWashDto & { readonly id: string },
-  before: WashRecord | undefined,
-  field: string,
-): Wanted[] {
-  if (!before) return [];
-  const record = { ...before, ...change };
-  const isSame = (['placeId', 'methodId', 'startMs'] as const).every((key) => record[key] === before[key]);
-  // What somebody chose holds until the wash is moved.
-  const chosen = isSame && before.predicted?.isOwnWay ? before.predicted.wayId : undefined;
-  return [{ field, record, wayId: wayId ?? chosen }];
-}
-
-/** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
-function place(
-  { field, record, anyHands, isBack, worked }: Wanted,
-  standing: readonly WashRecord[],
-  shop: Shop,
-): WashRecord {
-  const vehicle = shop.vehicles.find(({ id }) => id === record.vehicleId);
-  if (!vehicle) throw notFound('vehicle', record.vehicleId);
-  const there = shop.places.find(({ id }) => id === record.placeId);
-  if (!there) throw notFound('place', record.placeId);
-  if (!there.methods.some(({ methodId }) => methodId === record.methodId))
-    throw badField(`${field}methodId`, `methodId: ${record.methodId} cannot be done at ${there.name}.`);
-  const wash = isBack
-    ? record
-    : {
-        ...record,
-        minutes: shop.minutesOf(record, vehicle, worked?.minutes ?? null),
-        predicted: worked?.predicted ?? null,
-      };
-  if (endOf(wash) < shop.nowMs)
-    throw badField(
-      `${field}startMs`,
-      'startMs is in the past; log a wash that was done instead of planning it.',
-    );
-  const others = standing.filter(({ id }) => id !== wash.id);
-  // From coming to leaving, the queue waited through between.
-  const stay = (other: WashRecord) => stayOf(slotOf(other, shop.nowMs), shop.places);
-  const beside = others.filter((other) => spansMeet(stay(wash), stay(other)));
-  if (beside.some(({ vehicleId }) => vehicleId === wash.vehicleId))
-    throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
-  const full = beside.filter(({ placeId }) => placeId === wash.placeId);
-  if (full.length >= there.carsAtOnce)
-    throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
-  const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
-  const busy = (handsId: string, restMinutes = shop.restMinutes): boolean =>
-    others.some(
-      (other) => other.handsId === handsId && handsMeet(busyWith(wash), busyWith(other), restMinutes),
-    );
-  const free = anyHands ? shop.hands.find(({ id }) => !busy(id)) : undefined;
-  const handsId = free?.id ?? wash.handsId;
-  const who = shop.hands.find(({ id }) => id === handsId);
-  if (!who) throw badField(`${field}handsId`, `handsId: nobody here is called ${handsId}.`);
-  if (busy(handsId)) {
-    const why = busy(handsId, 0)
-      ? 'has another wash then, queue and ways there and back included'
-      : `would have less than the house’s ${shop.restMinutes} min of rest before or after another wash`;
-    throw conflict(`${field}startMs`, `${who.name} ${why}. Choose another time or other hands.`);
-  }
-  return { ...wash, handsId };
 }

@@ -1,44 +1,28 @@
-import {
-  keepPreviousData,
-  type QueryClient,
-  useMutation,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiError, ask } from './client.js';
 import { keepSettings } from './kept-settings.js';
 import { DEPENDENT_VIEWS, type RecordKind } from './stale.js';
 import {
   type Variant,
   MS_PER_MINUTE,
-  type BalanceView,
   type Bulletins,
-  type CadenceOutcome,
-  type CadencePart,
-  type CellAnswer,
   type CellQuery,
-  type ConditionView,
   type Drive,
   type DriveRecord,
-  type Flip,
   type HouseRules,
   type ImportMode,
   type ImportReport,
   type MorningView,
   type PlaceRecord,
-  type SaltAnswer,
   type Settings,
   type SoilLookRecord,
   type SwabRecord,
   type Treatment,
   type TreatmentRecord,
   type VehicleRecord,
-  type WashAnswer,
   type WayId,
-  type WayOption,
   type WashRecord,
   type WeatherAnswer,
-  type WindowsView,
   type Clock,
   type SeasonJobId,
   type WashFound,
@@ -82,88 +66,6 @@ export const useMorning = () =>
     queryKey: ['plan', 'morning'],
     queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
     refetchInterval: 10 * MS_PER_MINUTE,
-  });
-
-export const useWindows = (vehicleId: string) =>
-  useQuery({
-    queryKey: ['verdicts', 'windows', vehicleId],
-    queryFn: ({ signal }) =>
-      ask<WindowsView>(`verdicts/windows/${encodeURIComponent(vehicleId)}`, { signal }),
-    enabled: vehicleId !== '',
-  });
-
-export const useSalt = (vehicleId: string) =>
-  useQuery({
-    queryKey: ['verdicts', 'salt', vehicleId],
-    queryFn: () => ask<SaltAnswer>(`verdicts/salt/${encodeURIComponent(vehicleId)}`),
-    enabled: vehicleId !== '',
-  });
-
-const queryText = (query: object): string =>
-  new URLSearchParams(
-    Object.entries(query).map(([key, value]: [string, unknown]) => [key, String(value)]),
-  ).toString();
-
-export const useCell = (query: CellQuery | null) =>
-  useQuery({
-    queryKey: ['verdicts', 'cell', query],
-    queryFn: ({ signal }) => ask<CellAnswer>(`verdicts/cell?${queryText(query ?? {})}`, { signal }),
-    enabled: query !== null,
-    placeholderData: keepPreviousData,
-  });
-
-/** One start worked through, step by step and panel by panel. */
-export const useWorkedWash = (query: CellQuery | null) =>
-  useQuery({
-    queryKey: ['verdicts', 'wash', query],
-    queryFn: ({ signal }) => ask<WashAnswer>(`verdicts/wash?${queryText(query ?? {})}`, { signal }),
-    enabled: query !== null,
-    placeholderData: keepPreviousData,
-  });
-
-/** The ways in which one start could be done. */
-export const useWays = (query: CellQuery | null) =>
-  useQuery({
-    queryKey: ['verdicts', 'ways', query],
-    queryFn: ({ signal }) => ask<WayOption[]>(`verdicts/ways?${queryText(query ?? {})}`, { signal }),
-    enabled: query !== null,
-  });
-
-export const useFlips = (query: CellQuery | null) =>
-  useQuery({
-    queryKey: ['verdicts', 'flips', query],
-    queryFn: ({ signal }) => ask<Flip[]>(`verdicts/flips?${queryText(query ?? {})}`, { signal }),
-    enabled: query !== null,
-  });
-
-export const useBalance = (vehicleId: string, atMs: number | null) =>
-  useQuery({
-    queryKey: ['verdicts', 'balance', vehicleId, atMs],
-    queryFn: ({ signal }) =>
-      ask<BalanceView>(`verdicts/balance/${encodeURIComponent(vehicleId)}?atMs=${atMs}`, { signal }),
-    enabled: vehicleId !== '' && atMs !== null,
-    placeholderData: keepPreviousData,
-  });
-
-export const useCadences = (vehicleId: string, plans: readonly (readonly CadencePart[])[]) =>
-  useQuery({
-    queryKey: ['verdicts', 'cadence', vehicleId, plans],
-    queryFn: ({ signal }) =>
-      ask<CadenceOutcome[]>(`verdicts/cadence/${encodeURIComponent(vehicleId)}`, {
-        method: 'POST',
-        body: { plans: plans.map((parts) => ({ parts })) },
-        signal,
-      }),
-    enabled: vehicleId !== '' && plans.length > 0,
-    placeholderData: keepPreviousData,
-    retry: false,
-  });
-
-export const useCondition = (vehicleId: string) =>
-  useQuery({
-    queryKey: ['verdicts', 'condition', vehicleId],
-    queryFn: () => ask<ConditionView>(`verdicts/condition/${encodeURIComponent(vehicleId)}`),
-    enabled: vehicleId !== '',
   });
 
 export const useBulletins = () =>

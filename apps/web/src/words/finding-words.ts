@@ -27,7 +27,7 @@ const onIce: Phrase = (finding, format) => {
     return `the ${panel} freezes ${beyond(finding, format)} before your hand is there (ice after ${actual(finding, format)}, ${limit(finding, format)} needed)`;
   if (finding.level === 'condition')
     return `${workedSo(finding)}: the ${panel} freezes after ${actual(finding, format)}, ${limit(finding, format)} needed`;
-  return `${beyond(finding, format)} in hand before the ${panel} freezes (ice after ${actual(finding, format)})`;
+  return `the ${panel} freezes ${actual(finding, format)} after the water; you need ${limit(finding, format)}`;
 };
 
 const onSpots: Phrase = (finding, format) => {
@@ -38,13 +38,13 @@ const onSpots: Phrase = (finding, format) => {
   if (finding.unit === 'mg/m²') {
     return finding.level === 'block'
       ? `water left to dry leaves ${actual(finding, format)} on the ${panel}; ${limit(finding, format)} shows`
-      : `residue ${actual(finding, format)}, ${beyond(finding, format)} under what shows`;
+      : 'dries clean, no water spots';
   }
   if (finding.level === 'block')
     return `the ${panel} dries ${beyond(finding, format)} before you can wipe it (dry after ${actual(finding, format)}, ${limit(finding, format)} needed)`;
   if (finding.level === 'condition')
     return `${workedSo(finding)}: the ${panel} dries after ${actual(finding, format)}, ${limit(finding, format)} needed`;
-  return `${beyond(finding, format)} in hand before the ${panel} dries`;
+  return `the ${panel} dries ${actual(finding, format)} after the water; you need ${limit(finding, format)}`;
 };
 
 const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
@@ -116,7 +116,7 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
     if (finding.level === 'block')
       return `grit would mark the paint: grade ${grade} is left when it is rubbed, ${most} at most`;
     return finding.level === 'condition'
-      ? `you rinse the grit off again first: grade ${grade} is left when it is rubbed, ${most} is safe`
+      ? `you rinse once more before the mitt: it is still gritty (grade ${grade}; ${most} is safe)`
       : `grade ${grade} is left when something rubs the paint; ${most} is safe`;
   },
   'seals-overnight': (finding, format) => {
@@ -160,10 +160,12 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
       : `no strong sun: ${actual(finding, format)} at most`;
   },
   'forecast-agrees': (finding, format) => {
-    if (finding.margin === null) return 'members not asked: something else decides';
+    if (finding.margin === null) return 'not asked: something else decides';
     return finding.level === 'condition'
-      ? `the forecast firms up: it fails in ${actual(finding, format)} of members, ${limit(finding, format)} is tolerable`
-      : `fails in ${actual(finding, format)} of members`;
+      ? `the forecasts come together: it fails in ${actual(finding, format)} of them, ${limit(finding, format)} is tolerable`
+      : finding.actual === 0
+        ? 'all forecasts agree'
+        : `fails in ${actual(finding, format)} of the forecasts`;
   },
 };
 

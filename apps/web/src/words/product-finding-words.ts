@@ -21,7 +21,7 @@ export const PRODUCT_PHRASES: Readonly<
     const where = finding.zone ? ` (${ZONE_NAMES[finding.zone].toLowerCase()})` : '';
     return finding.level === 'condition'
       ? `you top up the protection after${where}: what “${by}” puts on (${actual(finding, format)}) is ${beyond(finding, format)} too strong for it`
-      : `mild enough${where}: ${actual(finding, format)} at most, ${beyond(finding, format)} milder than wears it`;
+      : `mild enough for what protects it${where}`;
   },
   'working-warmth': (finding, format) => {
     if (finding.level === 'unknown') return 'no weather for these hours';

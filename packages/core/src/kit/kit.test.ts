@@ -8,6 +8,7 @@ import {
   shopMethod,
   sizeFactor,
   WASH_STEP_IDS,
+  wayOf,
   waysOf,
 } from '../method/index.js';
 import { bottle, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
@@ -271,6 +272,25 @@ describe('what the bottle decides of a method', () => {
     expect(bucket).toMatchObject({ productMl: 100, parts: 199, faults: [] });
     const strong = mixOf(mixes([{ ...soap, carMl: 400 }], BAY), 'contact');
     expect(strong.faults).toEqual([{ kind: 'too-strong', parts: 49, fewestParts: 100 }]);
+  });
+
+  it('is the time that it needs on every part of the car, however small', () => {
+    const dwell = { from: 3, to: 8 };
+    const whole = methodWith('bay-contact', { products: [{ ...FOAM, dwell }] });
+    const parts = inWay(whole, wayOf(whole, 'soap-two-panels'));
+    const foams = parts.steps.filter(({ id }) => id === 'foam');
+    const foam = minutesOf(whole, 'foam');
+    expect(Math.min(...foams.map(({ minutes }) => minutes))).toBeGreaterThan(3);
+    // One minute of putting on is shared by the parts, and the changes from one to the next come to it.
+    const changes = parts.steps.filter(({ part }) => part).length > 0 ? foams.length * 0.2 * 0.8 : 0;
+    expect(foams.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(
+      foam - 3 + 3 * foams.length + changes,
+      6,
+    );
+    // What works as it is rubbed in, or has no label and is mild, does not wait.
+    const plain = methodWith('garage-rinseless');
+    const soak = inWay(plain, wayOf(plain, 'touch-two-panels')).steps.filter(({ id }) => id === 'pre-soak');
+    expect(soak.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(minutesOf(plain, 'pre-soak'), 6);
   });
 
   it('is the water of what is sprayed on: the mix, or all that a lance puts out with it', () => {

@@ -1,5 +1,6 @@
 import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
+import { shortestMinutes } from './dwell-minutes.js';
 import { productMinorOf } from './describe-method.js';
 import { sumOf } from './plain-sum.js';
 import { partShare, type Part, partsOf } from './section.js';
@@ -46,9 +47,11 @@ function beforeStep(steps: readonly WashStep[], before: Before): WashStep[] {
 function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | null {
   const share = partShare(part, step.groups);
   if (share === 0) return null;
+  // However small the part is, what was put on it has to work as long.
+  const waitMinutes = Math.min(step.minutes, shortestMinutes(step));
   return {
     ...step,
-    minutes: step.minutes * share + extraMinutes,
+    minutes: (step.minutes - waitMinutes) * share + waitMinutes + extraMinutes,
     litres: step.litres * share,
     ...(step.mixLitres === undefined ? {} : { mixLitres: step.mixLitres * share }),
     ...(step.product ? { product: shareOfProduct(step.product, share) } : {}),

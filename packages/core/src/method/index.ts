@@ -3,7 +3,7 @@ export * from './data/step-kinds.js';
 export * from './step-words.js';
 export * from './step-product.js';
 export * from './wash-step.js';
-export * from './longest-minutes.js';
+export * from './dwell-minutes.js';
 export * from './method.js';
 export * from './describe-method.js';
 export * from './data/methods.js';

@@ -113,7 +113,7 @@ describe('the balance', () => {
   });
 
   it('counts travel both ways and the verdict of that hour', () => {
-    const contact = methodOf('bay-contact');
+    const contact = methodWith('bay-contact');
     expect(rowOf('bay-contact')?.minutes).toMatchObject({
       travel: 20,
       wash: inWay(contact, wayOf(contact, rowOf('bay-contact')?.wayId ?? null)).minutes,

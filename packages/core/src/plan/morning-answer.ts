@@ -1,4 +1,5 @@
 import type { Fallback, PlanAnswer, PricedOption, UnplannedReason } from './plan-answer.js';
+import type { NearWay } from '../verdict/index.js';
 import type { VehicleMorning, Window } from './vehicle-morning.js';
 
 export interface VehicleAnswer extends Omit<VehicleMorning, 'windows'> {
@@ -11,6 +12,30 @@ export interface VehicleAnswer extends Omit<VehicleMorning, 'windows'> {
   readonly fallback: Fallback | null;
   /** Why it is due and has no window. */
   readonly reason: UnplannedReason | null;
+  /** What comes nearest to a wash where it is due and has none; else empty. */
+  readonly nearest: readonly NearWay[];
+}
+
+const MOST_NEAREST = 3;
+
+/** The worthiest start of each place and method, soonest first; where there is none, what comes nearest to one. */
+function nearestOf(windows: readonly Window[], misses: readonly NearWay[]): readonly NearWay[] {
+  const best = windows.filter(
+    ({ placeId, methodId, isWash }, i) =>
+      isWash && windows.findIndex((one) => one.placeId === placeId && one.methodId === methodId) === i,
+  );
+  if (best.length === 0) return misses;
+  return best
+    .slice(0, MOST_NEAREST)
+    .toSorted((a, b) => a.startMs - b.startMs)
+    .map(({ placeId, methodId, startMs, wayId, verdict, limiting }) => ({
+      placeId,
+      methodId,
+      startMs,
+      wayId,
+      verdict,
+      limiting,
+    }));
 }
 
 const SOON_DAYS = 2;
@@ -33,7 +58,7 @@ export function morningAnswers(
 ): VehicleAnswer[] {
   return [...mornings]
     .sort((a, b) => b.due.daysLate - a.due.daysLate)
-    .map(({ windows: _windows, ...morning }): VehicleAnswer => {
+    .map(({ windows, ...morning }): VehicleAnswer => {
       const ofCar = ({ vehicleId }: { vehicleId: string }): boolean => vehicleId === morning.vehicleId;
       const promised = [...plan.choices, ...plan.unplanned].some(
         (one) => ofCar(one) && one.period.bookingId !== null,
@@ -48,6 +73,7 @@ export function morningAnswers(
         handsId: choice?.handsId ?? null,
         alternatives: choice?.alternatives ?? [],
         fallback: choice?.fallback ?? null,
+        nearest: isWanting ? nearestOf(windows, morning.nearest) : [],
         reason: isWanting ? (plan.unplanned.find(ofCar)?.reason ?? null) : null,
       };
     });

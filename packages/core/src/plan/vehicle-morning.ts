@@ -12,6 +12,8 @@ import {
   type Cell,
   methodsInWays,
   type MemberFailures,
+  nearestWays,
+  type NearWay,
   type PlaceWeather,
   type VerdictKind,
 } from '../verdict/index.js';
@@ -70,6 +72,8 @@ export interface VehicleMorning {
   /** By worth, best first: the best start of each place and method. */
   readonly windows: readonly Window[];
   readonly refusals: readonly Refusal[];
+  /** What comes nearest where no start of the coming days washes it; empty where one does. */
+  readonly nearest: readonly NearWay[];
 }
 
 export interface MorningCase {
@@ -252,6 +256,13 @@ function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null
     : null;
 }
 
+/** The first of the coming starts that were looked at. */
+const firstStartMs = ({ bands, nowMs }: MorningCase): number =>
+  Math.min(
+    ...bands.flatMap(({ cells }) => cells.find(({ startMs }) => startMs >= nowMs)?.startMs ?? []),
+    Number.MAX_SAFE_INTEGER,
+  );
+
 /**
  * Where, when and how to wash this vehicle, and why not otherwise?
  *
@@ -275,5 +286,8 @@ export function vehicleMorning(input: MorningCase): VehicleMorning {
     soil: input.soil,
     windows,
     refusals,
+    nearest: windows.some(({ isWash }) => isWash)
+      ? []
+      : nearestWays(input.bands, { placeId: null, methodId: null, startMs: firstStartMs(input) }),
   };
 }

@@ -43,8 +43,11 @@ function lieBesidePanels(method: Method): Lie | null {
   return lie;
 }
 
-const onLabel = (margin: number, actual: number, limit: number): Finding =>
-  ofDegree('label-time', 'block', { margin, unit: 'min', scale: limit, actual, limit });
+/** What is within its label is comfortable: no hour and no hand brings it nearer to its limit. */
+function onLabel(margin: number, actual: number, limit: number): Finding {
+  const found = ofDegree('label-time', 'block', { margin, unit: 'min', scale: limit, actual, limit });
+  return found.level === 'clear' ? { ...found, comfort: 1 + found.comfort } : found;
+}
 
 export const labelTime: Rule = {
   id: 'label-time',

@@ -88,6 +88,7 @@ export const car = (
   soil: CLEAN,
   windows,
   refusals: [],
+  nearest: [],
 });
 
 export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): PlanRequest => ({

@@ -1,7 +1,7 @@
 import type { PlaceRecord, VehicleRecord } from '@keen/core';
 import { Button, Group, Select } from '@mantine/core';
 import { useState } from 'react';
-import { useCadences } from '../../api/queries.js';
+import { useCadences } from '../../api/verdict-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
 import { NumberField } from '../../parts/number-field.js';

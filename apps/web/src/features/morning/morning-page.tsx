@@ -8,6 +8,7 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
+import { NearestWays } from '../../parts/nearest-ways.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
@@ -102,12 +103,18 @@ export function MorningPage() {
       {noWindow.length > 0 && (
         <section className={classes.group}>
           <h2>Due, but not in the plan</h2>
-          <ul className={classes.rest}>
-            {noWindow.map(({ vehicleId, due, reason }) => (
+          <ul className={`${classes.rest} ${classes.stuck}`}>
+            {noWindow.map(({ vehicleId, due, reason, nearest }) => (
               <li key={vehicleId}>
                 <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>,{' '}
                 {dueText(due.daysLate)}
                 {reason && <span className="muted">: {unplannedText(reason, format)}</span>}
+                <NearestWays
+                  vehicleId={vehicleId}
+                  vehicleName={nameOf(vehicles, vehicleId)}
+                  ways={nearest}
+                  places={places}
+                />
               </li>
             ))}
           </ul>

@@ -18,7 +18,8 @@ import {
   usePlan,
   usePlanStanding,
 } from '../../api/plan-queries.js';
-import { usePlaces, useVehicles, useWindows } from '../../api/queries.js';
+import { usePlaces, useVehicles } from '../../api/queries.js';
+import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';

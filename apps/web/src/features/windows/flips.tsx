@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Flip, CellQuery } from '@keen/core';
 import { useState } from 'react';
-import { useFlips } from '../../api/queries.js';
+import { useFlips } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { FLIP_NAMES } from '../../words/names.js';

@@ -1,7 +1,15 @@
 import { Button } from '@mantine/core';
-import { type Finding, ruleOf, type CellAnswer, type CellQuery, type PlaceRecord } from '@keen/core';
+import {
+  type Finding,
+  nearestWays,
+  type NearWay,
+  ruleOf,
+  type CellAnswer,
+  type CellQuery,
+  type PlaceRecord,
+} from '@keen/core';
 import { Link } from 'react-router';
-import { useCell, useWorkedWash } from '../../api/queries.js';
+import { useCell, useWorkedWash } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { Failed } from '../../parts/states.js';
@@ -10,6 +18,7 @@ import { marginText } from '../../words/finding-figures.js';
 import { findingText } from '../../words/finding-words.js';
 import { WashStrip } from '../../parts/wash-strip.js';
 import { wayText } from '../../words/way-words.js';
+import { NearestWays } from '../../parts/nearest-ways.js';
 import { labPath } from '../../parts/lab-path.js';
 import { methodName, PANEL_NAMES, RULE_NAMES } from '../../words/names.js';
 import { Flips } from './flips.js';
@@ -20,12 +29,15 @@ import classes from './reasons.module.css';
 
 interface ReasonsProps {
   readonly vehicleId: string;
+  readonly vehicleName: string;
   readonly band: Band;
   readonly hourIndex: number;
   /** All bands of the ribbon, to say what else goes at this hour. */
   readonly bands: readonly Band[];
   readonly places: readonly PlaceRecord[];
   readonly onChooseBand: (bandIndex: number) => void;
+  /** Chooses another start of the ribbon. */
+  readonly onShow: (way: NearWay) => void;
   readonly place: PlaceRecord | undefined;
   readonly format: Format;
   readonly onPlan: () => void;
@@ -72,15 +84,14 @@ const ranked = (findings: readonly Finding[]): Finding[] =>
 
 const SHOWN_ELSEWHERE = 4;
 
-/** What else goes at this hour: the way round a wait or a no. */
+/** What else goes at this hour, where this one goes on condition. */
 function SameHour({ band, bands, hourIndex, places, format, onChooseBand }: ReasonsProps) {
   const others = goingAt(bands, hourIndex).filter((bandIndex) => bands[bandIndex] !== band);
-  const own = band.cells[hourIndex]?.verdict;
-  if (others.length === 0 || own === 'go') return null;
+  if (others.length === 0 || band.cells[hourIndex]?.verdict !== 'go-if') return null;
   return (
     <div className={classes.elsewhere}>
       <strong>At this hour instead</strong>
-      <ul>
+      <ul className={classes.sameHour}>
         {others.slice(0, SHOWN_ELSEWHERE).map((bandIndex) => {
           const other = bands[bandIndex];
           const cell = other?.cells[hourIndex];
@@ -96,6 +107,30 @@ function SameHour({ band, bands, hourIndex, places, format, onChooseBand }: Reas
           );
         })}
       </ul>
+    </div>
+  );
+}
+
+/** Where it does not go: what comes nearest, each one tap from being planned. */
+function Nearest({ vehicleId, vehicleName, band, bands, hourIndex, places, onShow }: ReasonsProps) {
+  const cell = band.cells[hourIndex];
+  if (!cell || cell.verdict === 'go' || cell.verdict === 'go-if') return null;
+  const { placeId, methodId } = band;
+  const ways = nearestWays(bands, { placeId, methodId, startMs: cell.startMs }).filter(
+    (way) => way.placeId !== placeId || way.methodId !== methodId || way.startMs !== cell.startMs,
+  );
+  return (
+    <div className={classes.elsewhere}>
+      <strong>
+        {ways.some(({ verdict }) => verdict.startsWith('go')) ? 'Nearest that goes' : 'Nothing goes; nearest'}
+      </strong>
+      <NearestWays
+        vehicleId={vehicleId}
+        vehicleName={vehicleName}
+        ways={ways}
+        places={places}
+        onShow={onShow}
+      />
     </div>
   );
 }
@@ -152,17 +187,26 @@ export function Reasons(props: ReasonsProps) {
         </p>
         {wayText(cell.wayId) && goes && <p>{wayText(cell.wayId)}</p>}
         {cell.blockedShare !== null && (
-          <p className="muted">Fails in {format.share(cell.blockedShare)} of the forecast members.</p>
+          <p className="muted">
+            {cell.blockedShare === 0
+              ? 'All forecasts agree.'
+              : `Fails in ${format.share(cell.blockedShare)} of the forecasts.`}
+          </p>
         )}
         <div className={classes.acts}>
-          <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
-            Plan this wash
+          <Button
+            {...(goes ? { color: 'lamp.3' } : { variant: 'default' })}
+            onClick={onPlan}
+            loading={isPlanning}
+          >
+            {goes ? 'Plan this wash' : 'Plan it all the same'}
           </Button>
           <Button variant="default" component={Link} to={`/balance/${vehicleId}?at=${cell.startMs}`}>
             Balance this hour
           </Button>
         </div>
         <SameHour {...props} />
+        <Nearest {...props} />
         <OpenInLab detail={data} place={place} startMs={cell.startMs} />
       </div>
       {error ? (

@@ -7,6 +7,7 @@ import {
   type PlaceRecord,
   type VehicleRecord,
   type WindowsView,
+  type NearWay,
 } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -18,8 +19,8 @@ import {
   useStop,
   useVehicles,
   useWeather,
-  useWindows,
 } from '../../api/queries.js';
+import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
@@ -104,6 +105,11 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   if (!band || !cell)
     return <Empty title="No place can wash this vehicle">Add a place, or a method to a place.</Empty>;
 
+  const show = ({ placeId, methodId, startMs }: NearWay): void => {
+    const bandIndex = bands.findIndex((one) => one.placeId === placeId && one.methodId === methodId);
+    const hourIndex = bands[bandIndex]?.cells.findLastIndex((one) => one.startMs <= startMs) ?? -1;
+    if (bandIndex >= 0 && hourIndex >= 0) setChosen({ bandIndex, hourIndex });
+  };
   const planCell = (): void => {
     const { placeId, methodId } = band;
     plan.mutate(
@@ -151,11 +157,13 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
       </div>
       <Reasons
         vehicleId={vehicle.id}
+        vehicleName={vehicle.name}
         band={band}
         hourIndex={chosen.hourIndex}
         bands={bands}
         places={places}
         onChooseBand={(bandIndex) => setChosen({ ...chosen, bandIndex })}
+        onShow={show}
         place={places.find(({ id }) => id === band.placeId)}
         format={format}
         onPlan={planCell}

@@ -9,3 +9,13 @@ export function longestMinutes({ product, dwell }: Pick<WashStep, 'product' | 'd
   if (!product || product.from === 'site') return null;
   return product.dwell?.to ?? (isStrong(product.inUsePh) ? (dwell?.to ?? null) : null);
 }
+
+/** How long must it stay to work, minutes? By the label, strong products without one as is usual for the step; 0: it works as it is rubbed in. */
+export function shortestMinutes({
+  product,
+  dwell,
+  contact,
+}: Pick<WashStep, 'product' | 'dwell' | 'contact'>): number {
+  if (!product || product.from === 'site' || contact) return 0;
+  return product.dwell?.from ?? (isStrong(product.inUsePh) ? (dwell?.from ?? 0) : 0);
+}
