@@ -19,6 +19,7 @@ import {
   type WeatherHour,
   MS_PER_DAY,
 } from '@keen/core';
+import { demoRun } from './runs.js';
 import { DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE, type NamedPlace, type NamedVehicle } from './scenario.js';
 
 /** Days since the last wash on the demo's morning, in the order of the vehicles. */
@@ -123,8 +124,12 @@ function washAt(
   const place = DEMO_PLACES.find(({ id }) => id === placeId);
   const offer = place?.methods[0];
   if (!place || !offer) throw new Error(`demo history: no place ${placeId}`);
+  // Every other wash was run step by step.
+  const run = turn % 2 === 1 ? demoRun(offer.methodId, vehicle, startMs / MS_PER_DAY) : null;
   const minutes = Math.round(
-    methodOf(offer.methodId).minutes * (0.9 + ((turn * 7 + vehicle.id.length) % 5) * 0.08),
+    run
+      ? run.steps.reduce((sum, step) => sum + step.minutes, methodOf(offer.methodId).setUpMinutes)
+      : methodOf(offer.methodId).minutes * (0.9 + ((turn * 7 + vehicle.id.length) % 5) * 0.08),
   );
   return {
     id: `${vehicle.id}-${day}`,
@@ -140,7 +145,7 @@ function washAt(
     extras: extrasOn(vehicle, placeId, day),
     costMinor: washCost(place, methodOf(offer.methodId)).totalMinor,
     predicted: null,
-    found: { ...foundFor(vehicle, place, startMs, hours), ...mistake?.found },
+    found: { ...foundFor(vehicle, place, startMs, hours), ...mistake?.found, ...(run ? { run } : {}) },
   };
 }
 

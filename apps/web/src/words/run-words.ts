@@ -77,6 +77,7 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
 };
 
 export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
+  'each-wheel-off': 'Rinse or wipe each wheel off before the next one; a strong cleaner wants the hose.',
   'data-sheet': 'The product’s data sheet goes before this dwell and mix.',
   'mains-near-water': 'Mains power near water: dry hands, a tripping switch, no cable in a puddle.',
   'no-jet-at-sensors':

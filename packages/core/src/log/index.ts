@@ -1,2 +1,3 @@
 export * from './wash-record.js';
 export * from './wash-effect.js';
+export * from './learned-minutes.js';

@@ -27,6 +27,7 @@ export const STEP_CAUTIONS = [
   'never-under-a-jack',
   'ice-underfoot',
   'gloves-and-goggles',
+  'each-wheel-off',
   'never-while-charging',
   'engine-cool-and-covered',
   'bare-until-coated',

@@ -95,7 +95,9 @@ export function Prepare({
             {mixes.map((mix) => (
               <li key={mix.step}>
                 For “{STEP_NAMES[mix.step]}”: <strong>{mixName(mix)}</strong>, {mixText(mix, format)}
-                {mix.because && <span className="muted"> ({PRODUCT_REASONS[mix.because]})</span>}
+                {mix.because && (
+                  <span className={`muted ${classes.because}`}> ({PRODUCT_REASONS[mix.because]})</span>
+                )}
                 <ProductChoice step={mix.step} />
               </li>
             ))}

@@ -122,6 +122,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         <div className={classes.column}>
           <Prepare sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
           <EdgeBars sheet={sheet} />
+          {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
           <section className={classes.box}>
             <h2>Freeze care tonight</h2>
             {sheet.freezeCare.length === 0 ? (
@@ -157,7 +158,6 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
               minutes={pack.method.minutes}
             />
           )}
-          {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
         </div>
       </div>
       <p className={`muted ${classes.foot}`}>

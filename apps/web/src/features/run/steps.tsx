@@ -31,7 +31,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
       {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
       {step.note && <div className={classes.own}>{step.note}</div>}
       {step.mix && (
-        <div>
+        <div className={classes.mixed}>
           {mixName(step.mix)}: {mixText(step.mix, format)}
         </div>
       )}
@@ -41,7 +41,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
           {faultText(fault, format)}
         </div>
       ))}
-      <div className="muted">Why here: {REASON_TEXTS[step.reason]}</div>
+      <div className={`muted ${classes.because}`}>Why here: {REASON_TEXTS[step.reason]}</div>
       {step.cautions.map((caution) => (
         <div key={caution} className={classes.caution} data-caution={caution}>
           {CAUTION_TEXTS[caution]}

@@ -81,7 +81,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     ...PLAIN,
     clearsItself: true,
     reason: 'no-wet-paint-left-waiting',
-    cautions: ['data-sheet', 'gloves-and-goggles'],
+    cautions: ['each-wheel-off', 'data-sheet', 'gloves-and-goggles'],
   },
   foam: {
     ...SPRAYED,
