@@ -3,6 +3,7 @@ export * from './wash-cost.js';
 export * from './wash-value.js';
 export * from './cadence.js';
 export * from './cadence-target.js';
+export * from './window.js';
 export * from './vehicle-morning.js';
 export * from './morning-answer.js';
 export * from './hands.js';

@@ -1,6 +1,7 @@
 import type { Fallback, PlanAnswer, PricedOption, UnplannedReason } from './plan-answer.js';
 import type { NearWay } from '../verdict/index.js';
-import type { VehicleMorning, Window } from './vehicle-morning.js';
+import type { VehicleMorning } from './vehicle-morning.js';
+import type { Window } from './window.js';
 
 export interface VehicleAnswer extends Omit<VehicleMorning, 'windows'> {
   readonly standing: 'due' | 'soon' | 'not-due' | 'no-window';

@@ -19,7 +19,7 @@ import {
   worthBase,
   worthInPlan,
 } from './plan-case.js';
-import type { Window } from './vehicle-morning.js';
+import type { Window } from './window.js';
 
 /** Another way to do a wash, and what the plan would lose by it, minor units. */
 export interface PricedOption {

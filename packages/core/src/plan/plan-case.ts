@@ -19,7 +19,8 @@ import {
   stayOf,
   worksThrough,
 } from './hands.js';
-import type { VehicleMorning, Window } from './vehicle-morning.js';
+import type { VehicleMorning } from './vehicle-morning.js';
+import type { Window } from './window.js';
 import { extrasMinor } from './wash-value.js';
 
 /** Slots of the schedule; starts lie on the hour, or a third or two thirds after it. */

@@ -1,6 +1,6 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HouseRules } from '../house/index.js';
-import type { Method, WayId } from '../method/index.js';
+import type { Method } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { type Finding, gradeAtContact, type Limits, wearsProtection } from '../rules/index.js';
 import { activeHoursSaved, type CompiledHour, type SaltLedger, type ZoneSalt } from '../salt/index.js';
@@ -11,7 +11,6 @@ import {
   type Band,
   type Cell,
   methodsInWays,
-  type MemberFailures,
   nearestWays,
   type NearWay,
   type PlaceWeather,
@@ -22,37 +21,9 @@ import { startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState, type WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
-import { coldPerMinute, extrasMinor, type WashValue, washValue } from './wash-value.js';
-
-/** A start that goes, and what it is worth. */
-export interface Window {
-  readonly placeId: string;
-  readonly methodId: string;
-  /** The way in which it goes. */
-  readonly wayId: WayId;
-  readonly startMs: number;
-  /** Hands off the car; the queue, waited through before it, is not counted. */
-  readonly endMs: number;
-  readonly verdict: VerdictKind;
-  readonly limiting: Finding;
-  readonly blockedShare: number | null;
-  /** In which members it fails, and by what; null where they were not asked. */
-  readonly failures: MemberFailures | null;
-  /** Among the worthiest of its hour; its members were asked, if there are any. */
-  readonly isForemost: boolean;
-  /** It washes the whole car, and counts for its cadence. */
-  readonly isWash: boolean;
-  /** Of the kind that the house wants next. */
-  readonly isWanted: boolean;
-  readonly activeHoursSaved: number;
-  /** Work of the season that goes with it; its minutes are within the window. */
-  readonly extras: Extras;
-  /** What a minute of wet hands costs in that air beyond their time, minor units. */
-  readonly coldMinorPerMinute: number;
-  /** Its method takes the protection off. */
-  readonly leavesBare: boolean;
-  readonly value: WashValue;
-}
+import { asked } from './asked-windows.js';
+import type { Window } from './window.js';
+import { coldPerMinute, extrasMinor, washValue } from './wash-value.js';
 
 /** Why a place and method is not the answer: refused for good, or what stands against it in the hour of the answer. */
 export interface Refusal {
@@ -201,45 +172,6 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       value,
     };
   });
-}
-
-/** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */
-function byWorth(limits: Limits): (a: Window, b: Window) => number {
-  const rank = (window: Window): number =>
-    ((window.blockedShare ?? 0) > limits.tolerableBlockedShare ? 2 : 0) + (window.isWanted ? 0 : 1);
-  return (a, b) => rank(a) - rank(b) || b.value.totalMinor - a.value.totalMinor;
-}
-
-/** So many of the worthiest that hold are looked at in each hour; with few hands more are never chosen. */
-const FOREMOST = 3;
-
-/** Asks the members of the worthiest starts of each hour, until enough of them hold; what lies beyond a deadline comes last. */
-function asked(
-  windows: readonly Window[],
-  { askMembers, limits }: MorningCase,
-  deadlineMs: number | null,
-): Window[] {
-  const sort = byWorth(limits);
-  const isLate = ({ startMs }: Window): number => (deadlineMs !== null && startMs > deadlineMs ? 1 : 0);
-  const byHour = new Map<number, Window[]>();
-  for (const window of windows) {
-    const hourMs = startOfHourMs(window.startMs);
-    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), window]);
-  }
-  const all = [...byHour.values()].flatMap((hour) => {
-    let holding = 0;
-    return hour.sort(sort).map((window): Window => {
-      if (holding >= FOREMOST) return window;
-      const answer = askMembers?.(window) ?? null;
-      const share = answer?.blockedShare ?? 0;
-      if (window.isWash && share <= limits.tolerableBlockedShare) holding += 1;
-      if (!answer) return { ...window, isForemost: true };
-      const { standing, limiting, blockedShare, failures } = answer;
-      const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
-      return { ...window, isForemost: true, verdict, limiting, blockedShare, failures };
-    });
-  });
-  return all.sort((a, b) => isLate(a) - isLate(b) || sort(a, b));
 }
 
 function refusalOf(band: Band, input: MorningCase, atMs: number): Refusal | null {

@@ -2,7 +2,6 @@ import { MS_PER_MINUTE } from '../quantity/index.js';
 import { inWay, type Method, type Way, type WayId, wayOf, waysOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
-  type Finding,
   type RuleId,
   judgeAll,
   judgeSettled,
@@ -28,24 +27,11 @@ import {
   type WayCase,
   withRemedy,
 } from './judged.js';
+import { blockingIds, blocksOf, isOfLastWater, NOTHING } from './blocks.js';
 import type { Circumstances } from './circumstances.js';
 import type { MemberFailures } from './forecast-share.js';
 import { memberFailures } from './member-failures.js';
 import type { PlaceSite } from './site-hours.js';
-
-const blocksOf = ({ findings }: Pick<Judgement, 'findings'>): Finding[] =>
-  findings.filter(({ level }) => level === 'block');
-
-const NOTHING: ReadonlySet<RuleId> = new Set();
-function blockingIds(findings: readonly Finding[]): ReadonlySet<RuleId> {
-  const blocking = findings.filter(({ level }) => level === 'block');
-  return blocking.length === 0 ? NOTHING : new Set(blocking.map(({ ruleId }) => ruleId));
-}
-
-/** Is it the water of the drying that fails, which smaller parts of the drying would help? */
-const isOfLastWater = ({ ice, product }: WaterOutcome, blocked: ReadonlySet<RuleId>): boolean =>
-  !(blocked.has('ice-on-car') && ice.step !== 'final-rinse') &&
-  !(blocked.has('dry-on') && product.step !== null);
 
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {

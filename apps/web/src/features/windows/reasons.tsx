@@ -1,13 +1,5 @@
 import { Button } from '@mantine/core';
-import {
-  type Finding,
-  nearestWays,
-  type NearWay,
-  ruleOf,
-  type CellAnswer,
-  type CellQuery,
-  type PlaceRecord,
-} from '@keen/core';
+import { type Finding, ruleOf, type CellAnswer, type CellQuery, type PlaceRecord } from '@keen/core';
 import { Link } from 'react-router';
 import { useCell, useWorkedWash } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
@@ -18,28 +10,15 @@ import { marginText } from '../../words/finding-figures.js';
 import { findingText } from '../../words/finding-words.js';
 import { WashStrip } from '../../parts/wash-strip.js';
 import { wayText } from '../../words/way-words.js';
-import { NearestWays } from '../../parts/nearest-ways.js';
 import { labPath } from '../../parts/lab-path.js';
 import { methodName, PANEL_NAMES, RULE_NAMES } from '../../words/names.js';
+import { type InsteadProps, Nearest, SameHour } from './instead.js';
 import { Flips } from './flips.js';
-import { goingAt } from './ribbon-view.js';
 import { verdictText } from '../../words/verdict-words.js';
-import type { Band } from '@keen/core';
 import classes from './reasons.module.css';
 
-interface ReasonsProps {
-  readonly vehicleId: string;
-  readonly vehicleName: string;
-  readonly band: Band;
-  readonly hourIndex: number;
-  /** All bands of the ribbon, to say what else goes at this hour. */
-  readonly bands: readonly Band[];
-  readonly places: readonly PlaceRecord[];
-  readonly onChooseBand: (bandIndex: number) => void;
-  /** Chooses another start of the ribbon. */
-  readonly onShow: (way: NearWay) => void;
+interface ReasonsProps extends InsteadProps {
   readonly place: PlaceRecord | undefined;
-  readonly format: Format;
   readonly onPlan: () => void;
   readonly isPlanning: boolean;
 }
@@ -81,59 +60,6 @@ const ranked = (findings: readonly Finding[]): Finding[] =>
       Number(a.margin === null) - Number(b.margin === null) ||
       comfortOf(a) - comfortOf(b),
   );
-
-const SHOWN_ELSEWHERE = 4;
-
-/** What else goes at this hour, where this one goes on condition. */
-function SameHour({ band, bands, hourIndex, places, format, onChooseBand }: ReasonsProps) {
-  const others = goingAt(bands, hourIndex).filter((bandIndex) => bands[bandIndex] !== band);
-  if (others.length === 0 || band.cells[hourIndex]?.verdict !== 'go-if') return null;
-  return (
-    <div className={classes.elsewhere}>
-      <strong>At this hour instead</strong>
-      <ul className={classes.sameHour}>
-        {others.slice(0, SHOWN_ELSEWHERE).map((bandIndex) => {
-          const other = bands[bandIndex];
-          const cell = other?.cells[hourIndex];
-          if (!other || !cell) return null;
-          const name = places.find(({ id }) => id === other.placeId)?.name ?? other.placeId;
-          return (
-            <li key={bandIndex}>
-              <button type="button" onClick={() => onChooseBand(bandIndex)}>
-                {name}, {methodName(other.methodId)}
-              </button>{' '}
-              {verdictText(cell.verdict, cell.limiting, format)}
-            </li>
-          );
-        })}
-      </ul>
-    </div>
-  );
-}
-
-/** Where it does not go: what comes nearest, each one tap from being planned. */
-function Nearest({ vehicleId, vehicleName, band, bands, hourIndex, places, onShow }: ReasonsProps) {
-  const cell = band.cells[hourIndex];
-  if (!cell || cell.verdict === 'go' || cell.verdict === 'go-if') return null;
-  const { placeId, methodId } = band;
-  const ways = nearestWays(bands, { placeId, methodId, startMs: cell.startMs }).filter(
-    (way) => way.placeId !== placeId || way.methodId !== methodId || way.startMs !== cell.startMs,
-  );
-  return (
-    <div className={classes.elsewhere}>
-      <strong>
-        {ways.some(({ verdict }) => verdict.startsWith('go')) ? 'Nearest that goes' : 'Nothing goes; nearest'}
-      </strong>
-      <NearestWays
-        vehicleId={vehicleId}
-        vehicleName={vehicleName}
-        ways={ways}
-        places={places}
-        onShow={onShow}
-      />
-    </div>
-  );
-}
 
 interface OpenInLabProps {
   readonly detail: CellAnswer | undefined;

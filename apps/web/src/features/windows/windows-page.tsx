@@ -1,8 +1,6 @@
 import { SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import {
-  type Band,
-  ruleOf,
   type ForecastHour,
   type PlaceRecord,
   type VehicleRecord,
@@ -23,14 +21,13 @@ import {
 import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
-import { Glyph } from '../../parts/glyph.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.js';
 import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
-import { findingText } from '../../words/finding-words.js';
-import { methodName, VERDICT_WORDS } from '../../words/names.js';
+import { VERDICT_WORDS } from '../../words/names.js';
+import { Refused } from './refused.js';
 import { Reasons } from './reasons.js';
 import { CELL_WIDTHS, firstChoice, openBands, type Point, type Zoom } from './ribbon-view.js';
 import { Ribbon } from './ribbon.js';
@@ -192,35 +189,5 @@ function Legend() {
       </span>
       <span className="muted">Paler: closer to its limit</span>
     </div>
-  );
-}
-
-/** Places whose own offer is refused for good, with the reason. */
-function Refused({
-  bands,
-  places,
-}: {
-  readonly bands: readonly Band[];
-  readonly places: readonly PlaceRecord[];
-}) {
-  const format = useFormat();
-  const refused = bands.flatMap((band) => {
-    const place = places.find(({ id }) => id === band.placeId);
-    const offered = place?.methods.some(({ methodId }) => methodId === band.methodId);
-    return band.refusal && place && offered ? [{ band, place, refusal: band.refusal }] : [];
-  });
-  if (refused.length === 0) return null;
-  return (
-    <section>
-      <h2>Refused whatever the hour</h2>
-      <ul>
-        {refused.map(({ band, place, refusal }) => (
-          <li key={`${band.placeId} ${band.methodId}`}>
-            <Glyph glyph={ruleOf(refusal.ruleId).glyph} /> {place.name}, {methodName(band.methodId)}:{' '}
-            {findingText(refusal, format)}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
