@@ -32,7 +32,6 @@ const LONG_FILES: Readonly<Record<string, number>> = {
   'apps/web/src/features/settings/settings-page.tsx': 260,
   'apps/web/src/features/vehicles/vehicle-drawer.tsx': 270,
   'apps/web/src/features/washes/washes-page.tsx': 210,
-  'apps/web/src/features/windows/windows-page.tsx': 205,
   'apps/web/src/parts/unfolded-car-shape.ts': 215,
   'apps/web/src/words/names.ts': 410,
   'packages/core/src/film/film-run.ts': 290,
