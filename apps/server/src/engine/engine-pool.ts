@@ -1,11 +1,13 @@
-import { existsSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
+import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
-import { Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Inject, Injectable, type OnModuleDestroy, Optional } from '@nestjs/common';
 import { type AnswerProgress, type Answers, FieldError, LONG_QUESTIONS, type Question } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
-import type { Outcome } from './engine.worker.js';
+import { CONFIG, type Config } from '../config/config.js';
+import type { EngineData, Outcome } from './engine.worker.js';
 import { SharedWriter } from './shared-memory.js';
 
 /** A thread cannot load TypeScript, so a run from source uses what was built. */
@@ -26,13 +28,7 @@ export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<AnswerProgress>();
   private readonly weather = new SharedWriter();
   private isClosing = false;
-  private readonly long = new Piscina({
-    filename: workerFile(),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 600_000,
-    resourceLimits: LONG_MEMORY,
-  });
+  private readonly long: Piscina;
   private readonly quick = new Piscina({
     filename: workerFile(),
     minThreads: 0,
@@ -40,6 +36,20 @@ export class EnginePool implements OnModuleDestroy {
     idleTimeout: 20_000,
     resourceLimits: QUICK_MEMORY,
   });
+
+  constructor(@Optional() @Inject(CONFIG) config: Pick<Config, 'dataFolder'> | null = null) {
+    const filename = workerFile();
+    const version = String(statSync(new URL(filename)).mtimeMs);
+    const workerData: EngineData | null = config && { folder: join(config.dataFolder, 'answers'), version };
+    this.long = new Piscina({
+      filename,
+      workerData,
+      minThreads: 0,
+      maxThreads: 1,
+      idleTimeout: 600_000,
+      resourceLimits: LONG_MEMORY,
+    });
+  }
 
   /** @throws Cancelled once the signal says that nobody waits any more */
   async run<K extends Question['kind']>(

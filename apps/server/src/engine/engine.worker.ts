@@ -1,11 +1,20 @@
-import type { MessagePort } from 'node:worker_threads';
+import { type MessagePort } from 'node:worker_threads';
+import { workerData } from 'piscina';
 import { type AnswerProgress, answerTo, FieldError, type Question } from '@keen/core';
 import { Cancelled } from './cancelled.js';
 import { KeptInMemory } from './kept.js';
+import { KeptFiles } from './kept-files.js';
 import { type Shared, SharedReader } from './shared-memory.js';
 
-const keep = new KeptInMemory();
+const files = workerData as EngineData | null;
+const keep = new KeptInMemory(files && new KeptFiles(files.folder, files.version));
 const reader = new SharedReader<Question['weather']>();
+
+/** Where the thread keeps what outlives the program, and which build made it. */
+export interface EngineData {
+  readonly folder: string;
+  readonly version: string;
+}
 
 interface Order {
   readonly question: Omit<Question, 'weather'>;

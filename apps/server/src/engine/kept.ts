@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { KeptFiles } from './kept-files.js';
 import { KEPT_ROOMS, type Keeper, type KeptRoom } from '@keen/core';
 
 /** Something large that carries a name for all that is in it. */
@@ -38,19 +39,26 @@ class Room {
   }
 }
 
-/** Keeps what was made in memory, by a hash of all that it was made from. */
+/** What takes long to make and is asked for first after a start. */
+const OUTLIVES: ReadonlySet<KeptRoom> = new Set(['morning']);
+
+/** Keeps what was made in memory, by a hash of all that it was made from; some of it in files as well. */
 export class KeptInMemory implements Keeper {
+  /** @param files where mornings outlive the program; absent: they do not */
+  constructor(private readonly files: KeptFiles | null = null) {}
+
   private readonly rooms = Object.fromEntries(
     Object.entries(KEPT_ROOMS).map(([room, most]) => [room, new Room(most)]),
   ) as Record<KeptRoom, Room>;
 
   of<I extends object, V>(room: KeptRoom, inputs: I, make: (inputs: I) => V): V {
     const key = keyOf(inputs);
-    const known = this.rooms[room].get(key) as V | undefined;
-    if (known !== undefined) return known;
-    const made = make(inputs);
-    this.rooms[room].set(key, made);
-    return made;
+    const files = OUTLIVES.has(room) ? this.files : null;
+    const known = (this.rooms[room].get(key) ?? files?.get(key)) as V | undefined;
+    const value = known ?? make(inputs);
+    if (known === undefined) files?.set(key, value);
+    this.rooms[room].set(key, value);
+    return value;
   }
 
   get<V>(room: KeptRoom, inputs: object): V | undefined {
@@ -66,6 +74,8 @@ export class KeptInMemory implements Keeper {
   }
 
   only(room: KeptRoom, under: object): void {
-    this.rooms[room].only(keyOf(under));
+    const key = keyOf(under);
+    this.rooms[room].only(key);
+    if (OUTLIVES.has(room)) this.files?.only(key);
   }
 }
