@@ -43,12 +43,11 @@ export const equippedMethod = (
 export function methodsByCold(
   of: Omit<MethodCase, 'placeC'>,
 ): (methodId: string, placeC: number | null) => Method {
-  const made = new Map<string, Method>();
+  const made = new Map<string, (Method | undefined)[]>();
   return (methodId, placeC) => {
-    const key = `${methodId} ${coldClass(of.shelf, placeC)}`;
-    const known = made.get(key) ?? equippedMethod(methodId, { ...of, placeC });
-    made.set(key, known);
-    return known;
+    const colds = made.get(methodId) ?? [];
+    made.set(methodId, colds);
+    return (colds[coldClass(of.shelf, placeC)] ??= equippedMethod(methodId, { ...of, placeC }));
   };
 }
 
