@@ -50,7 +50,7 @@ test('a customer is added, promised a wash, and told of it; the outbox is taken 
   await draft.fill('See you on Thursday, Nell.');
   const box = page.locator('div', { has: draft }).getByRole('button', { name: 'Put in the outbox' }).last();
   await box.click();
-  await expect(page.getByText('See you on Thursday, Nell.')).toBeVisible();
+  await expect(page.getByRole('listitem').getByText('See you on Thursday, Nell.')).toBeVisible();
   const file = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Take out 1 as a file' }).click();
   expect((await file).suggestedFilename()).toBe('messages.txt');

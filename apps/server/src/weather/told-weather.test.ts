@@ -3,6 +3,7 @@ import { MS_PER_HOUR, startOfHourMs } from '@keen/core';
 import request from 'supertest';
 import { startTestApp, TEST_CLOCK, type TestApp } from '../testing/test-app.js';
 import { readAviation } from './read-aviation.js';
+import { WeatherService } from './weather.service.js';
 
 const NOW = Date.parse(TEST_CLOCK);
 const HOUR = startOfHourMs(NOW);
@@ -302,5 +303,17 @@ describe('aviation weather text', () => {
       if (fault === null) expect(words.slice(0, lastWord).join(' ')).toBe(cut);
       if (complete.has(cut)) expect(fault).toBeNull();
     }
+  });
+});
+
+describe('the name of the weather', () => {
+  const stamp = async (): Promise<string> => (await server.app.get(WeatherService).bundle()).stamp;
+
+  it('is another once something is told, and the old one when it is forgotten again', async () => {
+    const before = await stamp();
+    await load({ source: 'Shed mast', text: `at,airTempC\n${at(-3)},-11` }).expect(200);
+    expect(await stamp()).not.toBe(before);
+    await api().delete('/api/weather/sources/Shed%20mast').expect(204);
+    expect(await stamp()).toBe(before);
   });
 });

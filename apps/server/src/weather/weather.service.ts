@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import {
   correctedCourse,
@@ -84,8 +85,7 @@ export class WeatherService {
     const order = await this.order();
     const issued = await this.repository.newestIssuedMs(this.station.name, hourMs);
     const key = `${hourMs} ${issued} ${this.changes} ${JSON.stringify(order)}`;
-    if (this.bundleFor?.key !== key)
-      this.bundleFor = { key, bundle: await this.assemble(hourMs, order, key) };
+    if (this.bundleFor?.key !== key) this.bundleFor = { key, bundle: await this.assemble(hourMs, order) };
     return this.bundleFor.bundle;
   }
 
@@ -101,7 +101,7 @@ export class WeatherService {
     }
   }
 
-  private async assemble(hourMs: number, order: readonly string[], stamp: string): Promise<WeatherBundle> {
+  private async assemble(hourMs: number, order: readonly string[]): Promise<WeatherBundle> {
     const seasonMs = seasonStartMs(hourMs);
     const measured = await Promise.all(
       order.map(async (source) =>
@@ -126,17 +126,22 @@ export class WeatherService {
       before: observed.findLast((hour) => hour !== null),
     });
     const lead = runs[0];
-    return {
-      stamp,
-      source: lead?.source ?? order[0] ?? 'nobody',
-      issuedMs: lead?.issuedMs ?? hourMs,
+    const weather = {
       seasonMs,
       fromMs: hourMs,
       observed,
-      ...ahead,
+      control: ahead.control,
+      members: ahead.members,
       roadSights: sights.flatMap(({ atMs, roadClass, roadState }) =>
         roadClass && roadState ? [{ atMs, roadClass, state: roadState }] : [],
       ),
+    };
+    return {
+      // By what is in it: the same weather carries the same name after a restart, and never another's.
+      stamp: createHash('sha256').update(JSON.stringify(weather)).digest('base64url'),
+      ...weather,
+      source: lead?.source ?? order[0] ?? 'nobody',
+      issuedMs: lead?.issuedMs ?? hourMs,
       told: [
         ...past
           .slice(-TOLD_PAST_HOURS)
