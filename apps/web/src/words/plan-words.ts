@@ -19,14 +19,14 @@ const CAUSE_VERBS = {
   cold: 'is too cold to work',
 } as const;
 
-/** "holds in all 20 members", or "freezes in 2 and spots in 1 of 20 members". */
+/** "all 20 forecasts agree", or "freezes in 2 and spots in 1 of 20 forecasts". */
 export function chanceText(failures: MemberFailures): string {
   const parts = FAILURE_CAUSES.flatMap((cause) => {
     const count = countBits(failures[cause]);
     return count > 0 ? [`${CAUSE_VERBS[cause]} in ${count}`] : [];
   });
-  if (parts.length === 0) return `holds in all ${failures.memberCount} members`;
-  return `${new Intl.ListFormat('en').format(parts)} of ${failures.memberCount} members`;
+  if (parts.length === 0) return `all ${failures.memberCount} forecasts agree`;
+  return `${new Intl.ListFormat('en').format(parts)} of ${failures.memberCount} forecasts`;
 }
 
 /** What to turn to if the window closes. */
@@ -43,7 +43,7 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
     case 'no-window':
       return reason.limiting ? `nothing goes: ${findingText(reason.limiting, format)}` : 'nothing goes';
     case 'members':
-      return `every start fails in at least ${format.share(reason.failingShare)} of the forecast's members`;
+      return `every start fails in at least ${format.share(reason.failingShare)} of the forecasts`;
     case 'hands':
       return 'nobody has time while it goes';
     case 'room':

@@ -18,3 +18,7 @@ export function verdictText(verdict: VerdictKind, limiting: Finding, format: For
       return `Not known: ${reason}`;
   }
 }
+
+/** What else it goes on condition of: fits after "and if". */
+export const alsoIfText = (conditions: readonly Finding[], format: Format): string =>
+  conditions.map((finding) => findingText(finding, format)).join('; ');

@@ -3,7 +3,7 @@ import { DEFAULT_DISPLAY, type Finding, RULES } from '@keen/core';
 import { makeFormat } from '../format/format.js';
 import { findingText } from './finding-words.js';
 import { GLYPH_NAMES, RULE_NAMES } from './names.js';
-import { verdictText } from './verdict-words.js';
+import { alsoIfText, verdictText } from './verdict-words.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
 
@@ -67,6 +67,23 @@ describe('verdicts in words', () => {
   it('name the reason and a number with its unit', () => {
     expect(verdictText('wait', ICE, format)).toBe(
       'Wait: the roof freezes 6.0 min before your hand is there (ice after 10 min, 16 min needed)',
+    );
+  });
+
+  it('say all else that it goes on condition of', () => {
+    const hands: Finding = {
+      ruleId: 'cold-hands',
+      level: 'condition',
+      margin: -2,
+      unit: 'K',
+      comfort: -1,
+      actual: -12,
+      limit: -10,
+      remedy: 'lined-gloves',
+    };
+    const ground: Finding = { ...hands, ruleId: 'ice-on-ground', actual: -4 };
+    expect(alsoIfText([hands, ground], format)).toBe(
+      'you wear lined gloves and take breaks: wind chill −12.0 °C; wet hands feel it more; you grit or squeegee the run-off: the ground reaches −4.0 °C within 12 h',
     );
   });
 

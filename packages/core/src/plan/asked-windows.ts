@@ -41,9 +41,12 @@ export function asked(
       const share = answer?.blockedShare ?? 0;
       if (window.isWash && share <= limits.tolerableBlockedShare) holding += 1;
       if (!answer) return { ...window, isForemost: true };
-      const { standing, limiting, blockedShare, failures } = answer;
+      const { standing, limiting, findings, blockedShare, failures } = answer;
+      const otherConditions = findings.filter(
+        ({ level, ruleId }) => level === 'condition' && ruleId !== limiting.ruleId,
+      );
       const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
-      return { ...window, isForemost: true, verdict, limiting, blockedShare, failures };
+      return { ...window, isForemost: true, verdict, limiting, otherConditions, blockedShare, failures };
     });
   });
   return all.sort((a, b) => isLate(a) - isLate(b) || sort(a, b));

@@ -159,6 +159,7 @@ function bandWindows(input: MorningCase, { band, due, savedOf }: BandCase): Wind
       endMs: startMs + (method.minutes + extras.minutes) * MS_PER_MINUTE,
       verdict: cell.verdict,
       limiting: cell.limiting,
+      otherConditions: [],
       blockedShare: cell.blockedShare,
       failures: null,
       isForemost: false,

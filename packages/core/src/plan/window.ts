@@ -15,6 +15,8 @@ export interface Window {
   readonly endMs: number;
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
+  /** All else that it goes on condition of; empty where nobody looked. */
+  readonly otherConditions: readonly Finding[];
   readonly blockedShare: number | null;
   /** In which members it fails, and by what; null where they were not asked. */
   readonly failures: MemberFailures | null;

@@ -55,6 +55,7 @@ export const window = (startHour: number, wish: Wish = {}): Window => {
     verdict: 'go',
     isWash: true,
     isForemost: true,
+    otherConditions: [],
     isWanted,
     blockedShare: failing / 20,
     failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },

@@ -6,7 +6,7 @@ import { useFormat } from '../../format/use-format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { chanceText } from '../../words/plan-words.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
-import { verdictText } from '../../words/verdict-words.js';
+import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText } from './morning-view.js';
@@ -48,11 +48,8 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
           <span>
             {verdictText(best.verdict, best.limiting, format)}
             {way && <>. {way}</>}
-            <span className="muted">
-              {' '}
-              · forecast
-              {best.failures && <>, {chanceText(best.failures)}</>}
-            </span>
+            {best.otherConditions.length > 0 && <>; and if {alsoIfText(best.otherConditions, format)}</>}
+            <span className="muted"> · {best.failures ? chanceText(best.failures) : 'forecast'}</span>
           </span>
         </p>
       </div>

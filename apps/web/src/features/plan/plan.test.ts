@@ -292,8 +292,8 @@ describe('words about the plan', () => {
   const failures = { memberCount: 20, freezes: 0b11, spots: 0b100, falls: 0, cold: 0 };
 
   it('tell the chance by what happens', () => {
-    expect(chanceText(failures)).toBe('freezes in 2 and spots in 1 of 20 members');
-    expect(chanceText({ ...failures, freezes: 0, spots: 0 })).toBe('holds in all 20 members');
+    expect(chanceText(failures)).toBe('freezes in 2 and spots in 1 of 20 forecasts');
+    expect(chanceText({ ...failures, freezes: 0, spots: 0 })).toBe('all 20 forecasts agree');
   });
 
   it.each([

@@ -17,7 +17,7 @@ import { Glyph } from '../../parts/glyph.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
-import { verdictText } from '../../words/verdict-words.js';
+import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
 import classes from './plan.module.css';
 import type { Block } from './plan-view.js';
@@ -180,7 +180,7 @@ function Aim({ block, carry, places, format }: WashPanelProps) {
       {methodName(window.methodId)}: <strong>{moveCostText(costMinor, format)}</strong>
       <span className="muted">
         {' '}
-        · {window.failures ? chanceText(window.failures) : 'members not asked'}. Enter puts it there.
+        · {window.failures ? chanceText(window.failures) : 'other forecasts not asked'}. Enter puts it there.
       </span>
     </p>
   );
@@ -218,9 +218,10 @@ export function WashPanel(props: WashPanelProps) {
             <Glyph glyph={ruleOf(window.limiting.ruleId).glyph} size={18} />
             <span>
               {verdictText(window.verdict, window.limiting, format)}
-              {window.failures && <span className="muted"> · forecast, {chanceText(window.failures)}</span>}
+              {window.failures && <span className="muted"> · {chanceText(window.failures)}</span>}
             </span>
           </p>
+          {window.otherConditions.length > 0 && <p>And if {alsoIfText(window.otherConditions, format)}.</p>}
           {wayBeside(window.wayId, window.limiting) && <p>{wayBeside(window.wayId, window.limiting)}</p>}
           {worthMinor !== null && (
             <p className="muted">

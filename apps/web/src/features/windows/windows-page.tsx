@@ -185,7 +185,7 @@ function Legend() {
           <rect width={18} height={18} rx={3} fill="var(--kr-brine-soft)" />
           <rect width={18} height={18} rx={3} fill="url(#members-disagree)" />
         </svg>
-        Members disagree
+        Forecasts differ
       </span>
       <span className="muted">Paler: closer to its limit</span>
     </div>
