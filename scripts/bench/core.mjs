@@ -4,6 +4,8 @@ import {
   COLD_LAKE_PORT,
   compileLife,
   DEFAULT_HOUSE,
+  EMPTY_SHELF,
+  equippedMethod,
   DEFAULT_LIMITS,
   EVEN_WEEK,
   filmLife,
@@ -14,7 +16,6 @@ import {
   ROAD_CLASSES,
   roadHours,
   runLedger,
-  shopMethod,
   simulateWeather,
   surroundings,
   tracksOf,
@@ -95,7 +96,12 @@ async function washes(filmsPerSecond) {
   });
   const cases = BODY_CLASSES.flatMap((bodyClass) => {
     const vehicle = { ...DEMO_VEHICLES[0], bodyClass };
-    const method = shopMethod('bay-contact', DEFAULT_HOUSE, vehicle);
+    const method = equippedMethod('bay-contact', {
+      vehicle,
+      house: DEFAULT_HOUSE,
+      limits: DEFAULT_LIMITS,
+      shelf: EMPTY_SHELF,
+    });
     return waysOf(method).map((way) => {
       const of = { vehicle, place, method: inWay(method, way) };
       return { of, tracks: tracksOf(of, DEFAULT_LIMITS) };

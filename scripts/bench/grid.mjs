@@ -9,6 +9,7 @@ import {
   placeSites,
   RoadAhead,
   roadHours,
+  shelfOf,
   simulateWeather,
   verdictGrid,
 } from '@keen/core';
@@ -17,6 +18,8 @@ import { add, median, timed } from './shared.mjs';
 /** The whole grid of one vehicle on one core, its places worked out again each time. */
 export async function grid() {
   const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+  const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
+  const shelf = shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR });
   const nowMs = Date.UTC(2026, 0, 14, 11);
   const fromMs = nowMs - 36 * 3_600_000;
   const course = (index) => ({
@@ -54,6 +57,7 @@ export async function grid() {
             vehicle,
             limits: DEFAULT_LIMITS,
             house: DEFAULT_HOUSE,
+            shelf,
             soil: CLEAN,
             night,
             sites: placeSites(places, forecast),

@@ -8,6 +8,7 @@ import {
   DEFAULT_SEASON,
   placeFacts,
   PLAN_HOURS,
+  shelfOf,
   simulateWeather,
 } from '@keen/core';
 import { measureSchedules } from './schedules.mjs';
@@ -16,6 +17,7 @@ import { add, median, timed } from './shared.mjs';
 /** A plan of 60 cars, and the same again with one wash locked. */
 export async function replan() {
   const { KeptInMemory } = await import('../../apps/server/dist/engine/kept.js');
+  const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
   const { DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
   const nowMs = Date.UTC(2026, 0, 14, 12);
   const seasonMs = nowMs - 60 * 86_400_000;
@@ -50,6 +52,7 @@ export async function replan() {
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
+    shelf: shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR }),
     drivesOn: 'right',
     season: DEFAULT_SEASON,
     timeZone: 'America/Toronto',

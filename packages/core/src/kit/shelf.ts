@@ -1,24 +1,31 @@
 import { firstOfKind, type Kit, type Product } from './product.js';
 
-/** A bottle as a wash reads it: its label and its price, not how full it is. */
-export interface ShelfBottle extends Pick<
-  Product,
-  | 'id'
-  | 'name'
-  | 'role'
-  | 'inUsePh'
-  | 'usualParts'
-  | 'fewestParts'
-  | 'mostParts'
-  | 'capMl'
-  | 'carMl'
-  | 'dwell'
-  | 'lowestWorkC'
-  | 'bottleMl'
-  | 'priceMinor'
-> {
+/** What of a bottle decides how a car is washed: its label and its price, not how full it is. */
+const LABEL = [
+  'id',
+  'name',
+  'role',
+  'inUsePh',
+  'usualParts',
+  'fewestParts',
+  'mostParts',
+  'capMl',
+  'carMl',
+  'dwell',
+  'lowestWorkC',
+  'bottleMl',
+  'priceMinor',
+] as const satisfies readonly (keyof Product)[];
+
+/** A bottle as a wash reads it. */
+export interface ShelfBottle extends Pick<Product, (typeof LABEL)[number]> {
   readonly isEmpty: boolean;
 }
+
+const shelfBottle = (product: Product): ShelfBottle => {
+  const label = Object.fromEntries(LABEL.map((field) => [field, product[field]]));
+  return { ...(label as unknown as Pick<Product, (typeof LABEL)[number]>), isEmpty: product.leftMl <= 0 };
+};
 
 /** A bottle, sprayer or bucket that mixes are made in. */
 export interface Vessel {
@@ -47,39 +54,7 @@ function vesselOf(kit: Kit, kind: VesselKind | 'lance'): Vessel | null {
 
 /** What a wash reads of the kit. */
 export const shelfOf = (kit: Kit): Shelf => ({
-  bottles: kit.products.map(
-    ({
-      leftMl,
-      id,
-      name,
-      role,
-      inUsePh,
-      usualParts,
-      fewestParts,
-      mostParts,
-      capMl,
-      carMl,
-      dwell,
-      lowestWorkC,
-      bottleMl,
-      priceMinor,
-    }): ShelfBottle => ({
-      id,
-      name,
-      role,
-      inUsePh,
-      usualParts,
-      fewestParts,
-      mostParts,
-      capMl,
-      carMl,
-      dwell,
-      lowestWorkC,
-      bottleMl,
-      priceMinor,
-      isEmpty: leftMl <= 0,
-    }),
-  ),
+  bottles: kit.products.map(shelfBottle),
   vessels: {
     foamer: vesselOf(kit, 'foamer') ?? vesselOf(kit, 'lance'),
     sprayer: vesselOf(kit, 'sprayer'),
