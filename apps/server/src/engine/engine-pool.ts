@@ -2,14 +2,7 @@ import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Inject, Injectable, type OnModuleDestroy, Optional } from '@nestjs/common';
-import {
-  type AnswerProgress,
-  type Answers,
-  FieldError,
-  LONG_QUESTIONS,
-  type PlanQuestion,
-  type Question,
-} from '@keen/core';
+import { type AnswerProgress, type Answers, FieldError, LONG_QUESTIONS, type Question } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
@@ -29,21 +22,13 @@ function workerFile(): string {
 const LONG_MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 16 };
 const QUICK_MEMORY = { maxOldGenerationSizeMb: 72, maxYoungGenerationSizeMb: 8 };
 
-/** A plan that is made by then needs no help; what is kept of it comes out of files in less. */
-const HELP_AFTER_MS = 600;
-const FEWEST_TO_HELP = 3;
-/** Its memory is wanted back soon. */
-const BESIDE_IDLE_MS = 2_000;
-
-/** Two threads that answer questions: one for long ones, whose sums are worth keeping at hand, and one for quick ones meanwhile. A third helps with a long plan. */
+/** Two threads that answer questions: one for long ones, whose sums are worth keeping at hand, and one for quick ones meanwhile. */
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<AnswerProgress>();
   private readonly weather = new SharedWriter();
   private isClosing = false;
   private readonly long: Piscina;
-  /** Helps with a plan that is long in the making, by way of the files that both keep; null: there are no files. */
-  private readonly beside: Piscina | null;
   private readonly quick = new Piscina({
     filename: workerFile(),
     minThreads: 0,
@@ -56,29 +41,14 @@ export class EnginePool implements OnModuleDestroy {
     const filename = workerFile();
     const version = String(statSync(new URL(filename)).mtimeMs);
     const workerData: EngineData | null = config && { folder: join(config.dataFolder, 'answers'), version };
-    const alone = { filename, workerData, minThreads: 0, maxThreads: 1 };
-    this.long = new Piscina({ ...alone, idleTimeout: 600_000, resourceLimits: LONG_MEMORY });
-    this.beside =
-      workerData && new Piscina({ ...alone, idleTimeout: BESIDE_IDLE_MS, resourceLimits: LONG_MEMORY });
-  }
-
-  /**
-   * Has what a plan rests on made from the other end meanwhile, if it takes long.
-   *
-   * @returns ends the help
-   */
-  private help(question: PlanQuestion): () => void {
-    const { beside } = this;
-    if (!beside || question.cars.length < FEWEST_TO_HELP) return () => undefined;
-    const done = new AbortController();
-    const timer = setTimeout(() => {
-      // Whatever becomes of it, the plan is made without it.
-      this.order(beside, { ...question, kind: 'mornings' }, done.signal).catch(() => undefined);
-    }, HELP_AFTER_MS);
-    return () => {
-      clearTimeout(timer);
-      done.abort();
-    };
+    this.long = new Piscina({
+      filename,
+      workerData,
+      minThreads: 0,
+      maxThreads: 1,
+      idleTimeout: 600_000,
+      resourceLimits: LONG_MEMORY,
+    });
   }
 
   /** @throws Cancelled once the signal says that nobody waits any more */
@@ -86,27 +56,13 @@ export class EnginePool implements OnModuleDestroy {
     question: Extract<Question, { kind: K }>,
     signal?: AbortSignal,
   ): Promise<Answers[K]> {
-    const asked: Question = question;
-    const endHelp = asked.kind === 'plan' ? this.help(asked) : null;
-    try {
-      return await this.order(LONG_QUESTIONS.has(question.kind) ? this.long : this.quick, question, signal);
-    } finally {
-      endHelp?.();
-    }
-  }
-
-  private async order<K extends Question['kind']>(
-    pool: Piscina,
-    question: Extract<Question, { kind: K }>,
-    signal?: AbortSignal,
-  ): Promise<Answers[K]> {
     const { port1, port2 } = new MessageChannel();
-    if (question.kind !== 'mornings')
-      port1.on('message', (progress: AnswerProgress) => this.progress.next(progress));
+    port1.on('message', (progress: AnswerProgress) => this.progress.next(progress));
     const stop = new Int32Array(new SharedArrayBuffer(4));
     const onAbort = (): void => void Atomics.store(stop, 0, 1);
     signal?.addEventListener('abort', onAbort);
     try {
+      const pool = LONG_QUESTIONS.has(question.kind) ? this.long : this.quick;
       const { weather, ...rest } = question;
       const order = { question: rest, weather: this.weather.of(weather), port: port2, stop };
       const outcome = (await pool.run(order, { transferList: [port2] })) as Outcome;
@@ -127,7 +83,6 @@ export class EnginePool implements OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     this.isClosing = true;
-    const pools = [this.long, this.quick, ...(this.beside ? [this.beside] : [])];
-    await Promise.all(pools.map((pool) => pool.destroy()));
+    await Promise.all([this.long.destroy(), this.quick.destroy()]);
   }
 }

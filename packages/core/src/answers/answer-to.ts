@@ -2,14 +2,7 @@ import { balanceAnswer } from './balance.js';
 import { cadenceAnswer } from './cadence.js';
 import { type CellAnswer, cellAnswer, flipsAnswer } from './cell.js';
 import { type ConditionAnswer, conditionAnswer } from './condition.js';
-import {
-  type MadePlan,
-  morningsAnswer,
-  movesAnswer,
-  planAnswerOf,
-  planTellAnswer,
-  reliefsAnswer,
-} from './plan.js';
+import { type MadePlan, movesAnswer, planAnswerOf, planTellAnswer, reliefsAnswer } from './plan.js';
 import type { Question } from './question.js';
 import { type PackDraft, runPackAnswer } from './run-pack.js';
 import { type SaltAnswer, saltAnswer } from './salt.js';
@@ -34,7 +27,6 @@ export const LONG_QUESTIONS: ReadonlySet<Question['kind']> = new Set([
 export interface Answers {
   week: WeekAnswer;
   plan: MadePlan;
-  mornings: number;
   'plan-tell': PlanAnswer;
   moves: PlanOption[];
   reliefs: WorthOfRelief[];
@@ -54,7 +46,6 @@ const ANSWERERS: {
 } = {
   week: weekAnswer,
   plan: planAnswerOf,
-  mornings: morningsAnswer,
   'plan-tell': planTellAnswer,
   moves: movesAnswer,
   reliefs: reliefsAnswer,

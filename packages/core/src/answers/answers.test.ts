@@ -3,7 +3,7 @@ import { EMPTY_KIT } from '../kit/index.js';
 import type { DoneWash } from '../log/index.js';
 import { METHOD_IDS } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { KEEP_NOTHING, type Keeper } from '../shop/index.js';
+import { KEEP_NOTHING } from '../shop/index.js';
 import { FACTS, NOTES, NOW_MS, ofCar, THIS_HOUR_MS, washAgo, winter } from '../testing/facts.js';
 import { conditionAnswer } from './condition.js';
 import { type AnswerProgress, answerTo, type Question, WEEK_HOURS } from './index.js';
@@ -197,32 +197,5 @@ describe('a wash that was done', () => {
     expect(roof([washAgo(30, { methodId: 'pre-coating', extras: ['re-coat'] })])).toMatchObject({
       kind: 'coating',
     });
-  });
-});
-
-describe('what a plan rests on, made beforehand', () => {
-  it('is what the plan would make, found by it again, and told car by car from the last', () => {
-    const kept = new Map<string, unknown>();
-    const made: string[] = [];
-    const keep: Keeper = {
-      ...KEEP_NOTHING,
-      of: (room, inputs, make) => {
-        if (room !== 'morning') return make(inputs);
-        const key = JSON.stringify(inputs);
-        if (!kept.has(key)) {
-          made.push((inputs as unknown as { car: typeof FACTS.car }).car.vehicle.id);
-          kept.set(key, make(inputs));
-        }
-        return kept.get(key) as ReturnType<typeof make>;
-      },
-    };
-    const other = { ...FACTS.car, vehicle: { ...FACTS.car.vehicle, id: 'other' } };
-    const cars = [FACTS.car, other];
-    const question = { ...FACTS, cars, facts: NOTES };
-    expect(answerTo<'mornings'>({ ...question, kind: 'mornings' }, { ...tools, keep })).toBe(2);
-    expect(made).toEqual(['other', FACTS.car.vehicle.id]);
-    const plan = answerTo<'plan'>({ ...question, kind: 'plan' }, { ...tools, keep });
-    expect(made).toHaveLength(2);
-    expect(plan.mornings).toEqual(answerTo<'plan'>({ ...question, kind: 'plan' }, tools).mornings);
   });
 });

@@ -1,11 +1,5 @@
 import { morningOf, planHours } from './morning.js';
-import type {
-  MorningsQuestion,
-  MovesQuestion,
-  PlanQuestion,
-  PlanTellQuestion,
-  ReliefsQuestion,
-} from './question.js';
+import type { MovesQuestion, PlanQuestion, PlanTellQuestion, ReliefsQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import {
@@ -63,19 +57,6 @@ function planRequest(
     nowMs: question.nowMs,
     horizonMs: weather.fromMs + planHours(weather) * MS_PER_HOUR,
   };
-}
-
-/**
- * Makes what a plan rests on, the last car first, and keeps it: beside another thread that begins with the first, each does its half.
- *
- * @returns how many cars were seen to
- */
-export function morningsAnswer({ cars, ...question }: MorningsQuestion, { keep, report }: Tools): number {
-  cars.toReversed().forEach((car, i) => {
-    const label = car.vehicle.id;
-    morningOf({ ...question, car }, keep, (share) => report({ label, share: (i + share) / cars.length }));
-  });
-  return cars.length;
 }
 
 function goodPlan(problem: ScheduleProblem, clockMs: Tools['clockMs']): Schedule {

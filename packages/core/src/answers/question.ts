@@ -26,11 +26,6 @@ export interface PlanQuestion extends ShopFacts {
   readonly facts: PlanNotes;
 }
 
-/** What each vehicle needs and when, made beforehand for a plan. */
-export interface MorningsQuestion extends Omit<PlanQuestion, 'kind'> {
-  readonly kind: 'mornings';
-}
-
 /** What a little more of each limit would be worth. */
 export interface ReliefsQuestion extends Omit<PlanQuestion, 'kind'> {
   readonly kind: 'reliefs';
@@ -104,7 +99,6 @@ export interface CadenceQuestion extends OfCar {
 export type Question =
   | WeekQuestion
   | PlanQuestion
-  | MorningsQuestion
   | PlanTellQuestion
   | MovesQuestion
   | ReliefsQuestion
