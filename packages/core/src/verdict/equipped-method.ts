@@ -39,6 +39,12 @@ export const equippedMethod = (
     placeC,
   });
 
+const takesSame = (a: Method, b: Method): boolean =>
+  a.steps.every(({ product }, i) => {
+    const other = b.steps[i]?.product;
+    return product?.id === other?.id && product?.role === other?.role && product?.because === other?.because;
+  });
+
 /** The methods of a car, each made once for each cold in which it takes other bottles. */
 export function methodsByCold(
   of: Omit<MethodCase, 'placeC'>,
@@ -47,7 +53,14 @@ export function methodsByCold(
   return (methodId, placeC) => {
     const colds = made.get(methodId) ?? [];
     made.set(methodId, colds);
-    return (colds[coldClass(of.shelf, placeC)] ??= equippedMethod(methodId, { ...of, placeC }));
+    const at = coldClass(of.shelf, placeC);
+    const known = colds[at];
+    if (known) return known;
+    // Most colds change no bottle of a method: then it is the same object, with all that is made of it.
+    const method = equippedMethod(methodId, { ...of, placeC });
+    const same = colds.find((other) => other && takesSame(other, method)) ?? method;
+    colds[at] = same;
+    return same;
   };
 }
 
