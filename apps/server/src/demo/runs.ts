@@ -9,7 +9,7 @@ import {
   type WashStepId,
 } from '@keen/core';
 
-/** Whoever works here is slower with the mitt than most, and quicker with the towel; the rest varies a little. */
+/** Who works here is slower with the mitt than most, and quicker with the towel; the rest varies a little. */
 const TIMES: Readonly<Partial<Record<WashStepId, number>>> = { contact: 1.32, rinseless: 1.24, towel: 0.8 };
 const VARIES = 0.12;
 

@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { equippedMethod, type Method, type MethodCase, shelfOf } from '@keen/core';
+import { equippedMethod, inUsualWay, type Method, type MethodCase, shelfOf } from '@keen/core';
 import { KitRepository } from '../records/kit.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 
-/** A method as the shop does it on a car, with its products. */
+/** A method as the shop usually does it on a car, with its products. */
 export type MethodFor = (methodId: string, vehicle: MethodCase['vehicle'], placeC?: number | null) => Method;
 
 /** How this shop washes, by its settings and its kit as they are now. */
@@ -17,6 +17,7 @@ export class MethodsReader {
   async read(): Promise<MethodFor> {
     const [kit, { house, limits }] = await Promise.all([this.kit.all(), this.settings.read()]);
     const shelf = shelfOf(kit);
-    return (methodId, vehicle, placeC) => equippedMethod(methodId, { vehicle, house, limits, shelf, placeC });
+    return (methodId, vehicle, placeC) =>
+      inUsualWay(equippedMethod(methodId, { vehicle, house, limits, shelf, placeC }));
   }
 }

@@ -35,7 +35,7 @@ export interface Wanted {
   readonly anyHands?: boolean;
   /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
   readonly wayId?: WayId;
-  /** It comes back as it was, with the minutes that were reckoned then. */
+  /** It comes back as it was, with the minutes that were counted then. */
   readonly isBack?: boolean;
   /** As the program works it through; absent where the forecast does not reach. */
   readonly worked?: Worked;

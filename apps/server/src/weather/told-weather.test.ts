@@ -309,7 +309,7 @@ describe('aviation weather text', () => {
 describe('the name of the weather', () => {
   const stamp = async (): Promise<string> => (await server.app.get(WeatherService).bundle()).stamp;
 
-  it('is another once something is told, and the old one when it is forgotten again', async () => {
+  it('changes when something is reported, and changes back when that is forgotten', async () => {
     const before = await stamp();
     await load({ source: 'Shed mast', text: `at,airTempC\n${at(-3)},-11` }).expect(200);
     expect(await stamp()).not.toBe(before);

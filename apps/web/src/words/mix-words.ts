@@ -14,7 +14,9 @@ const AIR_WORDS: Readonly<Record<MixInto, string>> = {
 export const PRODUCT_REASONS: Readonly<Record<ProductReason, string>> = {
   chosen: 'the shop’s choice',
   'only-one': 'the only one in the kit for it',
-  mildest: 'the mildest in the kit that works',
+  meant: 'made for this step',
+  mildest: 'the mildest of those made for this step',
+  gentler: 'gentler than what else is made for this step',
   cold: 'the one that works in that cold',
   'stand-in': 'stands in: the kit has no other for it',
   typical: 'typical figures: the kit has none',
@@ -43,13 +45,15 @@ function vesselText({ fills, into, productMl, waterMl }: Mix, format: Format): s
 /** "40 mL and 360 mL water (1:9, 10 %), 1.3 caps, in the foamer". */
 export function mixText(mix: Mix, format: Format): string {
   const { productMl, waterMl, parts, percent, caps, panelPercent } = mix;
+  // A sheet from before typical labels were counted.
+  if (!mix.product && productMl === 0) return 'none in the kit';
   const capsText = caps === null ? '' : `, ${caps.toFixed(1)} caps`;
   const onPanel = panelPercent === null ? '' : `, ${panelPercent.toFixed(1)} % on the panel`;
   if (parts < 1) return `${format.ml(productMl)} neat${capsText}`;
   return `${format.ml(productMl)} and ${format.ml(waterMl)} water (1:${Math.round(parts)}, ${percent.toFixed(percent < 2 ? 2 : 0)} %)${capsText}, ${vesselText(mix, format)}${onPanel}`;
 }
 
-/** What stands against a step, with its number and the way on. */
+/** What is wrong with a step, with its number and what to do. */
 export function faultText(fault: StepFault, format: Format): string {
   switch (fault.kind) {
     case 'none-in-kit':

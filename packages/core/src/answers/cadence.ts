@@ -1,5 +1,6 @@
 import type { CadenceQuestion } from './question.js';
 import type { Tools } from './tools.js';
+import { inUsualWay } from '../method/index.js';
 import { type CadenceOutcome, seasonCadence } from '../plan/index.js';
 import { carStateOf } from '../shop/index.js';
 
@@ -7,5 +8,7 @@ import { carStateOf } from '../shop/index.js';
 export function cadenceAnswer(question: CadenceQuestion, { keep }: Pick<Tools, 'keep'>): CadenceOutcome[] {
   const { past, methods } = carStateOf(question, keep);
   const { places, prices } = question;
-  return question.plans.map((parts) => seasonCadence(parts, { life: past, methods, places, prices }));
+  return question.plans.map((parts) =>
+    seasonCadence(parts, { life: past, methods: methods.map(inUsualWay), places, prices }),
+  );
 }

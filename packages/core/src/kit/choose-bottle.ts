@@ -41,7 +41,7 @@ const coldStepsOf = ({ bottles }: Shelf): readonly number[] => [
   ),
 ];
 
-/** What works in that cold, the least harm, what is not empty, the order of roles, the mildest, what bears most cold, the cheapest. */
+/** What works in that cold, the least harm, what is not empty, the order of roles, the mildest, what works in most cold, the cheapest. */
 function byPreference(roles: readonly ProductRole[]): (a: Candidate, b: Candidate) => number {
   const keysOf = ({ bottle, harm, isTooCold: isCold }: Candidate): number[] => [
     Number(isCold),
@@ -100,9 +100,20 @@ export function bottleFor(
     row.roles,
   );
   if (inMildAir && inMildAir.bottle !== best.bottle) return { bottle: best.bottle, because: 'cold' };
-  const isStandIn = best.bottle.role !== row.roles[0] && !bottles.some(({ role }) => role === row.roles[0]);
-  if (isStandIn) return { bottle: best.bottle, because: 'stand-in' };
-  return { bottle: best.bottle, because: bottlesFor(step.id, bottles).length > 1 ? 'mildest' : 'only-one' };
+  return { bottle: best.bottle, because: reasonOf(best.bottle, row, bottles) };
+}
+
+function reasonOf(
+  { role }: ShelfBottle,
+  row: StepProductRow,
+  bottles: readonly ShelfBottle[],
+): ProductReason {
+  const [meant] = row.roles;
+  const countOf = (wanted: ProductRole | undefined): number =>
+    bottles.filter((bottle) => bottle.role === wanted).length;
+  if (role !== meant) return countOf(meant) > 0 ? 'gentler' : 'stand-in';
+  if (countOf(role) > 1) return 'mildest';
+  return bottlesFor(row.step, bottles).length > 1 ? 'meant' : 'only-one';
 }
 
 const typicalBottle = (role: ProductRole): ShelfBottle => {

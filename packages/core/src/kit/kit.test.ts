@@ -165,7 +165,7 @@ describe('which bottle is taken', () => {
     expect(taken([FOAM, { ...mild, leftMl: 0 }])).toEqual([FOAM.id, 'mildest']);
   });
 
-  it('of the same pH the one that bears more cold, then the cheaper', () => {
+  it('of the same pH the one that works in more cold, then the cheaper', () => {
     const other = { ...FOAM, id: 'other' };
     expect(
       taken([
@@ -186,7 +186,7 @@ describe('which bottle is taken', () => {
   it('is never acid unless the shop asks for it', () => {
     const acid = bottle({ id: 'acid', role: 'wheel-cleaner', inUsePh: 2.5, usualParts: 4, fewestParts: 1 });
     const strong = bottle({ id: 'strong', role: 'wheel-acid', inUsePh: 1.5, usualParts: 4, fewestParts: 1 });
-    expect(taken([acid, strong, bottle()], BAY, 'wheels')).toEqual(['shampoo', 'mildest']);
+    expect(taken([acid, strong, bottle()], BAY, 'wheels')).toEqual(['shampoo', 'gentler']);
     expect(taken([acid, strong], BAY, 'wheels')).toEqual([null, 'typical']);
     const house = { ...DEFAULT_HOUSE, products: { wheels: 'strong' } };
     expect(taken([acid, strong], { ...BAY, house }, 'wheels')).toEqual(['strong', 'chosen']);
@@ -200,6 +200,12 @@ describe('which bottle is taken', () => {
       'mild',
       'mildest',
     ]);
+  });
+
+  it('says why: made for the step, or gentler than what is', () => {
+    expect(taken([FOAM, bottle()])).toEqual([FOAM.id, 'meant']);
+    expect(taken([FOAM, bottle()], { ...BAY, vehicle: waxed })).toEqual(['shampoo', 'gentler']);
+    expect(taken([FOAM])).toEqual([FOAM.id, 'only-one']);
   });
 
   it('stands in for one that the kit does not hold, and says so', () => {

@@ -19,7 +19,7 @@ interface Ran {
   readonly skipped?: readonly string[];
 }
 
-/** A finished run of a wash by hand in the bay, as counted but for what is told. */
+/** A finished run of a wash by hand in the bay, as counted unless changed. */
 const ran = ({
   vehicleId = 'saloon',
   placeId = 'bay',
@@ -89,7 +89,7 @@ describe('minutes that runs tell of', () => {
     expect(found?.byBody).toEqual({ van: { runs: 2, minutes: 24 } });
   });
 
-  it('are told by place and by person where two runs tell of them', () => {
+  it('are given by place and by person where there are two runs', () => {
     const quick = { times: { contact: 0.5 } };
     const [found] = learned([
       ran({ ...slow, placeId: 'unit' }),

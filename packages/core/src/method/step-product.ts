@@ -9,8 +9,12 @@ export type ProductReason =
   | 'chosen'
   /** The kit holds no other for this step. */
   | 'only-one'
-  /** Of several the one that wears protection least, then the mildest. */
+  /** Made for the step, and the only one of its kind. */
+  | 'meant'
+  /** Of several of its kind the mildest. */
   | 'mildest'
+  /** What is made for the step would wear what lies there, or is acid. */
+  | 'gentler'
   /** The one before it does not work in that cold. */
   | 'cold'
   /** It stands in for one that the kit does not hold. */

@@ -109,7 +109,9 @@ describe('wear', () => {
       },
     };
     const method = inUsualWay(methodWith('bay-touch-free', { house }));
-    expect(judged('wear', method, { vehicle: { ...VEHICLE, protection: 'wax' } }).level).toBe('condition');
+    const vehicle = { ...VEHICLE, protection: 'wax' as const };
+    expect(judged('wear', method, { vehicle }).level).toBe('condition');
+    expect(wearsProtection({ method, vehicle, limits: DEFAULT_LIMITS })).toBe(true);
     expect(judged('wear', method, { vehicle: { ...VEHICLE, protection: 'coating' } }).level).toBe('clear');
   });
 });

@@ -45,7 +45,7 @@ const touching = ({ steps }: Method): Touching[] =>
   steps.filter((step): step is Touching => step.product !== undefined);
 
 /** The product that is nearest to, or furthest beyond, what protects a zone that it touches; null: it touches none. */
-const nearestToLimit = onceFor(({ method, vehicle, limits }): Finding | null => {
+function nearestToLimit({ method, vehicle, limits }: OnCar): Finding | null {
   let nearest: Finding | null = null;
   for (const { id, groups, product } of touching(method))
     for (const { zone, group } of CAR_ZONES) {
@@ -64,7 +64,7 @@ const nearestToLimit = onceFor(({ method, vehicle, limits }): Finding | null => 
       };
     }
   return nearest;
-});
+}
 
 /** A product on a surface that it may not touch, or that takes off what lies there. */
 function worstTouch({ method, vehicle, limits }: OnCar): Finding | null {
@@ -90,6 +90,17 @@ function worstTouch({ method, vehicle, limits }: OnCar): Finding | null {
   return worst;
 }
 
+const judgeWear = onceFor((on): Finding => {
+  const touched = worstTouch(on);
+  if (touched?.level === 'block') return touched;
+  // A wash that strips on purpose is sealed again, or coated.
+  if (on.method.strips) return clear('wear');
+  const found = nearestToLimit(on);
+  if (found?.level === 'condition') return { remedy: 'protect-after', ...found };
+  if (touched) return { remedy: 'protect-after', ...touched };
+  return found ?? clear('wear');
+});
+
 export const wear: Rule = {
   id: 'wear',
   question: 'Does a product wear what protects a zone that it touches, or hurt the surface?',
@@ -103,21 +114,11 @@ export const wear: Rule = {
     'method.steps',
     'method.strips',
   ],
-  judge: onceFor((situation) => {
-    const touched = worstTouch(situation);
-    if (touched?.level === 'block') return touched;
-    // A wash that strips on purpose is sealed again, or coated.
-    if (situation.method.strips) return clear('wear');
-    const found = nearestToLimit(situation);
-    if (found?.level === 'condition') return { remedy: 'protect-after', ...found };
-    if (touched) return { remedy: 'protect-after', ...touched };
-    return found ?? clear('wear');
-  }),
+  judge: (situation) => judgeWear(situation),
 };
 
 /** Does a wash by this method leave the protection worn? */
-export const wearsProtection = (on: OnCar): boolean =>
-  !on.method.strips && nearestToLimit(on)?.level === 'condition';
+export const wearsProtection = (on: OnCar): boolean => judgeWear(on).level === 'condition';
 
 export const chemicals: Rule = {
   id: 'chemicals',

@@ -183,13 +183,16 @@ function faultsOf(
 function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
   if (step.part === undefined) return mix;
   const same = steps.filter(({ id }) => id === step.id);
-  const of = ({ minutes }: WashStep): number => minutes;
+  // By what goes on with each part; by minutes where a pack does not say.
+  const of = ({ product, minutes }: WashStep): number => product?.productMl ?? minutes;
   const share = of(step) / same.reduce((sum, one) => sum + of(one), 0);
+  const { fills: _, costMinor, ...batch } = mix;
   return {
-    ...mix,
+    ...batch,
     productMl: mix.productMl * share,
     waterMl: mix.waterMl * share,
     caps: mix.caps === null ? null : mix.caps * share,
+    ...(costMinor === undefined ? {} : { costMinor: costMinor * share }),
   };
 }
 

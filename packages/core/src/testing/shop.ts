@@ -127,7 +127,7 @@ export const circumstances = (span: WeatherSpan, change: Partial<Circumstances> 
   ...change,
 });
 
-/** A bottle of shampoo, or of what is told. */
+/** A bottle of shampoo, unless changed. */
 export const bottle = (change: Partial<Product> = {}): Product => ({
   id: change.role ?? 'shampoo',
   name: change.role ?? 'shampoo',

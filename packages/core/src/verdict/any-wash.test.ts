@@ -113,7 +113,7 @@ describe('any wash', () => {
     expect(going.flatMap(iceUnderHands)).toEqual([]);
   });
 
-  it('that does not go for ice has it in its own timeline, on the panel and at the minute that are told', () => {
+  it('that does not go for ice has it in its own timeline, on the panel and at the minute that it names', () => {
     const refused = washes.filter(
       ({ found: { judgement } }) => judgement.standing === 'no' && judgement.limiting.ruleId === 'ice-on-car',
     );

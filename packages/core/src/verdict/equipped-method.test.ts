@@ -24,8 +24,8 @@ const foamOf = (placeC: number | null) =>
 
 describe('a method by the cold', () => {
   it.each([
-    { placeC: null, role: 'alkaline-pre-wash', because: 'mildest' },
-    { placeC: -5, role: 'alkaline-pre-wash', because: 'mildest' },
+    { placeC: null, role: 'alkaline-pre-wash', because: 'meant' },
+    { placeC: -5, role: 'alkaline-pre-wash', because: 'meant' },
     { placeC: -5.1, role: 'shampoo', because: 'cold' },
   ])('foams at $placeC °C with $role', ({ placeC, role, because }) => {
     expect(foamOf(placeC)).toMatchObject({ role, because });
@@ -41,7 +41,7 @@ describe('a method by the cold', () => {
     expect(at(-8)).toEqual(equippedMethod('bay-touch-free', { ...of, placeC: -8 }));
   });
 
-  it('is done in the way that is told, else in the usual one', () => {
+  it('is done in the way that is given, else in the usual one', () => {
     const methodOf = methodsInWays(of);
     expect(methodOf('bay-contact', {}).wayId).toBe('whole');
     const parts = methodOf('bay-contact', { wayId: 'touch-two-panels', placeC: -8 });

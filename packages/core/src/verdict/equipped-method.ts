@@ -64,7 +64,7 @@ export function methodsByCold(
   };
 }
 
-/** The same in their ways, the usual one where none is told; each made once. */
+/** The same in their ways, the usual one where none is given; each made once. */
 export function methodsInWays(
   of: Omit<MethodCase, 'placeC'>,
 ): (methodId: string, cell: { readonly placeC?: number | null; readonly wayId?: WayId }) => Method {

@@ -32,10 +32,10 @@ describe('which bottle a step takes', () => {
     const sent = serve(BOTH);
     show(<ProductChoice step="wheels" />);
     const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
-    expect(field.value).toBe('Mildest that works');
+    expect(field.value).toBe('Picked automatically');
     await userEvent.click(field);
     expect(screen.getAllByRole('option', { hidden: true }).map(({ textContent }) => textContent)).toEqual([
-      'Mildest that works',
+      'Picked automatically',
       'Always mild bottle',
       'Always acid bottle (empty)',
     ]);
@@ -44,13 +44,13 @@ describe('which bottle a step takes', () => {
     expect(sent[0]).toMatchObject({ body: { house: { products: { wheels: 'acid' } } } });
   });
 
-  it('goes back to the mildest', async () => {
+  it('goes back to what is picked automatically', async () => {
     const sent = serve(BOTH, { wheels: 'acid' });
     show(<ProductChoice step="wheels" />);
     const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
     expect(field.value).toBe('Always acid bottle (empty)');
     await userEvent.click(field);
-    await userEvent.click(screen.getByText('Mildest that works'));
+    await userEvent.click(screen.getByText('Picked automatically'));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ body: { house: { products: { wheels: null } } } });
   });

@@ -6,7 +6,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './run.module.css';
 
-const MILDEST = 'mildest';
+const AUTOMATIC = 'automatic';
 
 /** Which bottle the shop takes for a step: in verdicts, plans and sheets alike. */
 export function ProductChoice({ step }: { readonly step: Mix['step'] }) {
@@ -24,7 +24,7 @@ export function ProductChoice({ step }: { readonly step: Mix['step'] }) {
       {
         onSuccess: () => {
           const bottle = bottles.find(({ id }) => id === productId);
-          noticeWithUndo(bottle ? `${name}: always ${bottle.name}` : `${name}: the mildest that works`, () =>
+          noticeWithUndo(bottle ? `${name}: always ${bottle.name}` : `${name}: picked automatically`, () =>
             save.mutate({ house: { products: { [step]: before } } }),
           );
         },
@@ -37,14 +37,14 @@ export function ProductChoice({ step }: { readonly step: Mix['step'] }) {
       size="xs"
       aria-label={`Product for “${name}”, in every wash`}
       data={[
-        { value: MILDEST, label: 'Mildest that works' },
+        { value: AUTOMATIC, label: 'Picked automatically' },
         ...bottles.map((bottle) => ({
           value: bottle.id,
           label: `Always ${bottle.name}${bottle.leftMl > 0 ? '' : ' (empty)'}`,
         })),
       ]}
-      value={chosen ?? MILDEST}
-      onChange={(value) => choose(value === MILDEST ? null : value)}
+      value={chosen ?? AUTOMATIC}
+      onChange={(value) => choose(value === AUTOMATIC ? null : value)}
       allowDeselect={false}
       disabled={save.isPending}
     />
