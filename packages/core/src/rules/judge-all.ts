@@ -1,7 +1,7 @@
 import { coldHands, forecastAgrees, iceOnGround, reSoiling, scratch, soilCeiling } from './care-rules.js';
 import { chemicals, wear } from './chemistry-rules.js';
 import { labelTime } from './label-time.js';
-import type { Finding, FindingLevel, Rule, RuleId, Situation } from './rule.js';
+import type { Finding, FindingLevel, Rule, RuleId, SiteTimes, Situation } from './rule.js';
 import {
   daylightRule,
   floorDrain,
@@ -97,18 +97,51 @@ const WATER_RULES: readonly Rule[] = [iceOnCar, spots, dryOn, labelTime];
 export const WATER_RULE_IDS: ReadonlySet<RuleId> = new Set(WATER_RULES.map(({ id }) => id));
 const READS_WATER: ReadonlySet<RuleId> = new Set([...WATER_RULE_IDS, directSun.id]);
 
-/** Runs every rule on a situation and combines what they found. What no water changes decides before what it does on the car. */
-export function judgeAll(situation: Situation): Judgement {
-  const findings = RULES.map((rule) => rule.judge(situation));
+/** Rules that the clock may answer otherwise within the hour, while its weather stays. */
+const READS_CLOCK: readonly (keyof SiteTimes)[] = [
+  'open',
+  'lightLeftMinutes',
+  'lightAtStart',
+  'queueMinutes',
+  'dryRoadHours',
+];
+export const CLOCK_RULE_IDS: ReadonlySet<RuleId> = new Set(
+  RULES.filter(({ reads }) => READS_CLOCK.some((name) => reads.includes(`site.${name}`))).map(({ id }) => id),
+);
+
+/** What of a situation changes with its start. */
+const IN_TIME = /^(site|water)\.|^(overnightC|failedShare)$/u;
+const ALWAYS: ReadonlySet<RuleId> = new Set(
+  RULES.filter(({ reads }) => !reads.some((name) => IN_TIME.test(name))).map(({ id }) => id),
+);
+
+/** Findings that are known already, by the place of their rule in `RULES`. */
+export type KnownFindings = readonly (Finding | undefined)[];
+
+/** What no start changes: of car, place and method alone. */
+export const findAlways = (situation: Situation): KnownFindings =>
+  RULES.map((rule) => (ALWAYS.has(rule.id) ? rule.judge(situation) : undefined));
+
+/** What no water changes. @param known asked no second time */
+export const findSettled = (situation: Situation, known: KnownFindings = []): KnownFindings =>
+  RULES.map((rule, i) => (READS_WATER.has(rule.id) ? undefined : (known[i] ?? rule.judge(situation))));
+
+/** Combines what is known. @throws RangeError if nothing is */
+export const judgeKnown = (known: KnownFindings): Judgement =>
+  combine(known.filter((finding) => finding !== undefined));
+
+/**
+ * Runs every rule on a situation and combines what they found. What no water changes decides before what it does on the car.
+ *
+ * @param known of the same situation, asked no second time
+ */
+export function judgeAll(situation: Situation, known: KnownFindings = []): Judgement {
+  const findings = RULES.map((rule, i) => known[i] ?? rule.judge(situation));
   const all = combine(findings);
   if (all.standing !== 'no') return all;
   const settled = findings.filter(({ ruleId, level }) => level === 'block' && !READS_WATER.has(ruleId));
   return settled.length > 0 ? { ...all, limiting: combine(settled).limiting } : all;
 }
-
-/** Runs the rules that do not read the water. */
-export const judgeSettled = (situation: Situation): Judgement =>
-  combine(RULES.filter(({ id }) => !READS_WATER.has(id)).map((rule) => rule.judge(situation)));
 
 /** Runs the rules about water and products alone. */
 export const judgeWater = (situation: Situation): Finding[] =>

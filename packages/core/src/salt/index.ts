@@ -1,3 +1,4 @@
+export * from './active-hours-saved.js';
 export * from './data/zones.js';
 export * from './wall-clock.js';
 export * from './ledger.js';

@@ -165,6 +165,17 @@ describe('a wash', () => {
     const saved = activeHoursSaved(now, life.slice(1), removes);
     expect(saved[0]).toBeGreaterThan(saved[24] ?? NaN);
     expect(saved.at(-1)).toBeGreaterThan(0);
+    // As the ledger itself has it, run to the end with the wash and without.
+    const runOn = (ledger: SaltLedger, from: number): SaltLedger =>
+      life.slice(1 + from).reduce((one, next) => (one.step(next), one), ledger);
+    for (const at of [0, 7, 47]) {
+      const then = life.slice(1, 1 + at).reduce((one, next) => (one.step(next), one), now.copy());
+      const washed = then.copy();
+      washed.wash(removes);
+      expect(saved[at]).toBeCloseTo(runOn(then, at).activeHours - runOn(washed, at).activeHours, 9);
+    }
+    expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[7]).toBe(saved[7]);
+    expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[0]).toBeNaN();
     expect(activeHoursSaved(new SaltLedger(), life.slice(1), removes)[0]).toBeCloseTo(0, 9);
   });
 

@@ -19,7 +19,7 @@ export const SPRAY_FACTOR: Readonly<Record<RoadState, number>> = {
 const PICK_UP_PER_KM = 0.0009;
 
 /** Half of the metal's full pace at this load, g/m². */
-const HALF_PACE_GRAMS_PER_M2 = 2;
+export const HALF_PACE_GRAMS_PER_M2 = 2;
 /** The switch from dry to wet is smooth over this humidity either side. */
 const DAMP_WIDTH = 0.03;
 /** Spray and meltwater keep a zone wet this long after a drive on a wet road. */
@@ -222,6 +222,11 @@ export class SaltLedger {
     return SALT_ZONES.reduce((sum, { weight }, i) => sum + weight * (this.active[i] ?? 0), 0);
   }
 
+  /** Of one zone, agent by agent, g/m². */
+  loadsOf(zoneIndex: number): Float64Array {
+    return this.loads.slice(zoneIndex * AGENTS.length, (zoneIndex + 1) * AGENTS.length);
+  }
+
   private loadOf(zoneIndex: number): number {
     return AGENTS.reduce((sum, _, a) => sum + (this.loads[zoneIndex * AGENTS.length + a] ?? 0), 0);
   }
@@ -338,33 +343,4 @@ export function runLedger(hours: readonly CompiledHour[], events: LedgerEvents):
   const { untilMs = -Infinity } = events;
   for (const due of waiting.slice(next)) if (due.atMs <= untilMs) due.apply(ledger);
   return ledger;
-}
-
-/**
- * What would a wash save? Both courses run over the same hours; new salt afterwards is in both.
- *
- * @param only hours (by index) that are asked for; all if absent
- * @returns active hours saved, weighted over the zones, for a wash at the start of each hour (same order); NaN where not asked
- */
-export function activeHoursSaved(
-  now: SaltLedger,
-  hours: readonly CompiledHour[],
-  removes: ByGroup,
-  only?: ReadonlySet<number>,
-): number[] {
-  const without = new SaltLedger(now);
-  const befores = hours.map((hour, i) => {
-    const before = !only || only.has(i) ? new SaltLedger(without) : null;
-    without.step(hour);
-    return before;
-  });
-  return befores.map((withWash, i) => {
-    if (!withWash) return NaN;
-    withWash.wash(removes);
-    for (let h = i; h < hours.length; h += 1) {
-      const hour = hours[h];
-      if (hour) withWash.step(hour);
-    }
-    return without.activeHours - withWash.activeHours;
-  });
 }

@@ -4,34 +4,22 @@ import type { Place } from '../place/index.js';
 import {
   type RuleId,
   judgeAll,
-  judgeSettled,
-  judgeWater,
+  findAlways,
+  findSettled,
+  judgeKnown,
+  type KnownFindings,
   type Judgement,
   type Situation,
   WATER_RULE_IDS,
 } from '../rules/index.js';
-import {
-  outcomeOf,
-  type Track,
-  tracksOf,
-  type WaterOutcome,
-  type WashHours,
-  waitsThrough,
-} from '../wash/index.js';
-import type { PanelId } from '../vehicle/index.js';
-import {
-  groupsOf,
-  type HowThorough,
-  type Looked,
-  type LookedAt,
-  type WayCase,
-  withRemedy,
-} from './judged.js';
-import { blockingIds, blocksOf, isOfLastWater, NOTHING } from './blocks.js';
+import { tracksOf, type WaterOutcome, type WashHours } from '../wash/index.js';
+import { groupsOf, type HowThorough, type LookedAt, type WayCase, withRemedy } from './judged.js';
+import { blocksOf, isOfLastWater } from './blocks.js';
 import type { Circumstances } from './circumstances.js';
 import type { MemberFailures } from './forecast-share.js';
 import { memberFailures } from './member-failures.js';
 import type { PlaceSite } from './site-hours.js';
+import { WaterLook } from './water-look.js';
 
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {
@@ -40,8 +28,7 @@ export class BandJudge {
   private readonly cases = new Map<Method, Map<WayId, WayCase>>();
   /** Starts that go, for the members to be asked about; filled where somebody means to ask. */
   readonly going = new Map<number, LookedAt>();
-  /** Panels on which a start failed last. */
-  private readonly lastFailed = new Set<PanelId>();
+  private readonly water: WaterLook;
 
   /** @param methodAt the method as it is done in some cold, °C, with the bottles that work there */
   constructor(
@@ -52,6 +39,7 @@ export class BandJudge {
   ) {
     this.ways = waysOf(methodAt(null));
     this.groups = groupsOf(this.ways.slice(1));
+    this.water = new WaterLook(place, (startMs, method) => this.windowOf(startMs, method));
   }
 
   private caseOf(plain: Method, way: Way): WayCase {
@@ -61,7 +49,8 @@ export class BandJudge {
     if (known) return known;
     const method = inWay(plain, way);
     const tracks = tracksOf({ ...this.around, place: this.place, method }, this.around.limits);
-    const made = { way, method, tracks };
+    const always = findAlways({ ...this.situation(0, method), site: null, water: null });
+    const made = { way, method, tracks, always };
     cases.set(way.id, made);
     return made;
   }
@@ -91,52 +80,18 @@ export class BandJudge {
     return { site, water: null, ...this.situation(startMs, method) };
   }
 
-  private look({ method, tracks }: WayCase, hours: WashHours): Looked {
-    const { place } = this;
-    const pieces = tracks.map((track) => ({ track, waited: waitsThrough(track, place, hours) }));
-    return { pieces, water: outcomeOf(pieces, { place, method }, hours) };
-  }
-
-  /**
-   * Goes through the pieces of the car until one fails, beginning with those that failed last: an hour is much like the one before.
-   *
-   * @returns the piece that fails and what it fails by, or what all of them do
-   */
-  private lookUntilBlocked(
-    way: WayCase,
-    startMs: number,
-    hours: WashHours,
-  ): Looked & { fails: ReadonlySet<RuleId> } {
-    const { place, lastFailed } = this;
-    const { method, tracks } = way;
-    // One object for all pieces: copies would cost more than the rules.
-    const situation: { -readonly [K in keyof Situation]: Situation[K] } = this.windowOf(startMs, method);
-    const isFirst = (track: Track): number => Number(lastFailed.has(track.panel.id));
-    const pieces: (Looked['pieces'][number] | undefined)[] = tracks.map(() => undefined);
-    const order = lastFailed.size === 0 ? tracks : [...tracks].sort((a, b) => isFirst(b) - isFirst(a));
-    for (const track of order) {
-      const piece = { track, waited: waitsThrough(track, place, hours) };
-      const water = outcomeOf([piece], { place, method }, hours);
-      situation.water = water;
-      const fails = blockingIds(judgeWater(situation));
-      if (fails.size > 0) {
-        lastFailed.clear();
-        lastFailed.add(track.panel.id);
-        return { fails, pieces: [piece], water };
-      }
-      pieces[tracks.indexOf(track)] = piece;
-    }
-    const all = pieces.filter((piece) => piece !== undefined);
-    return { fails: NOTHING, pieces: all, water: outcomeOf(all, { place, method }, hours) };
-  }
-
   private hoursOf(way: WayCase, startMs: number): WashHours | null {
     return this.weather.control.washHours(startMs, way.method.minutes);
   }
 
-  private judgeIn(way: WayCase, startMs: number, water: WaterOutcome | null): Judgement {
+  private judgeIn(
+    way: WayCase,
+    startMs: number,
+    water: WaterOutcome | null,
+    known: KnownFindings = way.always,
+  ): Judgement {
     const situation = this.windowOf(startMs, way.method);
-    return judgeAll(Object.assign(situation, { water }));
+    return judgeAll(Object.assign(situation, { water }), known);
   }
 
   /**
@@ -151,12 +106,15 @@ export class BandJudge {
     const usual = this.usualOf(plain);
     const { method } = usual;
     const base = { wayId: usual.way.id, placeC, method, water: null, pieces: [] };
-    const settled = judgeSettled(this.windowOf(startMs, method));
+    const known = findSettled(this.windowOf(startMs, method), usual.always);
+    const settled = judgeKnown(known);
     if (!how.thorough && settled.standing === 'no') return { ...base, judgement: settled };
     const hours = this.hoursOf(usual, startMs);
-    if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, null) };
-    const looked = how.thorough ? this.look(usual, hours) : this.lookUntilBlocked(usual, startMs, hours);
-    const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water) };
+    if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, null, known) };
+    const looked = how.thorough
+      ? this.water.look(usual, hours)
+      : this.water.untilBlocked(usual, startMs, hours);
+    const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water, known) };
     const blocks = blocksOf(plainly.judgement);
     const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || !isWaterAlone) return plainly;
@@ -168,7 +126,7 @@ export class BandJudge {
     // What becomes its condition is all that stood against the usual way.
     const against = how.thorough
       ? blocks
-      : blocksOf(this.judgeIn(usual, startMs, this.look(usual, hours).water));
+      : blocksOf(this.judgeIn(usual, startMs, this.water.look(usual, hours).water));
     return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
   }
 
@@ -181,7 +139,7 @@ export class BandJudge {
     if (way.id === usually.wayId) return usually;
     const one = this.caseOf(plain, way);
     const hours = this.hoursOf(one, startMs);
-    const looked = hours ? this.look(one, hours) : { water: null, pieces: [] };
+    const looked = hours ? this.water.look(one, hours) : { water: null, pieces: [] };
     const judgement = this.judgeIn(one, startMs, looked.water);
     const found = { ...looked, judgement, wayId: way.id, placeC, method: one.method, way };
     return withRemedy(found, new Set(blocksOf(usually.judgement).map(({ ruleId }) => ruleId)));
@@ -222,13 +180,13 @@ export class BandJudge {
     const smallest = group.at(-1);
     const one = smallest && this.caseOf(plain, smallest);
     const hours = one && this.hoursOf(one, startMs);
-    return hours ? this.lookUntilBlocked(one, startMs, hours).fails : new Set(WATER_RULE_IDS);
+    return hours ? this.water.untilBlocked(one, startMs, hours).fails : new Set(WATER_RULE_IDS);
   }
 
   private inOtherWay(one: WayCase, startMs: number): Omit<LookedAt, 'placeC'> | null {
     const { way, method } = one;
     const hours = this.hoursOf(one, startMs);
-    const looked = hours && this.lookUntilBlocked(one, startMs, hours);
+    const looked = hours && this.water.untilBlocked(one, startMs, hours);
     if (!looked || looked.fails.size > 0) return null;
     const judgement = this.judgeIn(one, startMs, looked.water);
     if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;

@@ -1,7 +1,7 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { inUsualWay, isMethodId, type Method, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { combine, type Finding, judgeAll, type Judgement, WATER_RULE_IDS } from '../rules/index.js';
+import { combine, type Finding, judgeAll, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
 import type { WashCase } from '../wash/index.js';
 import { BandJudge } from './band-judge.js';
 import { equippedMethods, methodsByCold } from './equipped-method.js';
@@ -88,9 +88,9 @@ function cellAt(
     const failures = withMembers ? band.failures(atMs, one) : null;
     return failures && failedShare(failures);
   };
-  // Within the hour the weather is the same: later helps against the clock, the light and the place.
+  // Within the hour the weather is the same: later helps against the clock and the light.
   const { limiting: against } = judgement;
-  const mayHelp = judgement.standing === 'no' && !WATER_RULE_IDS.has(against.ruleId);
+  const mayHelp = judgement.standing === 'no' && CLOCK_RULE_IDS.has(against.ruleId);
   const later = mayHelp ? laterInHour(band, startMs, against) : null;
   const remember = (atMs: number, one: LookedAt): void => {
     const { standing } = one.judgement;

@@ -1,5 +1,5 @@
 import type { Method, Way, WayId } from '../method/index.js';
-import { combine, type Finding, type Judgement, type RemedyId } from '../rules/index.js';
+import { combine, type Finding, type Judgement, type KnownFindings, type RemedyId } from '../rules/index.js';
 import type { Track, Waited, WaterOutcome } from '../wash/index.js';
 import { type InDanger, inDanger } from './member-water.js';
 
@@ -8,6 +8,8 @@ export interface WayCase {
   readonly way: Way;
   readonly method: Method;
   readonly tracks: readonly Track[];
+  /** What no start changes. */
+  readonly always: KnownFindings;
 }
 
 /** One start, judged: in the way that goes with the least bother, or in the usual one where none goes. */

@@ -61,19 +61,17 @@ export class PanelWash {
     this.highestTempC = startC;
   }
 
-  /** The same panel at the same minute, to see what would become of it otherwise. */
-  copy(): PanelWash {
-    const { stepScale } = this;
-    const twin = new PanelWash(this.material, this.climates, { startC: this.tempC, stepScale });
-    twin.minute = this.minute;
-    twin.waterKg = this.waterKg;
-    twin.iceKg = this.iceKg;
-    twin.enthalpyJ = this.enthalpyJ;
-    twin.firstIceMinute = this.firstIceMinute;
-    twin.dryMinute = this.dryMinute;
-    twin.lowestTempC = this.lowestTempC;
-    twin.highestTempC = this.highestTempC;
-    return twin;
+  /** Stands as another of the same panel does, to see what would become of it otherwise. */
+  standAs(other: PanelWash): void {
+    this.minute = other.minute;
+    this.waterKg = other.waterKg;
+    this.iceKg = other.iceKg;
+    this.tempC = other.tempC;
+    this.enthalpyJ = other.enthalpyJ;
+    this.firstIceMinute = other.firstIceMinute;
+    this.dryMinute = other.dryMinute;
+    this.lowestTempC = other.lowestTempC;
+    this.highestTempC = other.highestTempC;
   }
 
   private climateNow(): { climate: PanelClimate; untilMinute: number } {

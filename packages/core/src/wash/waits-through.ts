@@ -72,7 +72,14 @@ function watched(
     fromMinute,
     airs,
     watchMinutes,
-  }: { readonly fromMinute: number; readonly airs: readonly PanelAir[]; readonly watchMinutes: number },
+    twin,
+  }: {
+    readonly fromMinute: number;
+    readonly airs: readonly PanelAir[];
+    readonly watchMinutes: number;
+    /** Another of the same panel, to be followed on. */
+    readonly twin: () => PanelWash;
+  },
 ): PanelWash {
   // Water that more water comes to, and no hand before it, decides nothing.
   if (wait.toTouch === null && wait.toOff === null && !wait.isLast) return panel;
@@ -81,9 +88,10 @@ function watched(
   const minutes = Math.max(wait.watchMinutes, watchMinutes);
   const isKnown = panel.firstIceMinute !== null || panel.dryMinute !== null;
   if ((isKnown && !isLeft) || (!isKnown && isSafe(panel, minutes, airs))) return panel;
-  const twin = panel.copy();
-  twin.advance(fromMinute + minutes, isLeft ? 'end' : 'edge');
-  return twin;
+  const other = twin();
+  other.standAs(panel);
+  other.advance(fromMinute + minutes, isLeft ? 'end' : 'edge');
+  return other;
 }
 
 const since = (minute: number | null, fromMinute: number): number | null =>
@@ -103,7 +111,10 @@ export function waitsThrough(
   const { events, waits, material, surface } = track;
   const airs = hours.map(({ site }) => panelAir(place, surface, site));
   const startC = panelAir(place, surface, hours[0].site).dryC + panelK;
-  const panel = new PanelWash(material, climatesOf(place, track, hours), { startC });
+  const climates = climatesOf(place, track, hours);
+  const panel = new PanelWash(material, climates, { startC });
+  let other: PanelWash | null = null;
+  const twin = (): PanelWash => (other ??= new PanelWash(material, climates, { startC }));
   const found: Waited[] = [];
   let wait: Wait | null = null;
   let fromMinute = 0;
@@ -111,7 +122,7 @@ export function waitsThrough(
   let beganC = startC;
   const close = (): void => {
     if (!wait) return;
-    const end = watched(panel, wait, { fromMinute, airs, watchMinutes });
+    const end = watched(panel, wait, { fromMinute, airs, watchMinutes, twin });
     found.push({
       wait,
       iceMinutes: since(end.firstIceMinute, fromMinute),
