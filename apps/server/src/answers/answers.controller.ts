@@ -106,7 +106,7 @@ export class AnswersController {
   progress(): Observable<MessageEvent> {
     return this.pool.progress.pipe(
       throttleTime(60, undefined, { leading: true, trailing: true }),
-      map((data) => ({ data })),
+      map(({ label, share }) => ({ data: { label, share } })),
     );
   }
 }

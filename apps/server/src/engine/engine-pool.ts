@@ -2,7 +2,14 @@ import { existsSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Inject, Injectable, type OnModuleDestroy, Optional } from '@nestjs/common';
-import { type AnswerProgress, type Answers, FieldError, LONG_QUESTIONS, type Question } from '@keen/core';
+import {
+  type AnswerProgress,
+  type Answers,
+  FieldError,
+  LONG_QUESTIONS,
+  PARTIAL_QUESTIONS,
+  type Question,
+} from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
@@ -26,6 +33,8 @@ const QUICK_MEMORY = { maxOldGenerationSizeMb: 72, maxYoungGenerationSizeMb: 8 }
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<AnswerProgress>();
+  /** Parts of the long answer that is being worked out, or was last, in the order in which they came. */
+  parts: readonly NonNullable<AnswerProgress['part']>[] = [];
   private readonly weather = new SharedWriter();
   private isClosing = false;
   private readonly long: Piscina;
@@ -57,7 +66,12 @@ export class EnginePool implements OnModuleDestroy {
     signal?: AbortSignal,
   ): Promise<Answers[K]> {
     const { port1, port2 } = new MessageChannel();
-    port1.on('message', (progress: AnswerProgress) => this.progress.next(progress));
+    const isInParts = PARTIAL_QUESTIONS.has(question.kind);
+    if (isInParts) this.parts = [];
+    port1.on('message', (progress: AnswerProgress) => {
+      if (progress.part && isInParts) this.parts = [...this.parts, progress.part];
+      this.progress.next(progress);
+    });
     const stop = new Int32Array(new SharedArrayBuffer(4));
     const onAbort = (): void => void Atomics.store(stop, 0, 1);
     signal?.addEventListener('abort', onAbort);

@@ -1,6 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PlanAnswer, PlanChoice, Schedule, ChangedWashes } from '@keen/core';
 import { ConflictException } from '@nestjs/common';
+import type { EnginePool } from '../engine/engine-pool.js';
+import type { LastMorning } from './last-morning.js';
 import type { SolverPool } from '../solver/solver-pool.js';
 import type { PlanFound, AnswersService } from '../answers/answers.service.js';
 import type { WashChanges, WashChangesService } from '../washes/wash-changes.service.js';
@@ -64,6 +66,8 @@ describe('a plan that is bettered while somebody looks at it', () => {
           return Promise.resolve({} as ChangedWashes);
         },
       } as unknown as WashChangesService,
+      { parts: [] } as unknown as EnginePool,
+      { read: () => null, keep: () => undefined } as unknown as LastMorning,
     );
     const bettered = async (): Promise<void> => {
       const ended = new Promise<void>((resolve) => {

@@ -1,6 +1,13 @@
 import { Body, Controller, Get, HttpCode, type MessageEvent, Post, Query, Req, Sse } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { PlanOption, WorthOfRelief, ChangedWashes, MorningView, PlanView } from '@keen/core';
+import type {
+  PlanOption,
+  WorthOfRelief,
+  ChangedWashes,
+  MorningSoFar,
+  MorningView,
+  PlanView,
+} from '@keen/core';
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { whenGone } from '../engine/when-gone.js';
@@ -22,6 +29,12 @@ export class PlanController {
   @Get('morning')
   morning(@Req() request: Request): Promise<MorningView> {
     return this.plan.morning(whenGone(request));
+  }
+
+  /** While the morning is worked out: the cars that are done, and the morning as it was last. */
+  @Get('so-far')
+  soFar(): MorningSoFar {
+    return this.plan.soFar();
   }
 
   /** Where else a wash could stand, every other planned wash left where it is. */

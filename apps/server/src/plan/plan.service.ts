@@ -1,31 +1,30 @@
 import { createHash } from 'node:crypto';
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import {
-  type FixedState,
   morningAnswers,
   type PlanAnswer,
-  type PlanChange,
-  type PlanChoice,
-  planDifference,
   type PlannedSlot,
   type PlanOption,
   type Schedule,
   type WorthOfRelief,
   endOf,
   freeFrom,
-  slotOf,
   type ChangedWashes,
   type ExplainedChange,
+  type MorningSoFar,
   type MorningView,
   type PlanStanding,
   type PlanView,
   type SearchState,
 } from '@keen/core';
 import { Subject } from 'rxjs';
+import { EnginePool } from '../engine/engine-pool.js';
 import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
 import { type PlanFound, AnswersService } from '../answers/answers.service.js';
-import { WashChangesService, type WashChanges } from '../washes/wash-changes.service.js';
+import { asWashChanges, changesOf, type NamedChange } from './proposals.js';
+import { LastMorning } from './last-morning.js';
+import { WashChangesService } from '../washes/wash-changes.service.js';
 
 /** A search that has not ended by then has found what it will find. */
 const PROOF_SECONDS = 60;
@@ -42,16 +41,6 @@ interface Run {
   readonly stop: AbortController;
 }
 
-const choiceSlot = ({ vehicleId, window, handsId }: PlanChoice): PlannedSlot => ({
-  vehicleId,
-  placeId: window.placeId,
-  methodId: window.methodId,
-  handsId,
-  startMs: window.startMs,
-  endMs: window.endMs,
-  extras: window.extras.jobIds,
-});
-
 /** The plan of all vehicles: a good one at once, bettered and proven while nobody waits. */
 @Injectable()
 export class PlanService implements OnModuleDestroy {
@@ -64,6 +53,8 @@ export class PlanService implements OnModuleDestroy {
     private readonly verdicts: AnswersService,
     private readonly solver: SolverPool,
     private readonly changes: WashChangesService,
+    private readonly pool: EnginePool,
+    private readonly last: LastMorning,
   ) {}
 
   async view(caller?: AbortSignal): Promise<PlanView> {
@@ -87,7 +78,14 @@ export class PlanService implements OnModuleDestroy {
     const taken = new Set(planned.map(({ vehicleId }) => vehicleId));
     const open = made.mornings.filter(({ vehicleId }) => !taken.has(vehicleId));
     const answers = morningAnswers(open, answer, made.horizonMs);
-    return { nowMs, source, issuedMs, memberCount, answers };
+    const view = { nowMs, source, issuedMs, memberCount, answers };
+    this.last.keep(view);
+    return view;
+  }
+
+  /** What can be shown while the morning is worked out. */
+  soFar(): MorningSoFar {
+    return { early: this.pool.parts, last: this.last.read() };
   }
 
   /** Where else a wash could stand. */
@@ -225,45 +223,4 @@ function lateBefore(slot: PlannedSlot, { planned, nowMs }: PlanFound): string | 
       freeFrom(wash, nowMs) > slot.startMs - LATE_REACH_MS,
   );
   return late?.vehicleId ?? null;
-}
-
-type NamedChange = PlanChange & Pick<ExplainedChange, 'id' | 'washId'>;
-
-/** From the washes that stand to those that the plan would have, each change under a name of its own. */
-function changesOf({ found, answer }: Pick<Run, 'found' | 'answer'>): NamedChange[] {
-  const before = found.planned.map((wash) => ({ ...slotOf(wash, found.nowMs), washId: wash.id }));
-  const movable = before.filter((slot) => !isKept(slot, answer.fixed));
-  return planDifference(movable, answer.choices.map(choiceSlot)).map((change): NamedChange => {
-    const washId = change.kind === 'add' ? null : change.before.washId;
-    const after = change.kind === 'drop' ? null : change.after;
-    const to = after
-      ? [after.placeId, after.methodId, after.startMs, after.handsId, ...after.extras].join('.')
-      : 'none';
-    return { ...change, washId, id: `${change.kind}.${washId ?? after?.vehicleId}.${to}` };
-  });
-}
-
-const isKept = (slot: PlannedSlot, fixed: readonly FixedState[]): boolean =>
-  fixed.some((state) => state.slot.vehicleId === slot.vehicleId && state.slot.startMs === slot.startMs);
-
-/** What the planner chose is free to be moved again. */
-function asWashChanges(changes: readonly NamedChange[]): WashChanges {
-  const slot = ({ placeId, methodId, handsId, startMs, extras }: PlannedSlot) => ({
-    placeId,
-    methodId,
-    handsId,
-    startMs,
-    extras: [...extras],
-  });
-  return {
-    add: changes.flatMap((change) =>
-      change.kind === 'add'
-        ? [{ vehicleId: change.after.vehicleId, isLocked: false, ...slot(change.after) }]
-        : [],
-    ),
-    move: changes.flatMap((change) =>
-      change.kind === 'move' ? [{ id: change.washId ?? '', ...slot(change.after) }] : [],
-    ),
-    remove: changes.flatMap((change) => (change.kind === 'drop' ? [change.washId ?? ''] : [])),
-  };
 }

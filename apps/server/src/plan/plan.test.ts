@@ -7,6 +7,7 @@ import type {
   WorthOfRelief,
   ChangedWashes,
   ErrorBody,
+  MorningSoFar,
   MorningView,
   PlanView,
   RunAnswer,
@@ -80,6 +81,10 @@ describe('the plan', () => {
     expect(after.standing.valueMinor).toBe(before.standing.valueMinor);
     const morning = (await api().get('/api/plan/morning').expect(200)).body as MorningView;
     expect(morning.answers.map(({ vehicleId }) => vehicleId)).not.toContain(added[0]?.vehicleId);
+    const soFar = (await api().get('/api/plan/so-far').expect(200)).body as MorningSoFar;
+    expect(soFar.last).toEqual(morning);
+    expect(soFar.early.map(({ vehicleId }) => vehicleId)).toContain(added[0]?.vehicleId);
+    expect(new Set(soFar.early.map(({ vehicleId }) => vehicleId)).size).toBe(soFar.early.length);
     await sent('washes/changes', { remove: [added[0]?.id] }, 200);
   }, 60_000);
 

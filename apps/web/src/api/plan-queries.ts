@@ -1,5 +1,7 @@
 import {
   type PlanOption,
+  type MorningSoFar,
+  type MorningView,
   type SeasonJobId,
   type WorthOfRelief,
   MS_PER_MINUTE,
@@ -9,7 +11,7 @@ import {
   type WashRecord,
   type WayId,
 } from '@keen/core';
-import { type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask } from './client.js';
 import { useChange } from './queries.js';
@@ -22,6 +24,23 @@ export interface WashChanges {
 }
 
 const BOARD = ['plan', 'board'];
+
+export const useMorning = () =>
+  useQuery({
+    queryKey: ['plan', 'morning'],
+    queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
+    refetchInterval: 10 * MS_PER_MINUTE,
+  });
+
+/** What can be shown while the morning is worked out; asked again whenever another car is done. */
+export const useMorningSoFar = (isWaiting: boolean, label: string | undefined) =>
+  useQuery({
+    queryKey: ['plan', 'so-far', label],
+    queryFn: ({ signal }) => ask<MorningSoFar>('plan/so-far', { signal }),
+    enabled: isWaiting,
+    placeholderData: keepPreviousData,
+    gcTime: 0,
+  });
 
 export const usePlan = () =>
   useQuery({

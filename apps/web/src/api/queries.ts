@@ -12,7 +12,6 @@ import {
   type HouseRules,
   type ImportMode,
   type ImportReport,
-  type MorningView,
   type PlaceRecord,
   type Settings,
   type SoilLookRecord,
@@ -61,13 +60,6 @@ export const useWeather = () =>
     queryFn: () => ask<WeatherAnswer>('weather'),
     refetchInterval: 10 * MS_PER_MINUTE,
   });
-export const useMorning = () =>
-  useQuery({
-    queryKey: ['plan', 'morning'],
-    queryFn: ({ signal }) => ask<MorningView>('plan/morning', { signal }),
-    refetchInterval: 10 * MS_PER_MINUTE,
-  });
-
 export const useBulletins = () =>
   useQuery({ queryKey: ['bulletins'], queryFn: () => ask<Bulletins>('roads/bulletins') });
 

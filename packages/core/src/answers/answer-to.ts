@@ -23,6 +23,9 @@ export const LONG_QUESTIONS: ReadonlySet<Question['kind']> = new Set([
   'balance',
 ]);
 
+/** Questions whose answer comes in parts before it is whole. */
+export const PARTIAL_QUESTIONS: ReadonlySet<Question['kind']> = new Set(['plan']);
+
 /** The answer to each kind of question. */
 export interface Answers {
   week: WeekAnswer;

@@ -9,6 +9,7 @@ import {
   type PlanRequest,
   type VehicleMorning,
   type WorthOfRelief,
+  earlyAnswer,
   moveOptions,
   planAnswer,
   planCase,
@@ -42,7 +43,7 @@ function planRequest(
     const label = car.vehicle.id;
     const told = (share: number): void => report({ label, share: (i + share) / total });
     const morning = morningOf({ ...question, car }, keep, told);
-    told(1);
+    report({ label, share: (i + 1) / total, part: earlyAnswer(morning, question.nowMs) });
     return { ...morning, cadenceDays: morning.due.everyDays, availability: car.availability };
   });
   return {

@@ -1,9 +1,12 @@
+import type { EarlyAnswer } from '../plan/index.js';
 import type { Keeper } from '../shop/index.js';
 
 export interface AnswerProgress {
   readonly label: string;
   /** 0–1. */
   readonly share: number;
+  /** A part of the answer that is known already. */
+  readonly part?: EarlyAnswer;
 }
 
 /** What an answer works with besides its question. */

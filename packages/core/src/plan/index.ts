@@ -6,6 +6,7 @@ export * from './cadence-target.js';
 export * from './window.js';
 export * from './vehicle-morning.js';
 export * from './morning-answer.js';
+export * from './early-answer.js';
 export * from './hands.js';
 export * from './due-periods.js';
 export * from './plan-case.js';

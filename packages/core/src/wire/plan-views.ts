@@ -1,7 +1,15 @@
 import type { DayLight } from './answer-views.js';
 import type { BookingRecord } from './records.js';
 import type { WashRecord } from '../log/index.js';
-import type { FixedState, Hands, PlanChange, PlanChoice, Unplanned, VehicleAnswer } from '../plan/index.js';
+import type {
+  EarlyAnswer,
+  FixedState,
+  Hands,
+  PlanChange,
+  PlanChoice,
+  Unplanned,
+  VehicleAnswer,
+} from '../plan/index.js';
 import type { Finding } from '../rules/index.js';
 import type { Schedule } from '../schedule/index.js';
 import type { VerdictKind } from '../verdict/index.js';
@@ -50,6 +58,14 @@ export interface MorningView {
   readonly issuedMs: number;
   readonly memberCount: number;
   readonly answers: readonly VehicleAnswer[];
+}
+
+/** What can be said of the morning while it is being worked out. */
+export interface MorningSoFar {
+  /** Cars that are done, each by itself. */
+  readonly early: readonly EarlyAnswer[];
+  /** The whole morning as it was worked out last, and when; null: never. */
+  readonly last: MorningView | null;
 }
 
 export interface ChangedWashes {

@@ -17,12 +17,20 @@ interface AnswerCardProps {
   readonly best: Window;
   readonly vehicleName: string;
   readonly places: readonly PlaceRecord[] | undefined;
-  readonly onPlan: () => void;
-  readonly isPlanning: boolean;
+  /** Absent: it is not to be planned from here, since it is being worked out anew. */
+  readonly onPlan?: () => void;
+  readonly isPlanning?: boolean;
 }
 
 /** One car's answer: when, where, how, the reason; and on request why. */
-export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning }: AnswerCardProps) {
+export function AnswerCard({
+  answer,
+  best,
+  vehicleName,
+  places,
+  onPlan,
+  isPlanning = false,
+}: AnswerCardProps) {
   const format = useFormat();
   const [opened, { toggle }] = useDisclosure(false);
   const way = wayBeside(best.wayId, best.limiting);
@@ -54,9 +62,11 @@ export function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanni
         </p>
       </div>
       <div className={`${classes.acts} no-print`}>
-        <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
-          Plan it
-        </Button>
+        {onPlan && (
+          <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
+            Plan it
+          </Button>
+        )}
         <Button variant="default" onClick={toggle} aria-expanded={opened} aria-controls={whyId}>
           {opened ? 'Close' : 'Why'}
         </Button>

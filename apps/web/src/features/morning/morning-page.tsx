@@ -2,7 +2,8 @@ import type { VehicleAnswer } from '@keen/core';
 import { Button } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { ApiError } from '../../api/client.js';
-import { useMorning, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
+import { useClock, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
+import { useMorning, useMorningSoFar } from '../../api/plan-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
@@ -10,23 +11,26 @@ import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { NearestWays } from '../../parts/nearest-ways.js';
 import { Page } from '../../parts/page.js';
-import { Failed, Loading, NoVehicles } from '../../parts/states.js';
+import { Failed, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
 import { AnswerCard } from './answer-card.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText, groupAnswers, leadText, withoutPlanned } from './morning-view.js';
+import { Meanwhile } from './meanwhile.js';
 import { PlannedList } from './planned-list.js';
 import { SkyStrip } from './sky-strip.js';
 
 /** Which car, where, when, how and why: answered without a click. */
 export function MorningPage() {
   const format = useFormat();
-  const { data: view, error, isPending, refetch } = useMorning();
+  const { data: view, error, isPending, isFetching, refetch } = useMorning();
   const { data: vehicles } = useVehicles();
   const { data: places } = usePlaces();
   const { data: washes } = useWashes();
-  const progress = useProgress(isPending);
+  const progress = useProgress(isFetching);
+  const { data: soFar } = useMorningSoFar(isPending, progress?.label);
+  const { data: clock } = useClock();
   const current = useCurrentRun((store) => store.run);
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
@@ -54,7 +58,14 @@ export function MorningPage() {
     return (
       <Page title="This morning">
         <CurrentRunLink />
-        <Loading what="Working out every car, place and hour" progress={progress} />
+        <Meanwhile
+          soFar={soFar}
+          progress={progress}
+          vehicles={vehicles}
+          places={places}
+          washes={washes}
+          nowMs={clock?.nowMs ?? 0}
+        />
       </Page>
     );
   if (error)
@@ -76,6 +87,11 @@ export function MorningPage() {
       }
     >
       <CurrentRunLink />
+      {progress && (
+        <p className={classes.anew} role="status">
+          As it was at {format.time(view.nowMs)}; being worked out anew, {Math.round(progress.share * 100)} %.
+        </p>
+      )}
       <SkyStrip />
       {vehicles?.length === 0 && (
         <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY, type MorningView, type VehicleAnswer, type WashRecord } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
-import { dueText, groupAnswers, leadText, plannedAhead, withoutPlanned } from './morning-view.js';
+import { dueText, groupAnswers, leadText, plannedAhead, stillAhead, withoutPlanned } from './morning-view.js';
 import { dayExtremes } from './sky-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
@@ -118,5 +118,34 @@ describe('dayExtremes', () => {
   it('is nothing without hours, and has no thaw in steady frost', () => {
     expect(dayExtremes([])).toBeNull();
     expect(dayExtremes([hour(0, -5), hour(1, -4)])?.firstThawMs).toBeNull();
+  });
+});
+
+describe('what an earlier morning said', () => {
+  const last = view([
+    answer('past', 'due', 1),
+    answer('newer', 'due', 5),
+    answer('gone', 'due', 5),
+    answer('planned', 'due', 5),
+    answer('stuck', 'no-window', null),
+    answer('ahead', 'due', 5),
+  ]);
+  const wash = {
+    vehicleId: 'planned',
+    status: 'planned',
+    startMs: NOW + 9 * HOUR,
+    minutes: 40,
+  } as WashRecord;
+  const vehicles = ['past', 'newer', 'planned', 'stuck', 'ahead'].map((id) => ({ id }));
+
+  it('still stands for cars that are there, unplanned and not done again, at starts that are to come', () => {
+    const of = { nowMs: NOW + 3 * HOUR, early: [{ vehicleId: 'newer' }], vehicles, washes: [wash] };
+    expect(stillAhead(last, of).map(({ vehicleId }) => vehicleId)).toEqual(['ahead']);
+    expect(stillAhead(last, { ...of, nowMs: NOW + 5 * HOUR })).toHaveLength(1);
+    expect(stillAhead(last, { ...of, nowMs: NOW + 5 * HOUR + 1 })).toHaveLength(0);
+  });
+
+  it('says nothing before the vehicles are known', () => {
+    expect(stillAhead(last, { nowMs: NOW, early: [], vehicles: undefined, washes: [] })).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import type { ByGroup, MorningView, VehicleAnswer, WashRecord } from '@keen/core';
+import type { ByGroup, EarlyAnswer, MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
 export interface Group {
@@ -60,6 +60,26 @@ export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): Wash
 export function withoutPlanned(view: MorningView, washes: readonly WashRecord[]): MorningView {
   const planned = new Set(plannedAhead(washes, view.nowMs).map(({ vehicleId }) => vehicleId));
   return { ...view, answers: view.answers.filter(({ vehicleId }) => !planned.has(vehicleId)) };
+}
+
+/** What an earlier morning said that can still be done, of cars that nothing newer is known of. */
+export function stillAhead(
+  last: MorningView,
+  of: {
+    readonly nowMs: number;
+    readonly early: readonly Pick<EarlyAnswer, 'vehicleId'>[];
+    readonly vehicles: readonly Pick<VehicleRecord, 'id'>[] | undefined;
+    readonly washes: readonly WashRecord[];
+  },
+): VehicleAnswer[] {
+  const isNewer = ({ vehicleId }: VehicleAnswer): boolean =>
+    of.early.some((one) => one.vehicleId === vehicleId);
+  const isThere = ({ vehicleId }: VehicleAnswer): boolean =>
+    of.vehicles?.some(({ id }) => id === vehicleId) ?? false;
+  return withoutPlanned({ ...last, nowMs: of.nowMs }, of.washes).answers.filter(
+    (answer) =>
+      isThere(answer) && !isNewer(answer) && answer.best !== null && answer.best.startMs >= of.nowMs,
+  );
 }
 
 /** Heaviest soil of the body, as shown: seen where somebody looked, estimated else. */
