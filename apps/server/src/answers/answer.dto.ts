@@ -1,6 +1,6 @@
-import { METHOD_IDS } from '@keen/core';
+import { METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId } from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { Type } from 'class-transformer';
+import { Transform, Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -9,6 +9,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsOptional,
   IsString,
   ValidateNested,
 } from 'class-validator';
@@ -18,6 +19,11 @@ export class CellQueryDto {
   @IsString() @IsNotEmpty() placeId: string;
   @IsIn(METHOD_IDS) methodId: string;
   @Type(() => Number) @IsInt() startMs: number;
+  /** Work of the season that is done with it, by commas. */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.split(',') : value))
+  @IsIn(SEASON_JOB_IDS, { each: true })
+  extras?: SeasonJobId[];
 }
 
 export class BalanceQueryDto {

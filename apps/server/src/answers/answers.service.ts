@@ -30,7 +30,6 @@ import {
   type BookingRecord,
   type CellQuery,
   type WashAnswer,
-  type Predicted,
   type DayLight,
   type WindowsView,
 } from '@keen/core';
@@ -39,6 +38,7 @@ import { SharedAnswers } from '../engine/shared-answers.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { ShopReader } from '../shop/shop-reader.js';
+import { type Accepted, startOf } from './start-of.js';
 
 /** A plan as first found, with what it was made from. */
 export interface PlanFound {
@@ -74,9 +74,6 @@ const isForecast = ({ weather }: OfCar, startMs: number): boolean =>
 const notForecast = () => badField('startMs', 'startMs is outside the hours that the forecast reaches.');
 
 /** Puts questions with the facts that they rest on to the engine. */
-/** What was accepted of a start when it was planned. */
-type Accepted = Pick<Predicted, 'wayId' | 'placeC'>;
-
 @Injectable()
 export class AnswersService {
   private readonly shared = new SharedAnswers();
@@ -176,13 +173,10 @@ export class AnswersService {
     return draft && { ...draft, ...asked.told };
   }
 
-  private async start({ vehicleId, placeId, methodId, startMs, wayId, placeC }: CellQuery & Accepted) {
-    await this.places.read(placeId);
+  private async start({ vehicleId, ...asked }: CellQuery & Accepted) {
+    await this.places.read(asked.placeId);
     const { facts, told } = await this.shop.car(vehicleId);
-    if (!isForecast(facts, startMs)) return null;
-    const accepted = { ...(wayId ? { wayId } : {}), ...(placeC === undefined ? {} : { placeC }) };
-    const start = { placeId, methodId, startMs, ...accepted };
-    return { question: { ...facts, start }, told };
+    return isForecast(facts, asked.startMs) ? { question: { ...facts, start: startOf(asked) }, told } : null;
   }
 
   /** The salt of one vehicle over the season. */

@@ -1,13 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  extrasMinor,
-  extrasOf,
   instantOfWallTime,
   type MethodId,
   quote,
   SEASON_JOB_IDS,
-  type SeasonJobId,
   shopSeasonJobs,
   washCost,
   type BookingRecord,
@@ -97,21 +94,17 @@ export class BookingsService {
     const unknown = jobIds.find((id) => !(SEASON_JOB_IDS as readonly string[]).includes(id));
     if (unknown !== undefined)
       throw badField('extras', `extras: there is no work of the season called ${unknown}.`);
-    const method = methodFor(methodId, vehicle);
-    const extras = extrasOf(jobIds as SeasonJobId[], shopSeasonJobs(season));
-    const minutes = method.minutes + 2 * place.travelMinutes;
-    const takesMinor =
-      washCost(place, method).totalMinor +
-      (prices.hourMinor * minutes) / MINUTES_PER_HOUR +
-      extras.worthMinor -
-      extrasMinor(extras, prices);
+    const work = shopSeasonJobs(season).filter(({ id }) => jobIds.includes(id));
+    const whole = methodFor(methodId, vehicle, null, work);
+    const minutes = whole.minutes + 2 * place.travelMinutes;
+    const takesMinor = washCost(place, whole).totalMinor + (prices.hourMinor * minutes) / MINUTES_PER_HOUR;
     const asked = {
       methodId: methodId satisfies MethodId,
       bodyClass: vehicle.bodyClass,
-      extras: extras.jobIds,
+      extras: work.map(({ id }) => id),
       takesMinor,
     };
-    return { ...quote(priceList, asked), minutes: minutes + extras.minutes, takesMinor };
+    return { ...quote(priceList, asked), minutes, takesMinor };
   }
 
   private async spanOf(from: string, readyBy: string): Promise<Pick<BookingRecord, 'fromMs' | 'readyByMs'>> {

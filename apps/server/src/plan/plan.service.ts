@@ -182,8 +182,8 @@ export class PlanService implements OnModuleDestroy {
     return Promise.all(
       proposedBy(run).map(async (change): Promise<ExplainedChange> => {
         if (change.kind === 'add') return { ...change, against: null, heldUpBy: null };
-        const { vehicleId, placeId, methodId, startMs } = change.before;
-        const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs });
+        const { vehicleId, placeId, methodId, startMs, extras } = change.before;
+        const detail = await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs, extras });
         const judgement = detail?.judgement;
         const against = judgement ? { verdict: judgement.standing, limiting: judgement.limiting } : null;
         return { ...change, against, heldUpBy: lateBefore(change.before, run.found) };

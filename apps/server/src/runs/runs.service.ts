@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import {
   closedRun,
   didAnything,
+  doneWork,
   mergeActions,
   type RunAction,
   type RunPack,
@@ -69,9 +70,17 @@ export class RunsService {
   private async freshPack(wash: WashRecord): Promise<RunPack> {
     const nowMs = this.clock.now();
     const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
-    const { vehicleId, placeId, methodId } = wash;
+    const { vehicleId, placeId, methodId, extras } = wash;
     const { wayId, placeC } = wash.predicted ?? {};
-    const draft = await this.verdicts.runPack({ vehicleId, placeId, methodId, startMs, wayId, placeC });
+    const draft = await this.verdicts.runPack({
+      vehicleId,
+      placeId,
+      methodId,
+      startMs,
+      wayId,
+      placeC,
+      extras,
+    });
     if (!draft)
       throw badField('washId', 'Nobody knows the weather of that hour, so there is no sheet for it yet.');
     const named = { ...draft, washId: wash.id };
@@ -152,7 +161,7 @@ export class RunsService {
       startMs: Math.min(startMs, this.clock.now()),
       minutes: Math.min(1440, minutes),
       methodId: wash.methodId,
-      extras: [...(state.close.extras ?? (didAnything(record) ? plannedExtras(wash) : []))],
+      extras: [...(state.close.extras ?? (didAnything(record) ? doneWork(state, plannedExtras(wash)) : []))],
       costMinor,
       found: { ...state.close.found, used, laid, run: record, isClosedByRun: true },
     };

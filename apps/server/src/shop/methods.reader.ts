@@ -4,7 +4,12 @@ import { KitRepository } from '../records/kit.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 
 /** A method as the shop usually does it on a car, with its products. */
-export type MethodFor = (methodId: string, vehicle: MethodCase['vehicle'], placeC?: number | null) => Method;
+export type MethodFor = (
+  methodId: string,
+  vehicle: MethodCase['vehicle'],
+  placeC?: number | null,
+  work?: MethodCase['work'],
+) => Method;
 
 /** How this shop washes, by its settings and its kit as they are now. */
 @Injectable()
@@ -17,7 +22,7 @@ export class MethodsReader {
   async read(): Promise<MethodFor> {
     const [kit, { house, limits }] = await Promise.all([this.kit.all(), this.settings.read()]);
     const shelf = shelfOf(kit);
-    return (methodId, vehicle, placeC) =>
-      inUsualWay(equippedMethod(methodId, { vehicle, house, limits, shelf, placeC }));
+    return (methodId, vehicle, placeC, work) =>
+      inUsualWay(equippedMethod(methodId, { vehicle, house, limits, shelf, placeC, work }));
   }
 }

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { extrasOf, shopSeasonJobs, type WashRecord, isAhead, type ChangedWashes } from '@keen/core';
+import { shopSeasonJobs, type WashRecord, isAhead, type ChangedWashes } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
@@ -108,18 +108,25 @@ export class WashChangesService {
     ]);
     const jobs = shopSeasonJobs(season);
     const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle, workedMinutes) =>
-      (workedMinutes ?? methodFor(methodId, vehicle).minutes) + extrasOf(extras, jobs).minutes;
+      workedMinutes ??
+      methodFor(
+        methodId,
+        vehicle,
+        null,
+        jobs.filter(({ id }) => extras.includes(id)),
+      ).minutes;
     const { restMinutes } = house.numbers;
     return { places, vehicles, hands, minutesOf, restMinutes, nowMs: this.clock.now() };
   }
 
   /** Works a start through, where the shop has what it names; nothing beyond the forecast. */
   private async work({ record, wayId }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
-    const { vehicleId, placeId, methodId, startMs } = record;
+    const { vehicleId, placeId, methodId, startMs, extras } = record;
     const isKnown =
       shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
     const detail =
-      isKnown && (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs, wayId }));
+      isKnown &&
+      (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs, wayId, extras }));
     if (!detail) return {};
     const { judgement, issuedMs, placeC, wash } = detail;
     const { standing, limiting } = judgement;

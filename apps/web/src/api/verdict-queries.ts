@@ -29,9 +29,13 @@ export const useSalt = (vehicleId: string) =>
     enabled: vehicleId !== '',
   });
 
-const queryText = (query: object): string =>
+/** What is not said, or is an empty list, is left out. */
+const queryText = (query: Partial<CellQuery>): string =>
   new URLSearchParams(
-    Object.entries(query).map(([key, value]: [string, unknown]) => [key, String(value)]),
+    Object.entries(query).flatMap(([key, value]: [string, string | number | readonly string[] | null]) => {
+      const text = Array.isArray(value) ? value.join(',') : String(value ?? '');
+      return text === '' ? [] : [[key, text]];
+    }),
   ).toString();
 
 export const useCell = (query: CellQuery | null) =>

@@ -337,6 +337,7 @@ export const ROLE_NAMES: Readonly<Record<ProductRole, string>> = {
   sealant: 'Sealant',
   'spray-ceramic': 'Spray ceramic',
   'drying-aid': 'Drying aid',
+  'underbody-foam': 'underbody foam',
 };
 export const COMPATIBILITY_REASONS: Readonly<Record<CompatibilityReason, string>> = {
   'too-alkaline': 'too alkaline for it',
@@ -388,6 +389,12 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'engine-bay': 'engine bay',
   mats: 'mats',
   tyres: 'tyres',
+  'underbody-flush': 'long flush underneath',
+  'underbody-foam': 'underbody foam',
+  clay: 'clay',
+  polish: 'polish',
+  'top-up': 'protection topped up',
+  coat: 'coat',
 };
 
 export const optionsOf = <K extends string>(

@@ -45,6 +45,12 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'engine-bay': 'Clean the engine bay',
   mats: 'Scrub the mats',
   tyres: 'Dress the tyres',
+  'underbody-flush': 'Flush all of the underbody',
+  'underbody-foam': 'Foam the underbody',
+  clay: 'Clay the paint',
+  polish: 'Polish the paint',
+  'top-up': 'Top the protection up',
+  coat: 'Coat the paint',
 };
 
 export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
@@ -73,6 +79,8 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'no-bead-means-bare':
     'mist each panel: water must lie flat, for what still beads still carries the old protection; then wipe it down with the solvent',
   'shop-does-it-here': 'the shop does it here',
+  'under-before-body': 'it splashes, and nothing on the paint waits wet meanwhile',
+  'bonded-dirt-last': 'what sits fast comes off paint that is clean, and wet enough to glide',
   'warm-before-touch': 'warm water keeps ice away until the hand has been there',
 };
 

@@ -7,6 +7,7 @@ import type { Method } from '../method/index.js';
 import { type WashTotals, washTotals } from '../plan/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { Judgement } from '../rules/index.js';
+import { type SeasonJobRow, shopSeasonJobs } from '../season/index.js';
 import { type Keeper, type OfCar, controlSpan, roadAheadOf, roadFacts } from '../shop/index.js';
 import type { Panel } from '../vehicle/index.js';
 import {
@@ -31,6 +32,10 @@ export interface CellAnswer extends Omit<Judged, 'method'> {
 
 type OfStart = OfCar & { readonly start: StartQuestion };
 
+/** The work of the season that goes with a start, with the shop's numbers. */
+const workOf = ({ start: { extras = [] }, season }: OfStart): SeasonJobRow[] =>
+  shopSeasonJobs(season).filter(({ id }) => extras.includes(id));
+
 /** One start as the verdict takes it. @throws RangeError for a place that is not among the shop's */
 export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
   const { start, places, weather } = question;
@@ -45,6 +50,7 @@ export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
     place,
     methodId: start.methodId,
     wayId: start.wayId,
+    work: workOf(question),
     control: controlSpan(weather),
     roadAhead: roadAheadOf(roadFacts(question), keep),
   };
@@ -98,7 +104,7 @@ function withForecast(question: OfStart, keep: Keeper, judgement: Judgement): Ju
   // Members are asked of the way that the ribbon shows.
   if (question.weather.members.length === 0 || question.start.wayId) return judgement;
   const request = gridRequest(question, keep, { startsMs: weekStarts(question), withMembers: false });
-  const asked = memberAsker(request)(question.start);
+  const asked = memberAsker(request)({ ...question.start, work: workOf(question) });
   if (!asked) return judgement;
   const { standing, limiting, findings } = asked;
   return { standing, limiting, findings };

@@ -3,7 +3,7 @@ import { gridRequest } from './week.js';
 import { windChill } from '../air/index.js';
 
 import { localTime, minutesOpen } from '../place/index.js';
-import { PLAN_SLOT_MINUTES, type VehicleMorning, vehicleMorning } from '../plan/index.js';
+import { type AskMembers, PLAN_SLOT_MINUTES, type VehicleMorning, vehicleMorning } from '../plan/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { type SeasonJobRow, shopSeasonJobs } from '../season/index.js';
 import {
@@ -98,6 +98,12 @@ export function morningOf(
 const outdoorWindChillC = (hour: WeatherHour): number | null =>
   windChill({ airTempC: hour.airTempC, windKmh: hour.windMetresPerSecond * 3.6 }).windChillC;
 
+/** Asks of a start with the work of the season that its window names. */
+const withWork =
+  (ask: ReturnType<typeof memberAsker>, rows: readonly SeasonJobRow[]): AskMembers =>
+  ({ extras, ...start }) =>
+    ask({ ...start, work: rows.filter(({ id }) => extras?.jobIds.includes(id)) });
+
 function makeMorning(
   inputs: MorningInputs,
   keep: Keeper,
@@ -109,6 +115,7 @@ function makeMorning(
   const bands = verdictGrid(request, { onProgress }, judges);
   const state = carStateOf(inputs, keep);
   const { lastWashMs, lastContactMs } = state;
+  const rows = shopSeasonJobs(inputs.season);
   const morning = vehicleMorning({
     ...inputs,
     vehicle: state.vehicle,
@@ -116,7 +123,7 @@ function makeMorning(
     soil: state.soilByGroup,
     ledger: state.ledger,
     ahead: state.ahead,
-    askMembers: weather.members.length > 0 ? memberAsker(request, judges) : undefined,
+    askMembers: weather.members.length > 0 ? withWork(memberAsker(request, judges), rows) : undefined,
     windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
     target: state.target,
     season: {

@@ -4,6 +4,7 @@ import type { Tools } from './tools.js';
 
 import {
   type PlanAnswer,
+  type PlanCar,
   type PlanCase,
   type PlanOption,
   type PlanRequest,
@@ -11,14 +12,16 @@ import {
   type WorthOfRelief,
   earlyAnswer,
   moveOptions,
+  visitExtras,
   planAnswer,
   planCase,
   worthOfReliefs,
 } from '../plan/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
-import { shopSeasonJobs } from '../season/index.js';
-import type { ShopFacts } from '../shop/index.js';
+import { NO_EXTRAS, shopSeasonJobs } from '../season/index.js';
+import { carStateOf, type OfCar, type ShopFacts } from '../shop/index.js';
+import { methodsInWays } from '../verdict/index.js';
 
 /** A good plan is wanted within a second; proving it is another's work. */
 const GOOD_PLAN_MS = 750;
@@ -33,6 +36,20 @@ export interface MadePlan {
   readonly answer: PlanAnswer;
 }
 
+/** What only some work of the season would add to a window of a car. */
+function extrasOf(of: OfCar, keep: Tools['keep']): PlanCar['extrasOf'] {
+  const { places, season, house, limits, shelf } = of;
+  const methodOf = methodsInWays({ house, limits, shelf, vehicle: carStateOf(of, keep).vehicle });
+  const rows = shopSeasonJobs(season);
+  return (window, jobIds) => {
+    const place = places.find(({ id }) => id === window.placeId);
+    const work = rows.filter(({ id }) => jobIds.includes(id));
+    if (!place || work.length === 0) return NO_EXTRAS;
+    const alone = methodOf(window.methodId, window);
+    return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, work) });
+  };
+}
+
 function planRequest(
   question: ShopFacts & Pick<PlanQuestion, 'cars' | 'facts'>,
   { keep, report }: Tools,
@@ -44,14 +61,18 @@ function planRequest(
     const told = (share: number): void => report({ label, share: (i + share) / total });
     const morning = morningOf({ ...question, car }, keep, told);
     report({ label, share: (i + 1) / total, part: earlyAnswer(morning, question.nowMs) });
-    return { ...morning, cadenceDays: morning.due.everyDays, availability: car.availability };
+    return {
+      ...morning,
+      cadenceDays: morning.due.everyDays,
+      availability: car.availability,
+      extrasOf: extrasOf({ ...question, car }, keep),
+    };
   });
   return {
     ...facts,
     cars,
     places: question.places,
     prices: question.prices,
-    seasonJobs: shopSeasonJobs(question.season),
     restMinutes: house.numbers.restMinutes,
     tolerableShare: limits.tolerableBlockedShare,
     timeZone: question.timeZone,
@@ -74,7 +95,10 @@ export function planAnswerOf(question: PlanQuestion, tools: Tools): MadePlan {
     problem: made.problem,
     schedule,
     horizonMs: request.horizonMs,
-    mornings: request.cars.map(({ windows: _windows, ...morning }) => ({ windows: [], ...morning })),
+    mornings: request.cars.map(({ windows: _windows, extrasOf: _extrasOf, ...morning }) => ({
+      windows: [],
+      ...morning,
+    })),
     answer: planAnswer(request, made, schedule.chosen),
   };
 }

@@ -1,6 +1,7 @@
 import type { WayId } from '../method/index.js';
 import type { Kit } from '../kit/index.js';
 import type { CadencePart } from '../plan/index.js';
+import type { SeasonJobId } from '../vehicle/index.js';
 import type { CarFacts, OfCar, PlanNotes, ShopFacts } from '../shop/index.js';
 
 /** One start at one place by one method. */
@@ -12,6 +13,8 @@ export interface StartQuestion {
   readonly wayId?: WayId;
   /** The cold, °C, by which its bottles were taken when it was accepted; absent: as forecast. */
   readonly placeC?: number | null;
+  /** Work of the season that is done with it; absent: none. */
+  readonly extras?: readonly SeasonJobId[];
 }
 
 /** A week of starts for one vehicle. */

@@ -36,8 +36,9 @@ export interface WashAnswer extends WashTotals {
 
 /** The verdict of the ribbon in that hour; of a start beside the hour its own. */
 function verdictOf(question: WashQuestion, { keep }: Pick<Tools, 'keep'>): VerdictKind | null {
-  const { startMs, placeId, methodId } = question.start;
-  if (startMs % MS_PER_HOUR !== 0) return null;
+  const { startMs, placeId, methodId, extras } = question.start;
+  // The ribbon knows washes alone.
+  if (startMs % MS_PER_HOUR !== 0 || (extras?.length ?? 0) > 0) return null;
   const startsMs = weekStarts(question).filter((atMs) => atMs >= startMs);
   const request = gridRequest(question, keep, { startsMs, withMembers: true });
   const sites = sitesOf(question, keep)

@@ -8,3 +8,4 @@ export * from './run-record.js';
 export * from './sun-side.js';
 export * from './acid-now.js';
 export * from './meter-stop.js';
+export * from './done-work.js';

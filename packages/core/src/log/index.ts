@@ -1,3 +1,4 @@
 export * from './wash-record.js';
 export * from './wash-effect.js';
 export * from './learned-minutes.js';
+export * from './work-among-steps.js';

@@ -49,7 +49,7 @@ export function describeMethod(row: MethodRow): Method {
     // Whatever does not reach the upper body is no wash.
     scope: row.ceilingGrade.upper > 0 ? 'wash' : 'in-between',
     strips: row.strips ?? false,
-    leavesBare: row.strips === true && !steps.some(({ id }) => id === 'seal'),
+    leavesBare: row.strips === true && !steps.some(({ id }) => id === 'seal' || id === 'coat'),
     status: 'judgement',
   };
 }

@@ -3,6 +3,7 @@ import type { Method } from './method.js';
 import { shortestMinutes } from './dwell-minutes.js';
 import { productMinorOf } from './describe-method.js';
 import { sumOf } from './plain-sum.js';
+import { workAside } from './season-work.js';
 import { partShare, type Part, partsOf } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy, type WashStep } from './wash-step.js';
@@ -90,7 +91,8 @@ function unrolled(method: Method, steps: readonly WashStep[], way: Way): WashSte
  */
 export function inWay(method: Method, way: Way): Method {
   const plain = method.plainSteps ?? method.steps;
-  const steps = way.from === 'nothing' ? plain : unrolled(method, plain, way);
+  const { before, own, after } = workAside(plain);
+  const steps = way.from === 'nothing' ? plain : [...before, ...unrolled(method, own, way), ...after];
   const minutes = plainTotal(method.setUpMinutes + sumOf(steps, (step) => step.minutes));
   const plainMinutes = method.setUpMinutes + sumOf(plain, (step) => step.minutes);
   return {

@@ -15,6 +15,8 @@ export const STEP_REASONS = [
   'no-bead-means-bare',
   'shop-does-it-here',
   'warm-before-touch',
+  'under-before-body',
+  'bonded-dirt-last',
 ] as const;
 /** Why a step stands where it stands. */
 export type StepReason = (typeof STEP_REASONS)[number];

@@ -1,6 +1,6 @@
 import type { PartId } from './section.js';
 import type { StepProduct } from './step-product.js';
-import type { ByGroup, ZoneGroup } from '../vehicle/index.js';
+import type { ByGroup, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
 
 export const WASH_STEP_IDS = [
   'before-machine',
@@ -34,6 +34,12 @@ export const WASH_STEP_IDS = [
   'engine-bay',
   'mats',
   'tyres',
+  'underbody-flush',
+  'underbody-foam',
+  'clay',
+  'polish',
+  'top-up',
+  'coat',
 ] as const;
 export type WashStepId = (typeof WASH_STEP_IDS)[number];
 
@@ -60,6 +66,8 @@ export interface WashStep {
   readonly hasOwnMinutes?: boolean;
   /** What it puts on; absent: nothing, or not looked up yet. */
   readonly product?: StepProduct;
+  /** The work of the season that it belongs to; absent: it is of the wash. */
+  readonly jobId?: SeasonJobId;
   /** The part of the car that it is done on; absent: all of it. */
   readonly part?: PartId;
 }

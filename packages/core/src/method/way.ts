@@ -1,6 +1,7 @@
 import type { Method } from './method.js';
 import { SECTION_IDS } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
+import { workAside } from './season-work.js';
 import type { WashStep } from './wash-step.js';
 import type { Before, Cut, LoopFrom, LoopName, Way, WayId } from './way-id.js';
 
@@ -75,7 +76,7 @@ export const startOf = (steps: readonly WashStep[], from: LoopFrom): number => {
 
 /** The ways in which a method can be done, the usual one first and then with ever more bother. */
 export function waysOf(method: Method): readonly Way[] {
-  const steps = method.plainSteps ?? method.steps;
+  const { own: steps } = workAside(method.plainSteps ?? method.steps);
   if (method.drying.kind === 'left') return [WHOLE];
   const isCut = method.usualSection !== 'whole-car';
   const hasRinse = !method.strips && steps.some(({ id }) => id === 'rinse');

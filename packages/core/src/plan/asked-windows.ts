@@ -1,6 +1,7 @@
 import type { Limits } from '../rules/index.js';
 import { startOfHourMs } from '../weather/index.js';
-import type { AskedStart } from '../verdict/index.js';
+import type { Candidate } from './band-windows.js';
+import type { AskMembers } from './morning-case.js';
 import type { Window } from './window.js';
 
 /** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */
@@ -13,41 +14,64 @@ function byWorth(limits: Limits): (a: Window, b: Window) => number {
 /** So many of the worthiest that hold are looked at in each hour; with few hands more are never chosen. */
 const FOREMOST = 3;
 
-/** Asks the members of the worthiest starts of each hour, until enough of them hold; what lies beyond a deadline comes last. */
-export function asked(
-  windows: readonly Window[],
-  {
-    askMembers,
-    limits,
-  }: {
-    /** What the members say of a start; absent: there are none. */
-    readonly askMembers?: ((start: Window) => AskedStart | null) | undefined;
-    readonly limits: Limits;
-  },
-  deadlineMs: number | null,
-): Window[] {
+interface Asking {
+  /** What the members say of a start; absent: there are none. */
+  readonly askMembers?: AskMembers | undefined;
+  readonly limits: Limits;
+}
+
+/** A start as the members have it: with its work of the season as it was judged with it, or without where it does not go with it. */
+function ask(candidate: Candidate, askMembers: AskMembers): Candidate | Window {
+  const { window, alone, inWay } = candidate;
+  const answer = askMembers(window);
+  if (!answer) return { ...window, isForemost: true };
+  const { standing, limiting, findings, blockedShare, failures, wayId, placeC } = answer;
+  const hasGone = standing === 'go' || standing === 'go-if';
+  // The longer visit was not looked at before.
+  if (!hasGone && alone) return { window: alone(), alone: null, inWay: null };
+  const isSame = wayId === window.wayId && placeC === window.placeC;
+  const asJudged = isSame || !inWay ? window : inWay({ wayId, placeC });
+  const otherConditions = findings.filter(
+    ({ level, ruleId }) => level === 'condition' && ruleId !== limiting.ruleId,
+  );
+  const verdict = hasGone ? standing : window.verdict;
+  return { ...asJudged, isForemost: true, verdict, limiting, otherConditions, blockedShare, failures };
+}
+
+/** One hour's starts, the worthiest asked one after the other until enough of them hold. */
+function askedInHour(candidates: Candidate[], { askMembers, limits }: Asking): Window[] {
   const sort = byWorth(limits);
-  const isLate = ({ startMs }: Window): number => (deadlineMs !== null && startMs > deadlineMs ? 1 : 0);
-  const byHour = new Map<number, Window[]>();
-  for (const window of windows) {
-    const hourMs = startOfHourMs(window.startMs);
-    byHour.set(hourMs, [...(byHour.get(hourMs) ?? []), window]);
+  const waiting = candidates.sort((a, b) => sort(a.window, b.window));
+  const done: Window[] = [];
+  let holding = 0;
+  while (holding < FOREMOST && waiting.length > 0) {
+    const [next] = waiting.splice(0, 1);
+    if (!next) break;
+    const found = askMembers ? ask(next, askMembers) : { ...next.window, isForemost: true };
+    if ('window' in found) {
+      // What is worth less now stands further behind.
+      waiting.push(found);
+      waiting.sort((a, b) => sort(a.window, b.window));
+      continue;
+    }
+    done.push(found);
+    if (found.isWash && (found.blockedShare ?? 0) <= limits.tolerableBlockedShare) holding += 1;
   }
-  const all = [...byHour.values()].flatMap((hour) => {
-    let holding = 0;
-    return hour.sort(sort).map((window): Window => {
-      if (holding >= FOREMOST) return window;
-      const answer = askMembers?.(window) ?? null;
-      const share = answer?.blockedShare ?? 0;
-      if (window.isWash && share <= limits.tolerableBlockedShare) holding += 1;
-      if (!answer) return { ...window, isForemost: true };
-      const { standing, limiting, findings, blockedShare, failures } = answer;
-      const otherConditions = findings.filter(
-        ({ level, ruleId }) => level === 'condition' && ruleId !== limiting.ruleId,
-      );
-      const verdict = standing === 'go' || standing === 'go-if' ? standing : window.verdict;
-      return { ...window, isForemost: true, verdict, limiting, otherConditions, blockedShare, failures };
-    });
-  });
-  return all.sort((a, b) => isLate(a) - isLate(b) || sort(a, b));
+  return [...done, ...waiting.map(({ window }) => window)];
+}
+
+/** Asks the members of the worthiest starts of each hour, until enough of them hold; what lies beyond a deadline comes last. */
+export function asked(candidates: readonly Candidate[], of: Asking, deadlineMs: number | null): Window[] {
+  const sort = byWorth(of.limits);
+  const isLate = ({ startMs }: Window): number => (deadlineMs !== null && startMs > deadlineMs ? 1 : 0);
+  const byHour = new Map<number, Candidate[]>();
+  for (const candidate of candidates) {
+    const hourMs = startOfHourMs(candidate.window.startMs);
+    const hour = byHour.get(hourMs);
+    if (hour) hour.push(candidate);
+    else byHour.set(hourMs, [candidate]);
+  }
+  return [...byHour.values()]
+    .flatMap((hour) => askedInHour(hour, of))
+    .sort((a, b) => isLate(a) - isLate(b) || sort(a, b));
 }

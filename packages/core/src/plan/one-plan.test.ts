@@ -16,6 +16,7 @@ import {
   starts,
   weekdays,
   window,
+  WORK_CASE,
   type Wish,
 } from '../testing/plan.js';
 import {
@@ -226,7 +227,7 @@ describe('one plan for all', () => {
 
   it('knows a planned wash that begins within the hour of a window', async () => {
     const movable = [slot('a', 10 + 1 / 3)];
-    expect(windowAt([window(10)], movable[0]!, request([]))?.endMs).toBe(at(11 + 1 / 3));
+    expect(windowAt([window(10)], movable[0]!, WORK_CASE)?.endMs).toBe(at(11 + 1 / 3));
     expect(starts(await planned(request([car('a', [window(10)])], { movable })))).toEqual({ a: 10 + 1 / 3 });
   });
 
@@ -462,7 +463,7 @@ describe('work of the season', () => {
     return {
       ...plain,
       endMs: plain.endMs + minutes * 60_000,
-      extras: { jobIds: ['underbody'], minutes, productMinor: 0, worthMinor: 2000 },
+      extras: { jobIds: ['underbody'], minutes, costMinor: 0, worthMinor: 2000 },
       value: { ...plain.value, seasonMinor: 1500, totalMinor: plain.value.totalMinor + 1500 },
     };
   };
@@ -485,8 +486,8 @@ describe('work of the season', () => {
 
   it('is taken off a window without a trace', () => {
     const plain = window(9);
-    expect(withoutExtras(withWork(9, 30), request([]))).toEqual(plain);
-    expect(withoutExtras(plain, request([]))).toBe(plain);
+    expect(withoutExtras(withWork(9, 30), WORK_CASE)).toEqual(plain);
+    expect(withoutExtras(plain, WORK_CASE)).toBe(plain);
   });
 });
 

@@ -2,7 +2,7 @@ import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { BookedSpan } from '../booking/index.js';
 import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
-import { extrasOf, type SeasonJobRow } from '../season/index.js';
+import type { Extras } from '../season/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { failedShare } from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
@@ -40,6 +40,8 @@ export interface PlanCar extends VehicleMorning {
   readonly cadenceDays: number;
   /** By weekday, Monday first, in the shop's time; null: at any time. */
   readonly availability: readonly (OpenSpan | null)[] | null;
+  /** What only this work of the season would add to a window of it. */
+  readonly extrasOf: (window: Window, jobIds: readonly SeasonJobId[]) => Extras;
 }
 
 export interface PlanRequest {
@@ -57,8 +59,6 @@ export interface PlanRequest {
   readonly busy: readonly (Span & { readonly handsId: string | null })[];
   /** Room for one car more at a place than it has, for a time: what if. */
   readonly moreRoom?: readonly (Span & { readonly placeId: string })[];
-  /** The season's jobs with the shop's own numbers. */
-  readonly seasonJobs: readonly SeasonJobRow[];
   readonly prices: Prices;
   /** Between being back from one wash and setting out for the next. */
   readonly restMinutes: number;
@@ -171,6 +171,9 @@ export function worthInPlan(
 const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequest['places']): boolean =>
   readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
 
+/** What a window is reckoned anew by when its work of the season changes. */
+export type WorkCase = Pick<PlanCar, 'extrasOf'> & Pick<PlanRequest, 'prices'>;
+
 /**
  * The same start with only some of its work of the season.
  *
@@ -180,14 +183,12 @@ const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequ
 export function withExtras(
   window: Window,
   jobIds: readonly SeasonJobId[],
-  { seasonJobs, prices }: Pick<PlanRequest, 'seasonJobs' | 'prices'>,
+  { extrasOf, prices }: WorkCase,
 ): Window {
   const before = window.extras;
-  const extras = extrasOf(
-    before.jobIds.filter((id) => jobIds.includes(id)),
-    seasonJobs,
-  );
-  if (extras.jobIds.length === before.jobIds.length) return window;
+  const left = before.jobIds.filter((id) => jobIds.includes(id));
+  if (left.length === before.jobIds.length) return window;
+  const extras = extrasOf(window, left);
   const { value } = window;
   const seasonMinor = extrasMinor(extras, prices, window.coldMinorPerMinute);
   const wasCoated = before.jobIds.includes('re-coat') && !extras.jobIds.includes('re-coat');
@@ -206,18 +207,13 @@ export function withExtras(
 }
 
 /** The same start as a plain wash. */
-export const withoutExtras = (window: Window, shop: Pick<PlanRequest, 'seasonJobs' | 'prices'>): Window =>
-  withExtras(window, [], shop);
+export const withoutExtras = (window: Window, shop: WorkCase): Window => withExtras(window, [], shop);
 
 const sameStart = (window: Window, slot: PlannedSlot): boolean =>
   window.placeId === slot.placeId && window.methodId === slot.methodId && window.startMs === slot.startMs;
 
 /** The window of a planned wash with its own work of the season: its own start, or that of its hour begun when it is planned. */
-export function windowAt(
-  windows: readonly Window[],
-  slot: PlannedSlot,
-  shop: Pick<PlanRequest, 'seasonJobs' | 'prices'>,
-): Window | undefined {
+export function windowAt(windows: readonly Window[], slot: PlannedSlot, shop: WorkCase): Window | undefined {
   const there = windows.filter(
     ({ placeId, methodId, startMs }) =>
       placeId === slot.placeId &&
@@ -235,11 +231,11 @@ export function windowAt(
 const plannedWindows = (
   windows: readonly Window[],
   planned: readonly PlannedSlot[],
-  request: PlanRequest,
+  shop: WorkCase,
 ): Window[] =>
   planned
     .filter((slot) => !windows.some((window) => sameStart(window, slot)))
-    .flatMap((slot) => windowAt(windows, slot, request) ?? []);
+    .flatMap((slot) => windowAt(windows, slot, shop) ?? []);
 
 /** When a span of work can be done by whom; asked for the same spans by many cars. */
 function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
@@ -342,11 +338,12 @@ function optionsOf(
   const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
   if (!car) return [];
   const base = { ...worthBase(car, period), agreed };
+  const shop: WorkCase = { extrasOf: car.extrasOf, prices: request.prices };
   const planned = request.movable.filter((slot) => slot.vehicleId === vehicleId);
   const own = request.fixed
     .filter((slot) => slot.vehicleId === vehicleId)
     .map((slot) => stayOf(slot, request.places));
-  const within = [...car.windows, ...plannedWindows(car.windows, planned, request)].filter(
+  const within = [...car.windows, ...plannedWindows(car.windows, planned, shop)].filter(
     (window) =>
       window.isWash &&
       (period.methodId === null || window.methodId === period.methodId) &&
@@ -361,7 +358,7 @@ function optionsOf(
     const full = withExtras(
       all,
       all.extras.jobIds.filter((id) => agreed.includes(id) || (takesDue && !agreedElsewhere.includes(id))),
-      request,
+      shop,
     );
     const fits = (window: Window): boolean =>
       canBeHad(car, window, request) &&
@@ -369,7 +366,7 @@ function optionsOf(
       hasRoom(request, window) &&
       !own.some((other) => spansMeet(other, stayOf(window, request.places))) &&
       freeFor(busyOf(window, request.places)).length > 0;
-    const window = [full, withExtras(full, agreed, request), withoutExtras(full, request)].find(fits);
+    const window = [full, withExtras(full, agreed, shop), withoutExtras(full, shop)].find(fits);
     if (!window) return [];
     const worthMinor = worthInPlan(window, base, request);
     return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {

@@ -38,7 +38,7 @@ const CASE: ValueCase = {
 
 describe('washValue', () => {
   it('counts work of the season by its worth, less its time, product and cold', () => {
-    const extras = { jobIds: ['underbody' as const], minutes: 15, productMinor: 40, worthMinor: 1500 };
+    const extras = { jobIds: ['underbody' as const], minutes: 15, costMinor: 40, worthMinor: 1500 };
     expect(washValue({ ...CASE, extras }).seasonMinor).toBeCloseTo(1500 - 40 - 300, 9);
     expect(washValue({ ...CASE, extras, windChillC: -12 }).seasonMinor).toBeCloseTo(1500 - 40 - 300 - 150, 9);
   });
@@ -78,7 +78,7 @@ describe('washValue', () => {
 
   it('charges paint left bare, unless it is coated in the same visit', () => {
     const bare = { ...CASE, method: methodOf('pre-coating') };
-    const coated = { jobIds: ['re-coat' as const], minutes: 120, productMinor: 1500, worthMinor: 8000 };
+    const coated = { jobIds: ['re-coat' as const], minutes: 120, costMinor: 1500, worthMinor: 8000 };
     expect(washValue(bare).paintMinor).toBe(-DEFAULT_PRICES.bareMinor);
     expect(washValue({ ...bare, extras: coated }).paintMinor + 0).toBe(0);
   });

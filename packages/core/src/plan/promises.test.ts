@@ -2,7 +2,20 @@ import { describe, expect, it } from '@jest/globals';
 import type { BookedSpan } from '../booking/index.js';
 import { MS_PER_DAY } from '../quantity/index.js';
 import { SEASON_JOBS } from '../season/index.js';
-import { at, car, MONDAY, place, planned, request, slot, starts, weekdays, window } from '../testing/plan.js';
+import {
+  at,
+  car,
+  MONDAY,
+  place,
+  plainExtras,
+  planned,
+  request,
+  WORK_CASE,
+  slot,
+  starts,
+  weekdays,
+  window,
+} from '../testing/plan.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import {
   busyOf,
@@ -29,17 +42,8 @@ const booking = (fromHour: number, readyByHour: number, change: Partial<BookedSp
 /** The same start with jobs of the season, each at its own minutes and worth. */
 const withJobs = (startHour: number, ...jobIds: SeasonJobId[]): Window => {
   const plain = window(startHour);
-  const jobs = SEASON_JOBS.filter(({ id }) => jobIds.includes(id));
-  const sum = (of: (job: (typeof jobs)[number]) => number): number =>
-    jobs.reduce((all, job) => all + of(job), 0);
-  const extras = {
-    jobIds: jobs.map(({ id }) => id),
-    minutes: sum(({ minutes }) => minutes),
-    productMinor: sum(({ productMinor }) => productMinor),
-    worthMinor: sum(({ worthMinor }) => worthMinor),
-  };
-  const seasonMinor =
-    extras.worthMinor - extras.productMinor - extras.minutes * (DEFAULT_PRICES.hourMinor / 60);
+  const extras = plainExtras(jobIds);
+  const seasonMinor = extras.worthMinor - extras.costMinor - extras.minutes * (DEFAULT_PRICES.hourMinor / 60);
   return {
     ...plain,
     endMs: plain.endMs + extras.minutes * 60_000,
@@ -177,23 +181,24 @@ describe('work of the season and promises', () => {
   });
 
   it('is taken off one by one, with its minutes, its worth, and the coat that paid for bare paint', () => {
-    const shop = { seasonJobs: SEASON_JOBS, prices: DEFAULT_PRICES };
     const full = withJobs(9, 'underbody', 'top-up');
-    expect(withExtras(full, ['underbody'], shop)).toEqual(withJobs(9, 'underbody'));
-    expect(withExtras(full, ['underbody', 'top-up', 'polish'], shop)).toBe(full);
+    expect(withExtras(full, ['underbody'], WORK_CASE)).toEqual(withJobs(9, 'underbody'));
+    expect(withExtras(full, ['underbody', 'top-up', 'polish'], WORK_CASE)).toBe(full);
     const coated = { ...withJobs(9, 're-coat'), leavesBare: true };
-    const bare = withExtras(coated, [], shop);
+    const bare = withExtras(coated, [], WORK_CASE);
     expect(bare.value.paintMinor).toBe(-DEFAULT_PRICES.bareMinor);
     expect(bare.value.totalMinor).toBeCloseTo(window(9).value.totalMinor - DEFAULT_PRICES.bareMinor, 9);
-    expect(withExtras({ ...coated, leavesBare: false }, [], shop).value.paintMinor).toBe(0);
+    expect(withExtras({ ...coated, leavesBare: false }, [], WORK_CASE).value.paintMinor).toBe(0);
   });
 
   it('costs wet hands in bitter air their minutes', () => {
-    const shop = { seasonJobs: SEASON_JOBS, prices: DEFAULT_PRICES };
     const cold = { ...withJobs(9, 'underbody', 'top-up'), coldMinorPerMinute: 10 };
     const [underbody] = SEASON_JOBS.filter(({ id }) => id === 'underbody');
     const { worthMinor = NaN, minutes = NaN } = underbody ?? {};
-    expect(withExtras(cold, ['underbody'], shop).value.seasonMinor).toBeCloseTo(worthMinor - minutes * 30, 9);
+    expect(withExtras(cold, ['underbody'], WORK_CASE).value.seasonMinor).toBeCloseTo(
+      worthMinor - 100 - minutes * 30,
+      9,
+    );
   });
 });
 

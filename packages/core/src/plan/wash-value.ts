@@ -47,10 +47,10 @@ export function coldPerMinute(windChillC: number | null, prices: Prices): number
 
 /** What work of the season is worth beyond what it takes, minor units. */
 export const extrasMinor = (
-  { worthMinor, productMinor, minutes }: Omit<Extras, 'jobIds'>,
+  { worthMinor, costMinor, minutes }: Omit<Extras, 'jobIds'>,
   { hourMinor }: Pick<Prices, 'hourMinor'>,
   coldMinorPerMinute = 0,
-): number => worthMinor - productMinor - minutes * (hourMinor / 60 + coldMinorPerMinute);
+): number => worthMinor - costMinor - minutes * (hourMinor / 60 + coldMinorPerMinute);
 
 /**
  * What is this wash worth, in money that one can argue with?

@@ -10,6 +10,8 @@ export interface Window {
   readonly methodId: string;
   /** The way in which it goes. */
   readonly wayId: WayId;
+  /** Coldest air at the place by which its bottles are taken, °C; null: not known. */
+  readonly placeC: number | null;
   readonly startMs: number;
   /** Hands off the car; the queue, waited through before it, is not counted. */
   readonly endMs: number;
@@ -27,7 +29,7 @@ export interface Window {
   /** Of the kind that the house wants next. */
   readonly isWanted: boolean;
   readonly activeHoursSaved: number;
-  /** Work of the season that goes with it; its minutes are within the window. */
+  /** Work of the season that goes with it; its minutes are within the window, its own salt is in its worth. */
   readonly extras: Extras;
   /** What a minute of wet hands costs in that air beyond their time, minor units. */
   readonly coldMinorPerMinute: number;

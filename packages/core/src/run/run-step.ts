@@ -10,7 +10,7 @@ import {
   type WashStepId,
 } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
-import type { PanelId, ZoneGroup } from '../vehicle/index.js';
+import type { PanelId, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
 
 /** How long a panel stays wet before it dries or freezes, whichever comes first. */
 export interface WetEdge {
@@ -48,6 +48,8 @@ export type StepFault =
 export interface RunStep {
   readonly id: WashStepId;
   readonly groups: readonly ZoneGroup[];
+  /** The work of the season that it belongs to; absent: it is of the wash. */
+  readonly jobId?: SeasonJobId;
   /** The part of the car that it is done on; null: all of it. */
   readonly part: PartId | null;
   readonly direction: WashStep['direction'] | null;
@@ -237,6 +239,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
     return {
       id: step.id,
       groups: step.groups,
+      ...(step.jobId ? { jobId: step.jobId } : {}),
       part: step.part ?? null,
       direction: step.direction ?? null,
       note: step.note ?? '',

@@ -16,15 +16,16 @@ export interface Visit {
   readonly airOver: (minutes: number) => { readonly airTempC: number; readonly mostPrecipMm: number } | null;
 }
 
-/** What is done beyond the wash in one visit. */
+/** Work of the season in one visit, and what the visit takes beyond the wash alone. */
 export interface Extras {
   readonly jobIds: readonly SeasonJobId[];
   readonly minutes: number;
-  readonly productMinor: number;
+  /** Product and paid minutes, minor units. */
+  readonly costMinor: number;
   readonly worthMinor: number;
 }
 
-export const NO_EXTRAS: Extras = Object.freeze({ jobIds: [], minutes: 0, productMinor: 0, worthMinor: 0 });
+export const NO_EXTRAS: Extras = Object.freeze({ jobIds: [], minutes: 0, costMinor: 0, worthMinor: 0 });
 
 /** Why a job of the season cannot be done in this visit; null: it can. */
 export type ExtraRefusal =
@@ -60,26 +61,14 @@ export function extraRefusal(job: SeasonJobRow, visit: Visit, minutes: number): 
  * Which of the jobs that are due go with this visit?
  *
  * @param due in the order in which they are done; each is taken if the visit with it still suits
- * @returns the jobs taken, with their minutes, product and worth
  */
-export function extrasFor(due: readonly SeasonJobRow[], visit: Visit): Extras {
-  let extras = NO_EXTRAS;
+export function workFor(due: readonly SeasonJobRow[], visit: Visit): SeasonJobRow[] {
+  const taken: SeasonJobRow[] = [];
+  let minutes = visit.washMinutes;
   for (const job of due) {
-    const minutes = visit.washMinutes + extras.minutes + job.minutes;
-    if (extraRefusal(job, visit, minutes) !== null) continue;
-    extras = extrasOf([...extras.jobIds, job.id], due);
+    if (extraRefusal(job, visit, minutes + job.minutes) !== null) continue;
+    minutes += job.minutes;
+    taken.push(job);
   }
-  return extras;
-}
-
-/** Minutes, product and worth of some jobs. */
-export function extrasOf(jobIds: readonly SeasonJobId[], jobs: readonly SeasonJobRow[]): Extras {
-  const taken = jobs.filter(({ id }) => jobIds.includes(id));
-  const sum = (of: (job: SeasonJobRow) => number): number => taken.reduce((total, job) => total + of(job), 0);
-  return {
-    jobIds: taken.map(({ id }) => id),
-    minutes: sum(({ minutes }) => minutes),
-    productMinor: sum(({ productMinor }) => productMinor),
-    worthMinor: sum(({ worthMinor }) => worthMinor),
-  };
+  return taken;
 }

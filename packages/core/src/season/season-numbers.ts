@@ -2,8 +2,7 @@ import { SEASON_JOBS, type SeasonJobRow } from './data/season-jobs.js';
 
 /** Numbers of the season's jobs that a shop may change, by `job.number`. */
 const RANGES = {
-  minutes: { min: 0, max: 600, unit: 'min', means: 'minutes beyond the wash' },
-  productMinor: { min: 0, max: 100_000, unit: 'minor units', means: 'product used' },
+  minutes: { min: 0, max: 600, unit: 'min', means: 'minutes of the work' },
   lowestC: { min: -30, max: 30, unit: '°C', means: 'coldest air at the car' },
   worthMinor: { min: 0, max: 1_000_000, unit: 'minor units', means: 'worth of having it done' },
 } as const;
@@ -40,7 +39,6 @@ export const shopSeasonJobs = (numbers: SeasonNumbers): SeasonJobRow[] =>
   SEASON_JOBS.map((row) => ({
     ...row,
     minutes: numbers[`${row.id}.minutes`],
-    productMinor: numbers[`${row.id}.productMinor`],
     lowestC: numbers[`${row.id}.lowestC`],
     worthMinor: numbers[`${row.id}.worthMinor`],
   }));

@@ -2,9 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_SEASON,
   extraRefusal,
-  extrasFor,
-  extrasOf,
-  NO_EXTRAS,
   SEASON_JOBS,
   SEASON_NUMBERS,
   type SeasonDue,
@@ -13,6 +10,7 @@ import {
   seasonSpans,
   shopSeasonJobs,
   type Visit,
+  workFor,
 } from './index.js';
 import { byGroup, type SeasonJobId } from '../vehicle/index.js';
 
@@ -224,24 +222,12 @@ describe('a visit that work of the season is to go with', () => {
 
   it('takes each that still suits the longer visit', () => {
     const due = [job('underbody'), job('anti-corrosion'), job('top-up')];
-    expect(extrasFor(due, VISIT)).toMatchObject({
-      jobIds: ['underbody', 'anti-corrosion', 'top-up'],
-      minutes: 55,
-    });
-    expect(extrasFor(due, { ...VISIT, openMinutes: 96 }).jobIds).toEqual(['underbody', 'anti-corrosion']);
-    expect(extrasFor(due, { ...VISIT, openMinutes: 60 })).toEqual(NO_EXTRAS);
+    const taken = (visit: Visit): SeasonJobId[] => workFor(due, visit).map(({ id }) => id);
+    expect(taken(VISIT)).toEqual(['underbody', 'anti-corrosion', 'top-up']);
+    expect(taken({ ...VISIT, openMinutes: 96 })).toEqual(['underbody', 'anti-corrosion']);
+    expect(taken({ ...VISIT, openMinutes: 60 })).toEqual([]);
     // It cools: what comes last no longer goes.
     const cooling = (minutes: number) => ({ airTempC: minutes > 96 ? 3 : 6, mostPrecipMm: 0 });
-    expect(extrasFor(due, { ...VISIT, airOver: cooling }).jobIds).toEqual(['underbody', 'anti-corrosion']);
-  });
-
-  it('sums what is taken', () => {
-    expect(extrasOf(['underbody', 'anti-corrosion'], SEASON_JOBS)).toEqual({
-      jobIds: ['underbody', 'anti-corrosion'],
-      minutes: 35,
-      productMinor: 350,
-      worthMinor: 3700,
-    });
-    expect(extrasOf([], SEASON_JOBS)).toEqual(NO_EXTRAS);
+    expect(taken({ ...VISIT, airOver: cooling })).toEqual(['underbody', 'anti-corrosion']);
   });
 });

@@ -1,8 +1,8 @@
-import { type WashEffect, washEffect } from '../log/index.js';
-import type { Method } from '../method/index.js';
-import { equippedMethods } from '../verdict/index.js';
+import { type WashEffect, washEffect, workAmongSteps } from '../log/index.js';
+import { isMethodId, type Method, METHOD_IDS } from '../method/index.js';
+import { methodsWithWork } from '../verdict/index.js';
 import type { Place } from '../place/index.js';
-import { type SaltCourseDay, type TargetState, targetState } from '../plan/index.js';
+import { type TargetState, targetState } from '../plan/index.js';
 import { protectionsAfter } from '../protection/index.js';
 import { MS_PER_HOUR, MS_PER_DAY } from '../quantity/index.js';
 import {
@@ -17,19 +17,14 @@ import {
   learnPickUp,
   runLedger,
 } from '../salt/index.js';
+import { shopSeasonJobs } from '../season/index.js';
 import { type SoilFacts, type ZoneSoil, soilByGroup, soilNow } from '../soil/index.js';
 import { type ByGroup, type CarZone, type SeasonJobId, type Vehicle, zoneOf } from '../vehicle/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import type { Keeper } from './keeper.js';
+import { courseDay, DAY_HOUR, daysAhead, SALTED_GRAMS_PER_M2, type SaltDay } from './salt-days.js';
 import { roadFacts, surroundingsOf } from './roads.js';
 import { type CarFacts, type OfCar, type ShopFacts, standsAt } from './shop-facts.js';
-
-/** One day of the season on one car. */
-export interface SaltDay {
-  readonly atMs: number;
-  readonly activeHours: number;
-  readonly zones: readonly ZoneSalt[];
-}
 
 /** A car brought up to the present: its ledger, what it picks up, how dirty it is. */
 export interface CarState {
@@ -52,12 +47,8 @@ export interface CarState {
   readonly target: TargetState;
 }
 
-/** Local hour at which the day's salt is written down: before the morning's drive. */
-const DAY_HOUR = 5;
 /** Spots wash off with the months. */
 const SPOTS_LAST_DAYS = 60;
-/** Load from which a zone counts as under salt, g/m². */
-const SALTED_GRAMS_PER_M2 = 0.3;
 const NOTHING_LEARNT: LearntPickUp = { factor: 1, count: 0, checks: [] };
 
 /** Work after which spots, and what caused them, are gone. */
@@ -100,34 +91,15 @@ function soilFacts(
   };
 }
 
-const courseDay = ({ atMs, activeHours, zones }: SaltDay): SaltCourseDay => ({
-  atMs,
-  activeHours,
-  isSalted: zones.some(({ loadGramsPerM2 }) => loadGramsPerM2 >= SALTED_GRAMS_PER_M2),
-});
-
 /** What somebody saw of a zone holds until a wash takes it off. */
 const isStillThere = ({ zone, atMs }: CarFacts['looks'][number], washes: readonly WashEffect[]): boolean =>
   !washes.some((wash) => wash.atMs >= atMs && wash.removes[zoneOf(zone).group] >= WASHED_OFF_FRACTION);
 
-/** The days to come, if nobody washes it. */
-function daysAhead(
-  now: SaltLedger,
-  hours: readonly CompiledHour[],
-  hourOfDay: readonly number[],
-): SaltCourseDay[] {
-  const ledger = now.copy();
-  const days: SaltCourseDay[] = [];
-  hours.forEach((hour, i) => {
-    ledger.step(hour);
-    if (hourOfDay[i] === DAY_HOUR)
-      days.push(courseDay({ atMs: hour.atMs, activeHours: ledger.activeHours, zones: ledger.zones() }));
-  });
-  return days;
-}
-
 /** What a car's state is worked out from, besides weather and roads. */
-interface CarCase extends Pick<ShopFacts, 'house' | 'limits' | 'shelf' | 'drivesOn' | 'weather' | 'nowMs'> {
+interface CarCase extends Pick<
+  ShopFacts,
+  'house' | 'limits' | 'shelf' | 'season' | 'drivesOn' | 'weather' | 'nowMs'
+> {
   readonly car: CarFacts;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Place | null;
@@ -135,12 +107,13 @@ interface CarCase extends Pick<ShopFacts, 'house' | 'limits' | 'shelf' | 'drives
 
 /** A car's state by the hour: what happened since it began counts, and time moves on with the next. */
 export function carStateOf(question: OfCar, keep: Keeper): CarState {
-  const { car, house, limits, shelf, drivesOn } = question;
+  const { car, house, limits, shelf, season, drivesOn } = question;
   const inputs = {
     car,
     house,
     limits,
     shelf,
+    season,
     drivesOn,
     standsAt: standsAt(question),
     nowMs: startOfHourMs(question.nowMs),
@@ -153,11 +126,14 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
 function carState(setting: CarCase, around: Surroundings): CarState {
   const { car, standsAt: at } = setting;
   const { vehicle } = car;
-  const methods = equippedMethods({ ...setting, vehicle });
-  const washes = car.washes.flatMap((wash) => {
-    const method = methods.find(({ id }) => id === wash.methodId);
-    return method ? [washEffect(wash, method)] : [];
-  });
+  const methodsWith = methodsWithWork({ ...setting, vehicle });
+  const rows = shopSeasonJobs(setting.season);
+  const methods = METHOD_IDS.map((id) => methodsWith([])(id, null));
+  const washes = car.washes.flatMap((wash) =>
+    isMethodId(wash.methodId)
+      ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows))(wash.methodId, null))]
+      : [],
+  );
   const { driving, weekShares } = vehicle;
   const life = carLife({ driving, weekShares, standsAt: at, drives: car.drives }, around);
   const seasonHours = setting.weather.observed.length;

@@ -4,6 +4,7 @@ export * from './keeper.js';
 export * from './known-weather.js';
 export * from './car-facts.js';
 export * from './car-state.js';
+export * from './salt-days.js';
 export * from './plan-notes.js';
 export * from './roads.js';
 export * from './sites.js';

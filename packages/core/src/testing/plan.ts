@@ -9,11 +9,13 @@ import {
   type PlannedSlot,
   type PlanRequest,
   type VehicleMorning,
+  type WorkCase,
   type Window,
 } from '../plan/index.js';
 import { checkSchedule, solveSchedule } from '../schedule/index.js';
-import { NO_EXTRAS, SEASON_JOBS } from '../season/index.js';
+import { type Extras, NO_EXTRAS, SEASON_JOBS } from '../season/index.js';
 import { CLEAN } from '../soil/index.js';
+import type { SeasonJobId } from '../vehicle/index.js';
 
 /** A Monday, midnight UTC. */
 export const MONDAY = Date.UTC(2026, 0, 12);
@@ -66,6 +68,25 @@ export const window = (startHour: number, wish: Wish = {}): Window => {
   } as unknown as Window;
 };
 
+/** Work of the season as it would add to a visit where nothing is shared: its minutes, a round cost, its worth. */
+export function plainExtras(jobIds: readonly SeasonJobId[]): Extras {
+  const jobs = SEASON_JOBS.filter(({ id }) => jobIds.includes(id));
+  if (jobs.length === 0) return NO_EXTRAS;
+  const sum = (of: (job: (typeof jobs)[number]) => number): number =>
+    jobs.reduce((all, job) => all + of(job), 0);
+  return {
+    jobIds: jobs.map(({ id }) => id),
+    minutes: sum(({ minutes }) => minutes),
+    costMinor: 100 * jobs.length,
+    worthMinor: sum(({ worthMinor }) => worthMinor),
+  };
+}
+
+export const WORK_CASE: WorkCase = {
+  extrasOf: (_window, jobIds) => plainExtras(jobIds),
+  prices: DEFAULT_PRICES,
+};
+
 export const car = (
   vehicleId: string,
   windows: readonly Window[],
@@ -73,6 +94,7 @@ export const car = (
 ): PlanRequest['cars'][number] => ({
   vehicleId,
   cadenceDays: 14,
+  extrasOf: WORK_CASE.extrasOf,
   availability: null,
   due: {
     lastWashMs: null,
@@ -100,7 +122,6 @@ export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> 
   movable: [],
   busy: [],
   bookings: [],
-  seasonJobs: SEASON_JOBS,
   stock: {},
   prices: DEFAULT_PRICES,
   restMinutes: 0,

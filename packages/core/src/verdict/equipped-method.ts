@@ -10,6 +10,7 @@ import {
   wayOf,
 } from '../method/index.js';
 import { type Limits, shopStands } from '../rules/index.js';
+import { type SeasonJobRow, withSeasonWork } from '../season/index.js';
 import type { Vehicle } from '../vehicle/index.js';
 
 /** What decides how a car is washed by a method, whenever and wherever. */
@@ -23,14 +24,16 @@ export interface MethodCase {
   readonly shelf: Shelf;
   /** Coldest air at the place during the wash, °C; absent or null: warm enough for any label. */
   readonly placeC?: number | null;
+  /** Work of the season that is done with it, in its order. */
+  readonly work?: readonly SeasonJobRow[];
 }
 
 /** The method as the shop does it on this car, with the products that it takes for it. */
 export const equippedMethod = (
   methodId: string,
-  { vehicle, house, limits, shelf, placeC }: MethodCase,
+  { vehicle, house, limits, shelf, placeC, work = [] }: MethodCase,
 ): Method =>
-  equip(shopMethod(methodId, house, vehicle), {
+  equip(withSeasonWork(shopMethod(methodId, house, vehicle), work), {
     vehicle,
     shelf,
     stands: shopStands(limits),
@@ -64,14 +67,33 @@ export function methodsByCold(
   };
 }
 
-/** The same in their ways, the usual one where none is given; each made once. */
+type ByCold = ReturnType<typeof methodsByCold>;
+
+/** The same with some work of the season, made once for each of it. */
+export function methodsWithWork(
+  of: Omit<MethodCase, 'placeC' | 'work'>,
+): (work: readonly SeasonJobRow[]) => ByCold {
+  const made = new Map<string, ByCold>();
+  return (work) => {
+    const key = work.map(({ id }) => id).join();
+    const known = made.get(key) ?? methodsByCold({ ...of, work });
+    made.set(key, known);
+    return known;
+  };
+}
+
+/** The same in their ways, the usual one where none is given, with work of the season or without; each made once. */
 export function methodsInWays(
-  of: Omit<MethodCase, 'placeC'>,
-): (methodId: string, cell: { readonly placeC?: number | null; readonly wayId?: WayId }) => Method {
-  const methods = methodsByCold(of);
+  of: Omit<MethodCase, 'placeC' | 'work'>,
+): (
+  methodId: string,
+  cell: { readonly placeC?: number | null; readonly wayId?: WayId },
+  work?: readonly SeasonJobRow[],
+) => Method {
+  const methodsWith = methodsWithWork(of);
   const made = new Map<Method, Map<WayId, Method>>();
-  return (methodId, { placeC = null, wayId }) => {
-    const plain = methods(methodId, placeC);
+  return (methodId, { placeC = null, wayId }, work = []) => {
+    const plain = methodsWith(work)(methodId, placeC);
     const way = wayOf(plain, wayId ?? null);
     const ways = made.get(plain) ?? new Map<WayId, Method>();
     made.set(plain, ways);

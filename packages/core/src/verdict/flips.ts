@@ -4,7 +4,7 @@ import type { Finding, Standing } from '../rules/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import { dewPointFromHumidity } from '../air/index.js';
 import { equippedMethod } from './equipped-method.js';
-import { cellDetail, type CellRequest } from './grid.js';
+import { cellDetail, type CellRequest } from './cell-detail.js';
 import { NightAir } from './night-air.js';
 import type { WeatherSpan } from './site-hours.js';
 

@@ -236,8 +236,6 @@ describe('members that do not reach so far', () => {
     memberAsker({
       ...circumstances(control, { vehicle: VEHICLE }),
       sites: placeSites([GARAGE], { control, members }),
-      startsMs: everyHour(FROM, 72),
-      withMembers: false,
     });
   const at = (hour: number) => ({
     placeId: GARAGE.id,

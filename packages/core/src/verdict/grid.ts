@@ -1,15 +1,15 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { inUsualWay, isMethodId, type Method, type WayId } from '../method/index.js';
+import { inUsualWay, type Method, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { combine, type Finding, judgeAll, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
 import type { WashCase } from '../wash/index.js';
-import { BandJudge } from './band-judge.js';
-import { equippedMethods, methodsByCold } from './equipped-method.js';
-import { forMembers, type Judged, type LookedAt } from './judged.js';
+import { type BandJudge } from './band-judge.js';
+import { type BandJudges, bandJudges } from './band-judges.js';
+import { equippedMethods } from './equipped-method.js';
+import { forMembers, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
-import { failedShare, type MemberFailures, withForecast } from './forecast-share.js';
-import type { RoadAhead } from './road-ahead.js';
-import { PlaceCalendar, type PlaceSite, PlaceWeather, type WeatherSpan } from './site-hours.js';
+import { failedShare, withForecast } from './forecast-share.js';
+import { type PlaceSite } from './site-hours.js';
 
 /** `wait`: no now, but a later hour in the same band will do. */
 export type VerdictKind = 'go' | 'go-if' | 'wait' | 'no' | 'unknown';
@@ -161,22 +161,6 @@ function bandKey(request: GridRequest, place: Place, method: Method): string {
   return JSON.stringify([looks, limits, house, shelf, soil, startsMs, withMembers, place, method.id]);
 }
 
-/** The judge of each band of a request, made when it is first asked for. */
-export type BandJudges = (site: PlaceSite, methodId: string) => BandJudge;
-
-/** Judges that a grid and the asker of its members share, so that what goes is worked through once. */
-export function bandJudges(request: Circumstances): BandJudges {
-  const judges = new Map<string, BandJudge>();
-  const methods = methodsByCold(request);
-  return (site, methodId) => {
-    const key = `${site.place.id} ${methodId}`;
-    const judge =
-      judges.get(key) ?? new BandJudge(site.place, (placeC) => methods(methodId, placeC), request, site);
-    judges.set(key, judge);
-    return judge;
-  };
-}
-
 /**
  * The verdict for one vehicle at every place, by every method, at every hour.
  *
@@ -221,64 +205,4 @@ function makeBand(
     cellAt(band, startMs, { withMembers: request.withMembers, remembers }),
   );
   return { ...base, cells: withWaits(cells) };
-}
-
-/** Share of members that a start fails in, and the judgement with it. */
-export interface AskedStart extends Judgement {
-  readonly blockedShare: number;
-  readonly failures: MemberFailures;
-}
-
-/** Asks the members of single starts. */
-export function memberAsker(
-  request: GridRequest,
-  judges: BandJudges = bandJudges(request),
-): (start: { placeId: string; methodId: string; startMs: number }) => AskedStart | null {
-  return ({ placeId, methodId, startMs }) => {
-    const site = request.sites.find(({ place }) => place.id === placeId);
-    if (!site || !isMethodId(methodId)) return null;
-    const band = judges(site, methodId);
-    const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough: true, ways: 'all' });
-    const failures = band.failures(startMs, judged);
-    if (!failures) return null;
-    const blockedShare = failedShare(failures);
-    const situation = band.situation(startMs, judged.method);
-    return { blockedShare, failures, ...withForecast(judged.judgement, situation, blockedShare) };
-  };
-}
-
-/** One start at one place by one method, under one course of the weather. */
-export interface CellRequest extends Circumstances {
-  readonly place: Place;
-  readonly methodId: string;
-  readonly control: WeatherSpan;
-  readonly roadAhead: RoadAhead | null;
-  /** The way in which it is to be looked at; absent: the one that goes with the least bother. */
-  readonly wayId?: WayId;
-}
-
-/** Everything about one start: all findings with their margins, what the water does, and the wash as it is done. */
-export function cellDetail(
-  request: CellRequest,
-  startMs: number,
-  change: (method: Method) => Method = (method) => method,
-): Judged {
-  const { pieces: _, ...judged } = request.wayId
-    ? judgeOf(request, change).judgeAs(startMs, request.wayId)
-    : judgeOf(request, change).judge(startMs, { thorough: true, ways: 'all' });
-  return judged;
-}
-
-/** The same in every way in which its method can be done, the one with the least bother first. */
-export const judgedWays = (request: CellRequest, startMs: number): Judged[] =>
-  judgeOf(request, (method) => method)
-    .judgeWays(startMs)
-    .map(({ pieces: _, ...judged }) => judged);
-
-function judgeOf(request: CellRequest, change: (method: Method) => Method): BandJudge {
-  const { place, control, roadAhead } = request;
-  const methods = methodsByCold(request);
-  const methodAt = (placeC: number | null): Method => change(methods(request.methodId, placeC));
-  const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
-  return new BandJudge(place, methodAt, request, weather);
 }

@@ -5,6 +5,8 @@ export * from './forecast-share.js';
 export * from './site-hours.js';
 export * from './equipped-method.js';
 export * from './grid.js';
+export * from './band-judges.js';
+export * from './cell-detail.js';
 export * from './nearest-ways.js';
 export * from './night-air.js';
 export * from './road-ahead.js';

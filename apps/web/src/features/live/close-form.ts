@@ -1,4 +1,5 @@
 import {
+  doneWork,
   MINOR_PER_UNIT,
   MOST_MINOR,
   type PanelId,
@@ -44,7 +45,7 @@ export function closeDraft(
     paid: minor / MINOR_PER_UNIT,
     foldedTowels: hasBegun ? media.foldedTowels : 0,
     dryingTowels: hasBegun ? media.dryingTowels : 0,
-    extras: hasBegun ? extras : [],
+    extras: hasBegun ? doneWork(state, extras) : [],
   };
 }
 

@@ -1,6 +1,5 @@
 import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { seasonJobsText } from '../../words/names.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import {
   CAUTION_TEXTS,
@@ -103,19 +102,6 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
               <StepText step={block.step} inAll={false} />
             </li>
           ),
-        )}
-        {wash.extras.length > 0 && (
-          <li>
-            <span className="figure">{format.time(wash.startMs + sheet.minutes * MS_PER_MINUTE)}</span>
-            <div>
-              <strong>Work of the season</strong>, {seasonJobsText(wash.extras)}:{' '}
-              {format.minutes(wash.minutes - sheet.minutes)}
-              <div className={classes.caution}>{CAUTION_TEXTS['data-sheet']}</div>
-              {wash.extras.some((id) => id === 'underbody' || id === 'anti-corrosion') && (
-                <div className={classes.caution}>{CAUTION_TEXTS['never-under-a-jack']}</div>
-              )}
-            </div>
-          </li>
         )}
       </ol>
     </section>

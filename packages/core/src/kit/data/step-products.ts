@@ -65,6 +65,11 @@ export const STEP_PRODUCTS = [
   row('tar', ['tar-remover'], 'sprayer'),
   row('bare-check', ['panel-wipe'], 'sprayer', 120),
   row('towel', ['drying-aid', 'rinseless'], 'sprayer', 150, { parts: 15 }),
+  row('underbody-foam', ['underbody-foam'], 'foamer', 2000),
+  row('clay', ['rinseless', 'drying-aid'], 'sprayer', 500, { parts: 60 }),
+  row('polish', ['polish'], 'neat', 60),
+  row('top-up', ['spray-wax', 'spray-ceramic', 'sealant'], 'neat', 40),
+  row('coat', ['spray-ceramic', 'sealant'], 'neat', 50),
 ] as const satisfies readonly StepProductRow[];
 
 /** Where mixes stand in the order of mixing: bottles first, so that the warm buckets wait least. */

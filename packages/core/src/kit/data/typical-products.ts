@@ -41,4 +41,5 @@ export const TYPICAL_PRODUCTS: Readonly<Record<ProductRole, TypicalProduct>> = {
   sealant: row(NEAT, 8000, 10),
   'spray-ceramic': row(NEAT, 8000, 10),
   'drying-aid': row([15, 8, 20], 2500),
+  'underbody-foam': row([4, 4, 10], 1500, 1),
 };

@@ -187,6 +187,24 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'engine-bay': { ...PLAIN, reason: 'shop-does-it-here', cautions: ['engine-cool-and-covered'] },
   mats: { ...PLAIN, reason: 'shop-does-it-here', cautions: [] },
   tyres: { ...PLAIN, reason: 'only-when-dry', cautions: [] },
+  'underbody-flush': { ...UNDER, reason: 'under-before-body', cautions: ['never-under-a-jack'] },
+  'underbody-foam': {
+    ...PLAIN,
+    reach: 'drifts',
+    wantsRinse: true,
+    reason: 'under-before-body',
+    cautions: ['data-sheet', 'never-under-a-jack', 'gloves-and-goggles'],
+  },
+  clay: {
+    ...PLAIN,
+    wets: { film: 20, passesShare: 0, water: 'place', isProduct: false },
+    goesOverBody: true,
+    reason: 'bonded-dirt-last',
+    cautions: ['data-sheet'],
+  },
+  polish: { ...PLAIN, goesOverBody: true, reason: 'only-when-dry', cautions: ['data-sheet'] },
+  'top-up': { ...PLAIN, goesOverBody: true, reason: 'only-when-dry', cautions: ['data-sheet'] },
+  coat: { ...PLAIN, goesOverBody: true, reason: 'bare-paint-wants-cover', cautions: ['data-sheet'] },
 };
 
 /** How far what a step throws reaches. */

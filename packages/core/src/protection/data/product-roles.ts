@@ -21,6 +21,7 @@ export const PRODUCT_ROLE_IDS = [
   'sealant',
   'spray-ceramic',
   'drying-aid',
+  'underbody-foam',
 ] as const;
 export type ProductRole = (typeof PRODUCT_ROLE_IDS)[number];
 
@@ -64,4 +65,5 @@ export const PRODUCT_ROLES: Readonly<Record<ProductRole, ProductRoleRow>> = {
   sealant: row(7, { wantsBare: true }),
   'spray-ceramic': row(7),
   'drying-aid': row(7),
+  'underbody-foam': row(8),
 };

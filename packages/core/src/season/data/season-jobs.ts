@@ -25,7 +25,6 @@ export interface SeasonJobRow {
   /** Only with a wash whose water gets under the car. */
   readonly underCar: boolean;
   readonly minutes: number;
-  readonly productMinor: number;
   /** Coldest air at the car over the whole visit, °C. */
   readonly lowestC: number;
   readonly worthMinor: number;
@@ -38,7 +37,7 @@ const WASHED_DOWN: readonly PlaceKind[] = ['self-serve-bay', 'garage', 'drive'];
 /**
  * Work of the season. Source: practice notes, steps 5 and 6 (underbody by ramps or bounce; anti-corrosion foam on a clean underbody,
  * again at 3 months; decontamination before winter and in spring; polish and new protection when it is warm enough to cure). Minutes,
- * prices, temperatures and worth are judgement and settable; the product's data sheet goes before them.
+ * temperatures and worth are judgement and settable; the product's data sheet goes before them.
  */
 export const SEASON_JOBS = [
   {
@@ -50,7 +49,6 @@ export const SEASON_JOBS = [
     needsDrain: true,
     underCar: true,
     minutes: 15,
-    productMinor: 0,
     lowestC: -8,
     worthMinor: 1500,
     status: 'judgement',
@@ -64,7 +62,6 @@ export const SEASON_JOBS = [
     needsDrain: true,
     underCar: true,
     minutes: 20,
-    productMinor: 350,
     lowestC: 1,
     worthMinor: 2200,
     status: 'judgement',
@@ -78,7 +75,6 @@ export const SEASON_JOBS = [
     needsDrain: false,
     underCar: false,
     minutes: 20,
-    productMinor: 150,
     lowestC: 5,
     worthMinor: 1200,
     status: 'judgement',
@@ -92,7 +88,6 @@ export const SEASON_JOBS = [
     needsDrain: false,
     underCar: false,
     minutes: 75,
-    productMinor: 600,
     lowestC: 5,
     worthMinor: 4000,
     status: 'judgement',
@@ -106,7 +101,6 @@ export const SEASON_JOBS = [
     needsDrain: false,
     underCar: false,
     minutes: 180,
-    productMinor: 500,
     lowestC: 10,
     worthMinor: 9000,
     status: 'judgement',
@@ -120,7 +114,6 @@ export const SEASON_JOBS = [
     needsDrain: false,
     underCar: false,
     minutes: 120,
-    productMinor: 1500,
     lowestC: 10,
     worthMinor: 8000,
     status: 'judgement',

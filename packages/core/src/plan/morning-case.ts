@@ -1,0 +1,48 @@
+import type { HouseRules } from '../house/index.js';
+import type { Shelf } from '../kit/index.js';
+import type { Place } from '../place/index.js';
+import type { Limits } from '../rules/index.js';
+import type { CompiledHour, SaltLedger } from '../salt/index.js';
+import type { SeasonJobRow } from '../season/index.js';
+import type { ByGroup, Vehicle } from '../vehicle/index.js';
+import type { AskedStart, Band, Cell, PlaceWeather } from '../verdict/index.js';
+import type { WashHistory } from './cadence.js';
+import type { TargetState } from './cadence-target.js';
+import type { Prices } from './data/prices.js';
+import type { Window } from './window.js';
+
+/** What is asked of the forecast's members: a start with its work of the season. */
+export type AskMembers = (
+  window: Pick<Window, 'placeId' | 'methodId' | 'startMs'> & Partial<Pick<Window, 'extras'>>,
+) => AskedStart | null;
+
+export interface MorningCase {
+  readonly vehicle: Vehicle;
+  readonly places: readonly Place[];
+  readonly limits: Limits;
+  readonly prices: Prices;
+  readonly house: HouseRules;
+  readonly shelf: Shelf;
+  readonly soil: ByGroup;
+  readonly bands: readonly Band[];
+  readonly ledger: SaltLedger;
+  /** From the present hour on. */
+  readonly ahead: readonly CompiledHour[];
+  /** Asks the forecast's members of one start; null where there are none. Absent: the bands have been asked already. */
+  readonly askMembers?: AskMembers;
+  /** Air temperature felt outdoors, from the present hour on; null where not known. */
+  readonly windChillC: readonly (number | null)[];
+  readonly history: Omit<WashHistory, 'nowMs'>;
+  readonly target: TargetState;
+  /** Work of the season that is due, in the order in which it is done; and the weather at each place. */
+  readonly season?: {
+    readonly due: readonly SeasonJobRow[];
+    /** Agreed on with a customer: done whatever it is worth. */
+    readonly agreed: readonly SeasonJobRow[];
+    readonly at: (placeId: string) => PlaceWeather | undefined;
+  };
+  readonly nowMs: number;
+}
+
+export const goes = (cell: Pick<Cell, 'verdict'>): boolean =>
+  cell.verdict === 'go' || cell.verdict === 'go-if';
