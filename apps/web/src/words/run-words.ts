@@ -45,7 +45,7 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'engine-bay': 'Clean the engine bay',
   mats: 'Scrub the mats',
   tyres: 'Dress the tyres',
-  'underbody-flush': 'Flush all of the underbody',
+  'underbody-flush': 'Flush the underbody',
   'underbody-foam': 'Foam the underbody',
   clay: 'Clay the paint',
   polish: 'Polish the paint',

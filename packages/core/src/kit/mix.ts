@@ -85,15 +85,22 @@ function mixFor(step: WashStep, product: StepProduct, of: MixCase & MeetingCase)
   };
 }
 
-/** Steps of one kind that are done part by part are mixed for at once. */
+/** Is it the same batch: a step of the same kind with the same product? */
+export const isSameBatch = (
+  a: Pick<WashStep, 'id' | 'product'>,
+  b: Pick<WashStep, 'id' | 'product'>,
+): boolean => a.id === b.id && a.product?.id === b.product?.id && a.product?.role === b.product?.role;
+
+/** Steps of one kind, part by part or done again, are mixed for at once. */
 function inBatches(steps: Method['steps']): WashStep[] {
-  const batches = new Map<string, WashStep>();
+  const batches: WashStep[] = [];
   for (const step of steps) {
-    const key = step.part === undefined ? `${step.id} ${batches.size}` : step.id;
-    const known = batches.get(key);
-    batches.set(key, known ? { ...known, product: together(known.product, step.product) } : step);
+    const at = batches.findIndex((one) => isSameBatch(one, step));
+    const known = batches[at];
+    if (known) batches[at] = { ...known, product: together(known.product, step.product) };
+    else batches.push(step);
   }
-  return [...batches.values()];
+  return batches;
 }
 
 function together(a: StepProduct | undefined, b: StepProduct | undefined): StepProduct | undefined {

@@ -3,7 +3,7 @@ import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { gradeAtContact, wearsProtection } from '../rules/index.js';
 import { activeHoursSaved } from '../salt/index.js';
-import { type SeasonJobRow, workFor } from '../season/index.js';
+import { type Extras, type SeasonJobRow, workFor } from '../season/index.js';
 import type { Band, Cell, methodsInWays } from '../verdict/index.js';
 import type { DueState } from './cadence.js';
 import { goes, type MorningCase } from './morning-case.js';
@@ -74,6 +74,7 @@ class BandWindows {
   private readonly plain: Method;
   private readonly saved: readonly number[];
   private readonly isIndoors: boolean;
+  private readonly extras = new Map<Method, Extras>();
 
   constructor(
     private readonly input: MorningCase,
@@ -117,7 +118,8 @@ class BandWindows {
     const method = methodOf(band.methodId, cell);
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const whole = work.length > 0 ? methodOf(band.methodId, cell, work) : method;
-    const extras = visitExtras(work, { place, alone: method, whole });
+    const extras = this.extras.get(whole) ?? visitExtras(work, { place, alone: method, whole });
+    this.extras.set(whole, extras);
     const windChillC = this.isIndoors ? null : (input.windChillC[i] ?? null);
     const value = washValue({
       extras,

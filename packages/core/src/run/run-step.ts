@@ -1,4 +1,11 @@
-import { type ChemicalClash, chemicalClashes, type Mix, type MixFault, notRinsed } from '../kit/index.js';
+import {
+  type ChemicalClash,
+  chemicalClashes,
+  isSameBatch,
+  type Mix,
+  type MixFault,
+  notRinsed,
+} from '../kit/index.js';
 import {
   type Method,
   type PartId,
@@ -181,10 +188,15 @@ function faultsOf(
   ];
 }
 
-/** What of a batch goes on with this step, where its kind is done part by part. */
+/** Is it mixed for this step? Steps of old packs do not say what they put on. */
+const isMixOf = (mix: Mix, { id, product }: WashStep): boolean =>
+  mix.step === id &&
+  (product === undefined || (mix.role === product.role && (mix.product?.id ?? null) === product.id));
+
+/** What of a batch goes on with this step, where its kind stands there several times. */
 function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
-  if (step.part === undefined) return mix;
-  const same = steps.filter(({ id }) => id === step.id);
+  const same = steps.filter((one) => isSameBatch(one, step));
+  if (same.length === 1) return mix;
   // By what goes on with each part; by minutes where a pack does not say.
   const of = ({ product, minutes }: WashStep): number => product?.productMl ?? minutes;
   const share = of(step) / same.reduce((sum, one) => sum + of(one), 0);
@@ -216,7 +228,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
   // Once the ground is wet it stays so: told where the first water falls.
   const firstWet = method.steps.findIndex(({ litres }) => litres > 0);
   const firstOnGlass = method.steps.findIndex(({ litres, groups }) => litres > 0 && groups.includes('upper'));
-  const mixes = method.steps.map(({ id }) => around.mixes.find((mix) => mix.step === id) ?? null);
+  const mixes = method.steps.map((step) => around.mixes.find((mix) => isMixOf(mix, step)) ?? null);
   const lastRun = Math.max(...runs.map((run) => run ?? -1));
   const laid = method.steps.map((step, i) => ({
     ...step,

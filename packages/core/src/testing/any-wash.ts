@@ -2,7 +2,9 @@ import { DEFAULT_HOUSE, HOUSE_RULES, type HouseChoices, type HouseRules } from '
 import { type Kit, type Product, shelfOf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import type { ProductRole } from '../protection/index.js';
+import { methodOf } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
+import { SEASON_JOBS, type SeasonJobRow } from '../season/index.js';
 import { BODY_CLASSES, PAINT_TONES, PROTECTIONS, type Vehicle, WATER_BEHAVIOURS } from '../vehicle/index.js';
 import { cellDetail, type CellRequest, type Judged, type WeatherSpan } from '../verdict/index.js';
 import { COLD_LAKE_PORT, hashUnit, simulateWeather } from '../weather/index.js';
@@ -62,7 +64,7 @@ export interface AnyWash {
   readonly found: Judged;
 }
 
-/** A car, a place, a method, a house, a kit and an hour as dice have them, judged. */
+/** A car, a place, a method, work of the season, a house, a kit and an hour as dice have them, judged. */
 export function anyWash(seed: number): AnyWash {
   let n = 0;
   const dice = (): number => hashUnit(seed, (n += 1));
@@ -109,7 +111,11 @@ export function anyWash(seed: number): AnyWash {
   const span = dice() < 0.6 ? WINTER : SPRING;
   const atMs = WINTER.fromMs + (24 + Math.floor(dice() * 24 * 9)) * MS_PER_HOUR;
   const around = circumstances(span, { vehicle, house, shelf: shelfOf(kit) });
-  const request: CellRequest = { ...around, place, methodId, control: span, roadAhead: null };
+  const { contact, ceilingGrade } = methodOf(methodId);
+  const suits = ({ placeKinds, afterContact, underCar }: SeasonJobRow): boolean =>
+    placeKinds.includes(place.kind) && (!afterContact || contact) && (!underCar || ceilingGrade.under > 0);
+  const work = dice() < 0.4 ? SEASON_JOBS.filter((job) => suits(job) && dice() < 0.4) : [];
+  const request: CellRequest = { ...around, place, methodId, control: span, roadAhead: null, work };
   return { request, place, vehicle, house, kit, atMs, found: cellDetail(request, atMs) };
 }
 

@@ -107,6 +107,8 @@ describe('any wash', () => {
     expect(new Set(going.map(({ found }) => found.wayId)).size).toBeGreaterThan(4);
     expect(going.length).toBeGreaterThan(HOW_MANY / 8);
     expect(washes.length - going.length).toBeGreaterThan(HOW_MANY / 8);
+    const withWork = going.filter(({ request }) => (request.work?.length ?? 0) > 0);
+    expect(withWork.length).toBeGreaterThan(HOW_MANY / 60);
   });
 
   it('that goes lets no hand, mitt or towel meet ice when its own steps are gone through', () => {
@@ -177,7 +179,7 @@ describe('any wash', () => {
       );
       expect(Math.abs(mixMinor - method.productMinor)).toBeLessThanOrEqual(0.51);
       // Plan and balance, which have the start by its way and its cold.
-      const again = methodsInWays(request)(method.id, found);
+      const again = methodsInWays(request)(method.id, found, request.work);
       expect(washTotals(place, again)).toEqual(totals);
       // Live run and log, played as the sheet says.
       const { closed, moment } = played(wash, sheet);
@@ -192,7 +194,7 @@ describe('any wash', () => {
           methodId: method.id,
           startMs: atMs,
           minutes: closed.minutes,
-          extras: [],
+          extras: request.work?.map(({ id }) => id) ?? [],
           found: { spots: 'none', run: closed.record },
         },
         equippedMethod(method.id, { ...request, placeC: found.placeC }),

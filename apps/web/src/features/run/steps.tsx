@@ -1,5 +1,6 @@
 import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
+import { SEASON_JOB_NAMES } from '../../words/names.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import {
   CAUTION_TEXTS,
@@ -28,6 +29,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
       {step.litres > 0 && `, ${format.litres(step.litres)}`}
       {step.onMeter && <span className={classes.meter}> on the meter</span>}
       {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
+      {step.jobId && <span className="muted"> · work of the season: {SEASON_JOB_NAMES[step.jobId]}</span>}
       {step.note && <div className={classes.own}>{step.note}</div>}
       {step.mix && (
         <div className={classes.mixed}>
