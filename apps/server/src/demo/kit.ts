@@ -80,6 +80,15 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     capMl: null,
   }),
   bottle('wipe', 'Panel wipe', 'panel-wipe', [7, 0, 0, 0], { lowestWorkC: 5, capMl: null }),
+  bottle('underbody', 'Underbody foam concentrate', 'underbody-foam', [8.2, 4, 4, 10], {
+    dwell: { from: 3, to: 6 },
+    lowestWorkC: 1,
+    lowestStoreC: 0,
+    bottleMl: 5000,
+    leftMl: 3800,
+    lowMl: 800,
+    priceMinor: 7500,
+  }),
   bottle('sealant', 'Spray sealant', 'sealant', [7, 0, 0, 0], { lowestWorkC: 10, capMl: null }),
 ];
 

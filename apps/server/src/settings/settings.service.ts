@@ -19,6 +19,7 @@ import {
   type PriceList,
   PRICES,
   SEASON_NUMBERS,
+  type SeasonNumbers,
   type Settings,
 } from '@keen/core';
 import { type Database, type Write, writeAll } from '../db/database.js';
@@ -91,6 +92,12 @@ function checkedHands(hands: readonly Hands[]): readonly Hands[] {
   return hands;
 }
 
+/** The season's numbers; what older versions kept besides is left aside. */
+const seasonOf = (stored: Partial<SeasonNumbers> = {}): SeasonNumbers =>
+  Object.fromEntries(
+    SEASON_NUMBERS.map(({ id }) => [id, stored[id] ?? DEFAULT_SEASON[id]]),
+  ) as unknown as SeasonNumbers;
+
 @Injectable()
 export class SettingsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -114,7 +121,7 @@ export class SettingsService {
       timeZone:
         (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
       weatherOrder: (stored.get('weatherOrder') as readonly string[] | undefined) ?? null,
-      season: { ...DEFAULT_SEASON, ...(stored.get('season') as object | undefined) },
+      season: seasonOf(stored.get('season') as Partial<SeasonNumbers> | undefined),
       priceList: (stored.get('priceList') as PriceList | undefined) ?? EMPTY_PRICE_LIST,
       stock: (stored.get('stock') as Settings['stock'] | undefined) ?? {},
       templates: (stored.get('templates') as Settings['templates'] | undefined) ?? {},

@@ -10,6 +10,9 @@ import {
   LIMITS,
   type Settings,
 } from '@keen/core';
+import { DATABASE } from '../db/database.module.js';
+import type { Database } from '../db/database.js';
+import { settings } from '../db/schema.js';
 import { faultOf, startTestApp, type TestApp, testCalls } from '../testing/test-app.js';
 
 let test: TestApp;
@@ -27,6 +30,14 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 describe('settings', () => {
+  it('leave aside what an older version kept of the season, and keep the rest', async () => {
+    const db = test.app.get<Database>(DATABASE);
+    const value = { 'underbody.minutes': 25, 'underbody.productMinor': 700 };
+    await db.insert(settings).values({ key: 'season', value });
+    expect((await read()).season).toEqual({ ...DEFAULT_SEASON, 'underbody.minutes': 25 });
+    await db.delete(settings);
+  });
+
   it('ship with defaults', async () => {
     expect(await read()).toMatchObject({
       limits: DEFAULT_LIMITS,

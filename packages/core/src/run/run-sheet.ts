@@ -83,6 +83,7 @@ export function stepsAround(
     mixes,
     forbids: place.forbids,
     hasNoDrain: isRoofed && !place.hasDrain,
+    lifts: place.kind !== 'self-serve-bay' && place.kind !== 'automatic-bay',
     glassC: glassC(vehicle, place, site),
     waterC: method.bucketC ?? place.washWater.tempC,
   };

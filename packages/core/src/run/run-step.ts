@@ -135,6 +135,8 @@ export interface StepsAround {
   readonly forbids: readonly SiteRule[];
   /** A floor without a drain, under a roof. */
   readonly hasNoDrain: boolean;
+  /** Cars are lifted there; in a bay one reaches under from beside. */
+  readonly lifts: boolean;
   /** Glass before it is wetted, and the water that meets it first, °C. */
   readonly glassC: number;
   readonly waterC: number;
@@ -154,6 +156,15 @@ const isNeighbourClose = ({ forbids }: Pick<StepsAround, 'forbids'>): boolean =>
   forbids.includes('neighbour-close');
 
 const OPENS_DOORS: ReadonlySet<WashStepId> = new Set(['shuts', 'charge-port', 'mats']);
+
+const isUnderCar = ({ id, groups }: WashStep): boolean =>
+  id.startsWith('underbody') && groups.includes('under');
+
+/** What has to be minded under a car, where it may be lifted. */
+const underneath = (step: WashStep, { lifts }: StepsAround): StepCaution[] =>
+  lifts && isUnderCar(step) && !STEP_KINDS[step.id].cautions.includes('never-under-a-jack')
+    ? ['never-under-a-jack']
+    : [];
 
 /** What has to be minded at a step for the sake of the car that stands close. */
 function besideNeighbour(step: WashStep, around: StepsAround): StepCaution[] {
@@ -270,6 +281,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       reason: wheelsLast ? 'dirtiest-last' : STEP_KINDS[step.id].reason,
       cautions: [
         ...STEP_KINDS[step.id].cautions,
+        ...underneath(step, around),
         ...besideNeighbour(step, around),
         ...(wets ? (['ice-underfoot'] as const) : []),
       ],

@@ -4,6 +4,7 @@ import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../ki
 import { inUsualWay, METHOD_IDS, shopMethod, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
+import { SEASON_JOBS, withSeasonWork } from '../season/index.js';
 import { CLEAN } from '../soil/index.js';
 import { BAY, HEATED_UNIT, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
@@ -73,6 +74,7 @@ const PLAIN_STEPS: StepsAround = {
   mixes: [],
   forbids: [],
   hasNoDrain: false,
+  lifts: true,
   glassC: 5,
   waterC: 8,
 };
@@ -227,6 +229,19 @@ describe('what stands against a step', () => {
     const alone = sheet(HEATED_UNIT, 'garage-rinseless');
     expect(alone.steps.flatMap(({ cautions }) => cautions)).not.toContain('spray-at-the-cloth');
     expect(alone.preparation.pack).not.toContain('dust-sheet');
+  });
+
+  it('warns of what holds the car up where cars are lifted, and not in a bay', () => {
+    const under = withSeasonWork(
+      methodWith('garage-hose'),
+      SEASON_JOBS.filter(({ id }) => id === 'anti-corrosion'),
+    );
+    const warned = (lifts: boolean): WashStepId[] =>
+      runSteps(under, { ...PLAIN_STEPS, lifts })
+        .filter(({ cautions }) => cautions.includes('never-under-a-jack'))
+        .map(({ id }) => id);
+    expect(warned(true)).toEqual(['underbody-flush', 'underbody-foam', 'underbody-flush']);
+    expect(warned(false)).toEqual([]);
   });
 
   it('is a floor without a drain, where more than a puddle falls', () => {

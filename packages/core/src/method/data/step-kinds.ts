@@ -187,13 +187,13 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'engine-bay': { ...PLAIN, reason: 'shop-does-it-here', cautions: ['engine-cool-and-covered'] },
   mats: { ...PLAIN, reason: 'shop-does-it-here', cautions: [] },
   tyres: { ...PLAIN, reason: 'only-when-dry', cautions: [] },
-  'underbody-flush': { ...UNDER, reason: 'under-before-body', cautions: ['never-under-a-jack'] },
+  'underbody-flush': { ...UNDER, reason: 'under-before-body', cautions: [] },
   'underbody-foam': {
     ...PLAIN,
     reach: 'drifts',
     wantsRinse: true,
     reason: 'under-before-body',
-    cautions: ['data-sheet', 'never-under-a-jack', 'gloves-and-goggles'],
+    cautions: ['data-sheet', 'gloves-and-goggles'],
   },
   clay: {
     ...PLAIN,
