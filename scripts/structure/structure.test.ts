@@ -42,7 +42,6 @@ const LONG_FILES: Readonly<Record<string, number>> = {
   'packages/core/src/plan/plan-case.ts': 530,
   'packages/core/src/rules/rule.ts': 215,
   'packages/core/src/rules/water-rules.ts': 290,
-  'packages/core/src/run/run-step.ts': 280,
   'packages/core/src/salt/ledger.ts': 370,
   'packages/core/src/schedule/compiled.ts': 210,
   'packages/core/src/schedule/line.ts': 220,

@@ -1,3 +1,5 @@
+export * from './steps-around.js';
+export * from './step-faults.js';
 export * from './run-step.js';
 export * from './wet-edges.js';
 export * from './drying.js';

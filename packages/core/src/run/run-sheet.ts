@@ -11,7 +11,8 @@ import type { WeatherHour } from '../weather/index.js';
 import { clothsFor } from './cloths.js';
 import { dryingPlan, type DryingPlan } from './drying.js';
 import { preparation, type Preparation } from './preparation.js';
-import { type RunStep, runSteps, type StepsAround, type WetEdge } from './run-step.js';
+import { type RunStep, runSteps } from './run-step.js';
+import type { StepsAround, WetEdge } from './steps-around.js';
 import { lowEdges, wetEdges } from './wet-edges.js';
 
 export interface RunSheet {

@@ -1,31 +1,16 @@
-import {
-  type ChemicalClash,
-  chemicalClashes,
-  isSameBatch,
-  type Mix,
-  type MixFault,
-  notRinsed,
-} from '../kit/index.js';
+import { chemicalClashes, isSameBatch, type Mix, notRinsed } from '../kit/index.js';
 import {
   type Method,
   type PartId,
-  reachOf,
   STEP_KINDS,
   type StepCaution,
   type StepReason,
   type WashStep,
   type WashStepId,
 } from '../method/index.js';
-import type { SiteRule } from '../place/index.js';
 import type { PanelId, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
-
-/** How long a panel stays wet before it dries or freezes, whichever comes first. */
-export interface WetEdge {
-  readonly panel: PanelId;
-  /** null: not within the hours that were followed. */
-  readonly minutes: number | null;
-  readonly ends: 'dries' | 'freezes' | 'lasts';
-}
+import { besideNeighbour, clashFault, faultsOf, underneath } from './step-faults.js';
+import type { StepFault, StepsAround, WetEdge } from './steps-around.js';
 
 /** The dwell of one step, cut to what the panels allow. */
 export interface StepDwell {
@@ -40,17 +25,6 @@ export interface StepDwell {
   /** It dries or freezes on before it has worked: smaller sections, or wet it again. */
   readonly isTooShort: boolean;
 }
-
-/** What stands against a step. */
-export type StepFault =
-  | MixFault
-  | { readonly kind: 'acid-over-alkali'; readonly alkali: WashStepId }
-  | { readonly kind: 'alkali-over-acid'; readonly acid: WashStepId }
-  /** No step behind it rinses the product off these. */
-  | { readonly kind: 'not-rinsed'; readonly groups: readonly ZoneGroup[] }
-  | { readonly kind: 'hot-on-frozen-glass'; readonly glassC: number; readonly waterC: number }
-  | { readonly kind: 'forbidden'; readonly rule: SiteRule }
-  | { readonly kind: 'no-drain'; readonly litres: number };
 
 export interface RunStep {
   readonly id: WashStepId;
@@ -121,84 +95,6 @@ export function boundedDwell(dwell: NonNullable<WashStep['dwell']>, edges: reado
   };
 }
 
-/** What the steps of a wash are made of besides the method. */
-export interface StepsAround {
-  /** How long what each step puts on lasts on its panels, by index of the step. */
-  readonly edges: ReadonlyMap<number, readonly WetEdge[]>;
-  /** The same of what lies on wheels and low down. */
-  readonly lowEdges: readonly WetEdge[];
-  /** Between which paid runs the meter is stopped: the index of the run before; null: there is no meter. */
-  readonly stopAfter: readonly number[] | null;
-  readonly isGroundFreezing: boolean;
-  readonly mixes: readonly Mix[];
-  /** What the place forbids of what a step needs. */
-  readonly forbids: readonly SiteRule[];
-  /** A floor without a drain, under a roof. */
-  readonly hasNoDrain: boolean;
-  /** Cars are lifted there; in a bay one reaches under from beside. */
-  readonly lifts: boolean;
-  /** Glass before it is wetted, and the water that meets it first, °C. */
-  readonly glassC: number;
-  readonly waterC: number;
-}
-
-/** Water so much warmer than ice cracks cold glass (judgement). */
-const HOT_WATER_C = 25;
-/** Less than this is wiped up (judgement). */
-const PUDDLE_LITRES = 2;
-
-const NEEDS_RULE: Readonly<Partial<Record<WashStepId, SiteRule>>> = {
-  contact: 'no-own-bucket',
-  foam: 'no-own-foam',
-};
-
-const isNeighbourClose = ({ forbids }: Pick<StepsAround, 'forbids'>): boolean =>
-  forbids.includes('neighbour-close');
-
-const OPENS_DOORS: ReadonlySet<WashStepId> = new Set(['shuts', 'charge-port', 'mats']);
-
-const isUnderCar = ({ id, groups }: WashStep): boolean =>
-  id.startsWith('underbody') && groups.includes('under');
-
-/** What has to be minded under a car, where it may be lifted. */
-const underneath = (step: WashStep, { lifts }: StepsAround): StepCaution[] =>
-  lifts && isUnderCar(step) && !STEP_KINDS[step.id].cautions.includes('never-under-a-jack')
-    ? ['never-under-a-jack']
-    : [];
-
-/** What has to be minded at a step for the sake of the car that stands close. */
-function besideNeighbour(step: WashStep, around: StepsAround): StepCaution[] {
-  if (!isNeighbourClose(around)) return [];
-  if (OPENS_DOORS.has(step.id)) return ['one-door-at-a-time'];
-  if (reachOf(step) !== 'drifts') return [];
-  return [step.id === 'blow' ? 'blow-away-from-neighbour' : 'spray-at-the-cloth'];
-}
-
-function faultsOf(
-  step: WashStep,
-  mix: Mix | null,
-  isFirstOnGlass: boolean,
-  around: StepsAround,
-): StepFault[] {
-  const rule = step.onMeter ? undefined : NEEDS_RULE[step.id];
-  const { glassC, waterC, forbids, hasNoDrain } = around;
-  const isForbidden = rule !== undefined && forbids.includes(rule);
-  const isContact = step.contact && forbids.includes('no-contact');
-  const landsOnNext = isNeighbourClose(around) && reachOf(step) === 'flies';
-  return [
-    ...(mix?.faults ?? []),
-    ...(isForbidden ? [{ kind: 'forbidden' as const, rule }] : []),
-    ...(isContact ? [{ kind: 'forbidden' as const, rule: 'no-contact' as const }] : []),
-    ...(landsOnNext ? [{ kind: 'forbidden' as const, rule: 'neighbour-close' as const }] : []),
-    ...(isFirstOnGlass && glassC < 0 && waterC >= HOT_WATER_C
-      ? [{ kind: 'hot-on-frozen-glass' as const, glassC, waterC }]
-      : []),
-    ...(hasNoDrain && step.litres > PUDDLE_LITRES
-      ? [{ kind: 'no-drain' as const, litres: step.litres }]
-      : []),
-  ];
-}
-
 /** Is it mixed for this step? Steps of old packs do not say what they put on. */
 const isMixOf = (mix: Mix, { id, product }: WashStep): boolean =>
   mix.step === id &&
@@ -220,10 +116,6 @@ function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
     ...(costMinor === undefined ? {} : { costMinor: costMinor * share }),
   };
 }
-
-/** A clash as a step tells of it. */
-export const clashFault = (kind: ChemicalClash['kind'], under: WashStepId): StepFault =>
-  kind === 'acid-over-alkali' ? { kind, alkali: under } : { kind, acid: under };
 
 /**
  * In which order is this wash done, for how long each, and why there?

@@ -13,7 +13,7 @@ import {
   type WaterLimits,
   waitsThrough,
 } from '../wash/index.js';
-import type { WetEdge } from './run-step.js';
+import type { WetEdge } from './steps-around.js';
 
 /** A car washed at a place in some hours. */
 export interface WetCase {
