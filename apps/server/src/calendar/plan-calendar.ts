@@ -1,11 +1,11 @@
-import { type PlaceRecord, type VehicleRecord, type WashRecord, endOf } from '@keen/core';
+import { type PlaceRecord, type VehicleRecord, type WashRecord, endOf, MS_PER_DAY } from '@keen/core';
 import ICAL from 'ical.js';
 import { setWallTime, zoneComponent } from './zone-clock.js';
 
 /** Time to put on gloves before one leaves. */
 const READY_MINUTES = 10;
 /** The zone is told this far round the washes. */
-const ZONE_MS = 200 * 86_400_000;
+const ZONE_MS = 200 * MS_PER_DAY;
 
 export interface CalendarFacts {
   readonly washes: readonly WashRecord[];

@@ -18,6 +18,7 @@ import {
   type WashRecord,
   type WeatherHour,
   MS_PER_DAY,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import { demoRun } from './runs.js';
 import { DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE, type NamedPlace, type NamedVehicle } from './scenario.js';
@@ -69,10 +70,8 @@ function usualPlace({ protection, bodyClass }: NamedVehicle, turn: number): stri
 }
 
 /** The instant of a local hour on the day of an instant. */
-function atLocalHour(dayMs: number, hour: number): number {
-  const base = startOfHourMs(dayMs);
-  return base + (hour * 60 - localTime(base, DEMO_ZONE).minuteOfDay) * 60_000;
-}
+const atLocalHour = (dayMs: number, hour: number): number =>
+  startOfHourMs(dayMs) + (hour * 60 - localTime(startOfHourMs(dayMs), DEMO_ZONE).minuteOfDay) * MS_PER_MINUTE;
 
 /** What the engine says happened in the weather that was measured. */
 function foundFor(

@@ -57,7 +57,7 @@ async function seed(): Promise<void> {
   const nowMs = config.clockStartMs ?? Date.parse(DEMO_CLOCK);
   const startMs = seasonStartMs(nowMs);
   const station = new SimulatedStation(WINTER_SEED, startMs);
-  const hours = await station.observed(startMs, nowMs - (nowMs % 3_600_000));
+  const hours = await station.observed(startMs, nowMs - (nowMs % MS_PER_HOUR));
   const cars: VehicleRecord[] = DEMO_VEHICLES.map((vehicle) => ({
     ...vehicle,
     customerId: demoCustomerOf(vehicle),

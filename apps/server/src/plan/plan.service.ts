@@ -16,6 +16,7 @@ import {
   type PlanStanding,
   type PlanView,
   type SearchState,
+  MS_PER_HOUR,
 } from '@keen/core';
 import { Subject } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
@@ -29,7 +30,7 @@ import { WashChangesService } from '../washes/wash-changes.service.js';
 /** A search that has not ended by then has found what it will find. */
 const PROOF_SECONDS = 60;
 /** What runs late is in the way of starts so soon after it, ways included. */
-const LATE_REACH_MS = 3_600_000;
+const LATE_REACH_MS = MS_PER_HOUR;
 
 interface Run {
   readonly found: PlanFound;

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY } from '@keen/core';
 import { makeFormat } from './format.js';
 import { fromLocalInput, toLocalInput } from './local-input.js';
+import { hardnessScale, tempScale } from './scales.js';
 
 const ZONE = 'America/Toronto';
 const metric = makeFormat(DEFAULT_DISPLAY, ZONE, 'en-CA');
@@ -42,6 +43,59 @@ describe('units follow the settings', () => {
     expect(metric.minutes(minutes)).toBe(text);
   });
 
+  it.each([
+    { minutes: 0, text: '0 min' },
+    { minutes: 9.94, text: '9.9 min' },
+    { minutes: 10, text: '10 min' },
+    { minutes: -10, text: '−10 min' },
+    { minutes: 179.4, text: '179 min' },
+    { minutes: 180, text: '3.0 h' },
+    { minutes: 2874, text: '47.9 h' },
+    { minutes: 2880, text: '2.0 d' },
+  ])('$minutes minutes at the edge of a unit as $text', ({ minutes, text }) => {
+    expect(metric.minutes(minutes)).toBe(text);
+  });
+
+  it.each([
+    { of: 9.94, litres: '9.9 L', gallons: '2.6 gal' },
+    { of: 10, litres: '10 L', gallons: '2.6 gal' },
+    { of: 39.9, litres: '40 L', gallons: '10.5 gal' },
+    { of: 40, litres: '40 L', gallons: '11 gal' },
+    { of: 378.54, litres: '379 L', gallons: '100 gal' },
+  ])('$of L as $litres and $gallons', ({ of, litres, gallons }) => {
+    expect([metric.litres(of), imperial.litres(of)]).toEqual([litres, gallons]);
+  });
+
+  it.each([
+    { of: 9.94, metricText: '9.9 mL', ounces: '0.34 fl oz' },
+    { of: 10, metricText: '10 mL', ounces: '0.34 fl oz' },
+    { of: 299, metricText: '299 mL', ounces: '10.11 fl oz' },
+    { of: 300, metricText: '300 mL', ounces: '10.1 fl oz' },
+    { of: 999, metricText: '999 mL', ounces: '33.8 fl oz' },
+    { of: 1000, metricText: '1.00 L', ounces: '33.8 fl oz' },
+  ])('$of mL as $metricText and $ounces', ({ of, metricText, ounces }) => {
+    expect([metric.ml(of), imperial.ml(of)]).toEqual([metricText, ounces]);
+  });
+
+  it.each([
+    { km: 9.94, text: '9.9 km', miles: '6.2 mi' },
+    { km: 10, text: '10 km', miles: '6.2 mi' },
+    { km: 16.2, text: '16 km', miles: '10 mi' },
+  ])('$km km as $text and $miles', ({ km, text, miles }) => {
+    expect([metric.km(km), imperial.km(km)]).toEqual([text, miles]);
+  });
+
+  it('wind in metres a second, shares, and every unit of hardness', () => {
+    const other = (change: Partial<typeof DEFAULT_DISPLAY>) =>
+      makeFormat({ ...DEFAULT_DISPLAY, ...change }, ZONE, 'en-CA');
+    expect(other({ wind: 'ms' }).wind(3.14)).toBe('3.1 m/s');
+    expect(metric.share(0.154)).toBe('15 %');
+    expect(metric.share(1)).toBe('100 %');
+    expect(
+      (['dH', 'fH', 'clark', 'mmolPerLitre'] as const).map((hardness) => other({ hardness }).hardness(200)),
+    ).toEqual(['11.2 °dH', '20.0 °fH', '14.0 °e', '2.0 mmol/L']);
+  });
+
   it('money in its currency', () => {
     expect(metric.money(-750)).toBe('−$7.50');
     expect(imperial.money(1300)).toBe('$13.00');
@@ -54,6 +108,26 @@ describe('times', () => {
     expect(metric.dayKey(AT)).toBe('2026-01-14');
     expect(metric.dayKey(Date.parse('2026-01-14T23:59:00-05:00'))).toBe('2026-01-14');
     expect(metric.hourOfDay(AT)).toBe(6);
+  });
+
+  it('are told in the words of the language, short and long', () => {
+    expect(metric.day(AT)).toBe('Wednesday, January 14');
+    expect(metric.dayShort(AT)).toBe('Wed, Jan 14');
+    expect(metric.dayTime(AT)).toBe('Wed, Jan 14, 06:40');
+    expect(metric.time(Date.parse('2026-01-14T00:05:00-05:00'))).toBe('00:05');
+    expect(metric.hourOfDay(Date.parse('2026-01-14T00:05:00-05:00'))).toBe(0);
+    expect(metric.dayKey(Date.parse('2026-01-15T00:00:00-05:00'))).toBe('2026-01-15');
+    expect([metric.timeZone, metric.display]).toEqual([ZONE, DEFAULT_DISPLAY]);
+  });
+
+  it('are the instant that was known as long as the field still says it', () => {
+    // The second of the two hours when the clock goes back.
+    const second = Date.parse('2026-11-01T01:30:00-05:00');
+    const text = toLocalInput(second, ZONE);
+    expect(fromLocalInput(text, ZONE, second)).toBe(second);
+    expect(fromLocalInput(text, ZONE)).toBe(second - 3_600_000);
+    expect(fromLocalInput('2026-11-01T01:31', ZONE, second)).toBe(second - 3_600_000 + 60_000);
+    expect(fromLocalInput('2026-03-08T02:30', ZONE)).toBeNull();
   });
 
   it('go into a field and come back', () => {
@@ -69,5 +143,18 @@ describe('times', () => {
     const before = fromLocalInput('2026-03-08T01:30', ZONE) ?? 0;
     const after = fromLocalInput('2026-03-08T03:30', ZONE) ?? 0;
     expect(after - before).toBe(3_600_000);
+  });
+});
+
+describe('what is typed in another unit', () => {
+  it.each([
+    { scale: tempScale({ temperature: 'C' }), kept: -4.5, shown: -4.5 },
+    { scale: tempScale({ temperature: 'F' }), kept: -40, shown: -40 },
+    { scale: tempScale({ temperature: 'F' }), kept: 20, shown: 68 },
+    { scale: hardnessScale({ hardness: 'mgPerLitreCaCO3' }), kept: 180, shown: 180 },
+    { scale: hardnessScale({ hardness: 'fH' }), kept: 180, shown: 18 },
+  ])('$kept is shown as $shown and kept as it was', ({ scale, kept, shown }) => {
+    expect(scale.toShown(kept)).toBeCloseTo(shown, 9);
+    expect(scale.fromShown(shown)).toBeCloseTo(kept, 9);
   });
 });

@@ -1,3 +1,4 @@
+import { VAPOUR_GAS_CONSTANT, ZERO_C_IN_K } from '../quantity/index.js';
 /**
  * Saturation vapour pressure over liquid water, in Pa; below 0 °C over supercooled water.
  * WMO Magnus form, WMO-No. 8 (2018) annex 4.B. Valid −45 to 60 °C, within 0.3 % of Murphy & Koop 2005 to −40 °C.
@@ -31,11 +32,9 @@ export function frostPointC(vapourPressurePa: number): number {
   return (272.62 * ln) / (22.46 - ln);
 }
 
-const WATER_VAPOUR_GAS_CONSTANT = 461.5;
-
 /** Density of water vapour at a pressure and temperature, kg/m³ (ideal gas). */
 export const vapourDensityKgPerM3 = (vapourPressurePa: number, tempC: number): number =>
-  vapourPressurePa / (WATER_VAPOUR_GAS_CONSTANT * (tempC + 273.15));
+  vapourPressurePa / (VAPOUR_GAS_CONSTANT * (tempC + ZERO_C_IN_K));
 
 /** Relative humidity over liquid water (0–1) of air at a temperature with a given dew point over water. */
 export const humidityFromDewPoint = (airTempC: number, dewPointC: number): number =>

@@ -1,5 +1,4 @@
-const ZERO_C_IN_K = 273.15;
-
+import { ZERO_C_IN_K } from '../quantity/index.js';
 /**
  * Temperature at which the sky radiates, °C, as an equal black hemisphere.
  *

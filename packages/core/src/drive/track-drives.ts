@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import type { RoadClass } from '../road/index.js';
 import { type Drive, FASTEST_KMH } from './drive.js';
@@ -26,7 +26,7 @@ const EARTH_RADIUS_KM = 6371;
 /** Slower than this it stands, and picks nothing up. */
 const STANDING_KMH = 3;
 /** A longer pause between points is a stop, not a straight line driven slowly. */
-const LONGEST_GAP_MS = 10 * 60_000;
+const LONGEST_GAP_MS = 10 * MS_PER_MINUTE;
 /** A faster stretch is a main road (judgement). */
 const MAIN_ROAD_KMH = 62;
 

@@ -1,10 +1,10 @@
+import { ZERO_C_IN_K } from '../quantity/index.js';
 import { saturationOverIcePa, saturationOverWaterPa } from '../air/index.js';
 import {
   FUSION_J_PER_KG,
   ICE_HEAT_J_PER_KG_K,
   vaporisationJPerKg,
   WATER_HEAT_J_PER_KG_K,
-  ZERO_C_IN_K,
 } from './constants.js';
 import type { PanelClimate } from './panel-climate.js';
 import type { WaterStore } from './water-store.js';

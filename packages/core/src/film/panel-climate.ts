@@ -1,3 +1,4 @@
+import { VAPOUR_GAS_CONSTANT, ZERO_C_IN_K } from '../quantity/index.js';
 import { saturationOverWaterPa, vapourDensityKgPerM3 } from '../air/index.js';
 import { skyViewFraction } from '../sun/index.js';
 import {
@@ -7,9 +8,7 @@ import {
   PANEL_EMISSIVITY,
   SEA_LEVEL_PA,
   STEFAN_BOLTZMANN,
-  VAPOUR_GAS_CONSTANT,
   vaporisationJPerKg,
-  ZERO_C_IN_K,
 } from './constants.js';
 
 /** What surrounds one panel. */

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { saturationOverWaterPa } from '../air/index.js';
 import { lowEdges, runSteps, stepsAround, type WetCase, wetEdges } from '../run/index.js';
 import { panelsOf } from '../vehicle/index.js';
@@ -71,4 +71,5 @@ export function edgesNow(
 }
 
 /** How old a reading is, minutes; never negative. */
-export const ageMinutes = (atMs: number, nowMs: number): number => Math.max(0, (nowMs - atMs) / 60_000);
+export const ageMinutes = (atMs: number, nowMs: number): number =>
+  Math.max(0, (nowMs - atMs) / MS_PER_MINUTE);

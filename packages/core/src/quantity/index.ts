@@ -4,3 +4,4 @@ export * from './angles.js';
 export * from './interpolate.js';
 export * from './money.js';
 export * from './time.js';
+export * from './physics.js';

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../quantity/index.js';
 import type { SaltAgent } from '../brine/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import type { RoadClass, Treatment } from './treatment.js';
@@ -32,7 +33,7 @@ export function likelyTreatments(hours: readonly (WeatherHour | null)[], roadCla
     const snowing = hour.precipKind === 'snow' && hour.precipMm > 0.12;
     const wetLately = hours.slice(Math.max(0, i - 6), i + 1).some((past) => past && past.precipMm > 0.1);
     const frost = hour.airTempC - hour.dewPointC < 1.6 || wetLately;
-    const due = hour.atMs - lastMs >= practice.everyHours * 3_600_000;
+    const due = hour.atMs - lastMs >= practice.everyHours * MS_PER_HOUR;
     if (hour.airTempC > 1 || hour.airTempC < TOO_COLD_C || !due || !(snowing || frost)) return;
     const gramsPerM2 = snowing ? practice.snow : practice.frost;
     treatments.push({ atMs: hour.atMs, roadClass, agent: practice.agent, gramsPerM2 });

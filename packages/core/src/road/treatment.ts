@@ -1,5 +1,5 @@
 import { BRINE_AGENT_IDS, type SaltAgent } from '../brine/index.js';
-import { FieldError, requireInRange } from '../quantity/index.js';
+import { FieldError, requireInRange, MS_PER_HOUR } from '../quantity/index.js';
 
 export const ROAD_CLASSES = ['main', 'town', 'bridge'] as const;
 export type RoadClass = (typeof ROAD_CLASSES)[number];
@@ -67,4 +67,4 @@ export function requireTreatment(treatment: Treatment, span: TreatmentSpan): voi
 
 /** The same treatment told twice: same hour, road and agent. */
 export const treatmentKey = ({ atMs, roadClass, agent }: Treatment): string =>
-  `${Math.floor(atMs / 3_600_000)} ${roadClass} ${agent}`;
+  `${Math.floor(atMs / MS_PER_HOUR)} ${roadClass} ${agent}`;

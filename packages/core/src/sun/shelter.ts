@@ -1,4 +1,4 @@
-import { interpolateLinear, isWithinArc, sinDeg, wrapDeg } from '../quantity/index.js';
+import { interpolateLinear, isWithinArc, sinDeg, wrapDeg, ZERO_C_IN_K } from '../quantity/index.js';
 import { type Irradiance, type PanelAspect, panelIrradianceWm2 } from './irradiance.js';
 import type { SunPosition } from './sun-position.js';
 
@@ -112,6 +112,6 @@ export function overheadTempC(
   open: number,
   temps: { readonly skyTempC: number; readonly roofTempC: number },
 ): number {
-  const fourth = (tempC: number): number => (tempC + 273.15) ** 4;
-  return (open * fourth(temps.skyTempC) + (1 - open) * fourth(temps.roofTempC)) ** 0.25 - 273.15;
+  const fourth = (tempC: number): number => (tempC + ZERO_C_IN_K) ** 4;
+  return (open * fourth(temps.skyTempC) + (1 - open) * fourth(temps.roofTempC)) ** 0.25 - ZERO_C_IN_K;
 }

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { type Method, STEP_KINDS } from '../method/index.js';
 import type { Finding, Standing } from '../rules/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
@@ -151,7 +151,7 @@ function otherDials(request: CellRequest, startMs: number): Dial[] {
       now: startMs,
       low: startMs - 12 * MS_PER_HOUR,
       high: startMs + 12 * MS_PER_HOUR,
-      fine: 5 * 60_000,
+      fine: 5 * MS_PER_MINUTE,
       judge: (atMs) => cellDetail(request, atMs).judgement,
     },
   ];

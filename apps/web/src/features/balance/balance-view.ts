@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '@keen/core';
 import type { CarZone, VerdictKind, BalanceRow, CadenceOutcome, CadencePart, PlaceRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { findingText } from '../../words/finding-words.js';
@@ -40,7 +41,7 @@ export const leavesText = (row: BalanceRow): string =>
 
 /** Hours of the week that can be chosen, from the present one. */
 export const hourOptions = (fromMs: number, count: number): number[] =>
-  Array.from({ length: count }, (_, i) => fromMs + i * 3_600_000);
+  Array.from({ length: count }, (_, i) => fromMs + i * MS_PER_HOUR);
 
 const cell = (value: string): string => (/[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value);
 

@@ -2,7 +2,8 @@ import type { RunPack } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { PACK_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { wayText } from '../../words/way-words.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './before.module.css';
 
 /** Before the run begins: is everything here? */
 export function Before({ pack }: { readonly pack: RunPack }) {
@@ -10,9 +11,9 @@ export function Before({ pack }: { readonly pack: RunPack }) {
   const { sheet } = pack;
   const way = wayText(pack.method.wayId);
   return (
-    <div className={classes.column}>
-      <section className={classes.step}>
-        <p className={classes.kicker}>Planned for {format.dayTime(pack.startMs)}</p>
+    <div className={shared.column}>
+      <section className={shared.step}>
+        <p className={shared.kicker}>Planned for {format.dayTime(pack.startMs)}</p>
         <h2>Ready to begin</h2>
         <p>
           {sheet.steps.length} steps, {format.minutes(sheet.minutes)}. This page now works with no signal.
@@ -22,9 +23,9 @@ export function Before({ pack }: { readonly pack: RunPack }) {
             <strong>{way}</strong>
           </p>
         )}
-        <p className={classes.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
+        <p className={shared.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
       </section>
-      <section className={classes.card}>
+      <section className={shared.card}>
         <h2>Is it all here?</h2>
         <ul className={classes.packed}>
           {sheet.preparation.pack.map((item) => (

@@ -24,7 +24,8 @@ import {
   nextBehaviour,
 } from './close-form.js';
 import { TypedNumber } from '../../parts/typed-number.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './close-sheet.module.css';
 
 interface CloseSheetProps {
   readonly pack: RunPack;
@@ -53,7 +54,7 @@ function ShortRun({
   const minutes = workedSeconds(state, { fromMs: state.startedMs, toMs: null }, nowMs) / 60;
   if (minutes >= SHORT_FRACTION * pack.sheet.minutes) return null;
   return (
-    <p className={classes.caution} role="alert">
+    <p className={shared.caution} role="alert">
       Begun {format.minutes(minutes)} ago; the sheet has {format.minutes(pack.sheet.minutes)}. Steps that were
       not tapped count as not done.
     </p>
@@ -90,16 +91,16 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
     onClose();
   };
   const closing = (
-    <button type="button" className={classes.press} onClick={save}>
+    <button type="button" className={shared.press} onClick={save}>
       Close the run
     </button>
   );
   return (
     <Dialog title="Close the run" onClose={onClose} closeLabel="Back to the run">
-      <div className={classes.more}>
+      <div className={shared.more}>
         <ShortRun pack={pack} state={state} nowMs={nowMs} />
         {moment.next && (
-          <p className={classes.caution}>
+          <p className={shared.caution}>
             Not all steps are done; what waits is logged as skipped ({format.minutes(left)} by the sheet).
           </p>
         )}
@@ -121,7 +122,7 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
         {closing}
         <section>
           <h3 id="close-ice">Where water froze</h3>
-          <div className={classes.choices} role="group" aria-labelledby="close-ice">
+          <div className={shared.choices} role="group" aria-labelledby="close-ice">
             {panels.map(({ id }) => (
               <button
                 key={id}
@@ -142,7 +143,7 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
               old protection.
             </p>
           )}
-          <div className={classes.choices} role="group" aria-labelledby="close-water">
+          <div className={shared.choices} role="group" aria-labelledby="close-water">
             {panels.map(({ id }) => (
               <button
                 key={id}
@@ -159,7 +160,7 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
         {wash.extras.length > 0 && (
           <section>
             <h3 id="close-extras">Season work that was done</h3>
-            <div className={classes.choices} role="group" aria-labelledby="close-extras">
+            <div className={shared.choices} role="group" aria-labelledby="close-extras">
               {wash.extras.map((id) => (
                 <button
                   key={id}

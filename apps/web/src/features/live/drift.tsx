@@ -1,6 +1,6 @@
 import type { RunMoment } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import classes from './live.module.css';
+import classes from './drift.module.css';
 
 const ALIKE_MINUTES = 1;
 

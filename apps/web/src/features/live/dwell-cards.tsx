@@ -1,7 +1,8 @@
 import type { DwellMoment, RunDeed, RunMoment } from '@keen/core';
 import { GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { clockText } from '../../parts/clock-text.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './dwell-cards.module.css';
 
 interface DwellCardsProps {
   readonly moment: RunMoment;
@@ -32,7 +33,7 @@ export function DwellCards({ moment, act }: DwellCardsProps) {
     return (
       <section
         key={timer.id}
-        className={classes.dwell}
+        className={shared.dwell}
         data-state={isComingOff ? 'off' : state}
         aria-label={`Dwell: ${RUN_STEP_NAMES[step.step.id]}, ${where}`}
       >
@@ -51,7 +52,7 @@ export function DwellCards({ moment, act }: DwellCardsProps) {
                   : OVER[ends]}
           </p>
         </div>
-        <p className={`${classes.dwellClock} figure`}>{clockText(Math.max(0, latestInSeconds))}</p>
+        <p className={`${shared.dwellClock} figure`}>{clockText(Math.max(0, latestInSeconds))}</p>
         <button
           type="button"
           aria-label={`${RUN_STEP_NAMES[step.step.id]} is off`}

@@ -13,7 +13,8 @@ import {
 import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/names.js';
 import { clockText } from '../../parts/clock-text.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './edge-plan.module.css';
 
 interface EdgePlanProps {
   readonly pack: RunPack;
@@ -48,7 +49,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
   const press = (panel: PanelId): void =>
     act({ kind: edges.some((edge) => edge.panel === panel) ? 'wiped' : 'wet', panel });
   return (
-    <section className={classes.plan} aria-label="Wet edge">
+    <section className={shared.plan} aria-label="Wet edge">
       {first ? (
         <p className={classes.wipeNext} data-ends={first.ends}>
           {isDrying ? 'Wipe the ' : 'First: '}
@@ -56,7 +57,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
           <span className="figure">{clockText(first.leftSeconds ?? 0)}</span>
         </p>
       ) : (
-        <p className={classes.kicker}>
+        <p className={shared.kicker}>
           {edges.length > 0
             ? `What is wet stays so for more than ${format.minutes(LONGEST_WATCH_MINUTES)}`
             : 'Nothing is wet; tap a panel when you wet it'}
@@ -82,7 +83,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
                 style={{ height: `${(edge?.share ?? 0) * 100}%` }}
                 aria-hidden
               />
-              <span className={classes.panelName}>{PANEL_NAMES[id]}</span>
+              <span>{PANEL_NAMES[id]}</span>
               <span className="figure">
                 {edge
                   ? edge.leftSeconds === null

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { methodName } from '../../words/names.js';
 import type { KeptRun } from './run-db.js';
 import type { RunLog, RunView } from './run-log.js';
-import classes from './live.module.css';
+import classes from './live-head.module.css';
 
 interface LiveHeadProps {
   readonly log: RunLog;

@@ -7,7 +7,7 @@ import { LiveHead } from './live-head.js';
 import { phaseOf } from './live-view.js';
 import { useRefreshAfterRun } from './use-refresh-after-run.js';
 import { useRunLog } from './use-run-log.js';
-import classes from './live.module.css';
+import classes from './live-page.module.css';
 
 /** A wash as it is done: opens from this phone, with or without a signal. */
 export function LivePage() {

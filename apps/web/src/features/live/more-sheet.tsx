@@ -23,7 +23,8 @@ import { useSignals } from './signals.js';
 import { simulatedThermometer } from './thermometer.js';
 import { readingC } from './reading.js';
 import { TypedNumber } from '../../parts/typed-number.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './more-sheet.module.css';
 
 interface MoreSheetProps {
   readonly pack: RunPack;
@@ -38,7 +39,7 @@ interface MoreSheetProps {
 export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetProps) {
   return (
     <Dialog title="More" onClose={onClose} closeLabel="Back to the run">
-      <div className={classes.more}>
+      <div className={shared.more}>
         <SkipAndOrder state={state} moment={moment} act={act} onDone={onClose} />
         <ReadingForm pack={pack} log={log} act={act} onDone={onClose} />
         <NoteForm log={log} act={act} onDone={onClose} />
@@ -65,7 +66,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
   return (
     <section>
       <h3>Skip “{RUN_STEP_NAMES[at.step.id].toLowerCase()}”, because</h3>
-      <div className={classes.choices}>
+      <div className={shared.choices}>
         {SKIP_REASONS.map((reason) => (
           <button key={reason} type="button" onClick={() => skip(reason)}>
             {SKIP_NAMES[reason]}
@@ -75,7 +76,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
       {waiting.length > 0 && (
         <>
           <h3>Do sooner</h3>
-          <div className={classes.choices}>
+          <div className={shared.choices}>
             {waiting.map(({ key, step }) => (
               <button key={key} type="button" onClick={() => act({ kind: 'sooner', step: key })}>
                 {RUN_STEP_NAMES[step.id]}
@@ -136,7 +137,7 @@ function ReadingForm({ pack, log, act, onDone }: PartProps & Pick<MoreSheetProps
           onKeyDown={(event) => event.key === 'Enter' && save()}
         />
       </div>
-      <div className={classes.pair}>
+      <div className={shared.pair}>
         <button type="button" onClick={save}>
           Use this reading
         </button>
@@ -198,7 +199,7 @@ function NoteForm({ log, act, onDone }: PartProps & Pick<MoreSheetProps, 'log'>)
         }}
         error={fault}
       />
-      <div className={classes.pair}>
+      <div className={shared.pair}>
         <button type="button" onClick={add}>
           Add the note
         </button>
@@ -219,7 +220,7 @@ function SignalSwitches() {
   return (
     <section>
       <h3>When something is due</h3>
-      <div className={classes.pair}>
+      <div className={shared.pair}>
         <Button
           variant={sound ? 'filled' : 'default'}
           size="lg"

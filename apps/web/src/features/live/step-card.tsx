@@ -5,7 +5,8 @@ import { CAUTION_TEXTS, GROUP_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../
 import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
 import type { MainTap } from './live-view.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './step-card.module.css';
 
 interface StepCardProps {
   readonly moment: RunMoment;
@@ -22,8 +23,8 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
   const shown = current ?? next;
   if (!shown)
     return (
-      <section className={classes.step} aria-label="Step at hand">
-        <p className={classes.kicker}>All steps are done</p>
+      <section className={shared.step} aria-label="Step at hand">
+        <p className={shared.kicker}>All steps are done</p>
         <h2>Close the run</h2>
         <p>What was found goes into the log; then see to the freeze care.</p>
       </section>
@@ -38,8 +39,8 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
   const parts = state.timers.filter((timer) => timer.step === shown.key).length;
   const isOver = current !== null && stepSeconds > step.minutes * 60;
   return (
-    <section className={classes.step} aria-label="Step at hand">
-      <p className={classes.kicker}>
+    <section className={shared.step} aria-label="Step at hand">
+      <p className={shared.kicker}>
         {isPaused ? 'Paused at' : current ? 'Now' : 'Next'}, step {index} of {state.steps.length}
         {step.onMeter && ', on the meter'}
       </p>
@@ -49,11 +50,11 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
         {step.direction === 'bottom-up' && ', bottom up'}
         {step.direction === 'top-down' && ', top down'}
       </p>
-      <p className={`${classes.clock} figure`} data-over={isOver || undefined}>
+      <p className={`${shared.clock} figure`} data-over={isOver || undefined}>
         {current ? clockText(stepSeconds) : '0:00'} <span>of {clockText(step.minutes * 60)}, estimated</span>
       </p>
       {tooSoon.map(({ timer, step: on, earliestInSeconds }) => (
-        <p key={timer.id} className={classes.wait}>
+        <p key={timer.id} className={shared.wait}>
           Wait {clockText(earliestInSeconds)}: “{RUN_STEP_NAMES[on.step.id]}” has not worked long enough.
         </p>
       ))}
@@ -65,12 +66,12 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
         </p>
       )}
       {[...step.faults, ...(clash ? [clash] : [])].map((fault, n) => (
-        <p key={n} className={classes.wait}>
+        <p key={n} className={shared.wait}>
           {faultText(fault, format)}
         </p>
       ))}
       {step.cautions.map((caution) => (
-        <p key={caution} className={classes.caution}>
+        <p key={caution} className={shared.caution}>
           {CAUTION_TEXTS[caution]}
         </p>
       ))}
@@ -79,7 +80,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
         {REASON_TEXTS[step.reason]}
       </details>
       {current?.step.dwell && (
-        <div className={classes.pair}>
+        <div className={shared.pair}>
           <button
             type="button"
             onClick={() => act({ kind: 'product-on', step: current.key, part: `part ${parts + 1}` })}
@@ -89,7 +90,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
         </div>
       )}
       {after[0] && (
-        <p className={classes.then}>
+        <p className={shared.then}>
           Then {RUN_STEP_NAMES[after[0].step.id].toLowerCase()}
           {after[0].step.part &&
             after[0].step.part !== step.part &&

@@ -2,7 +2,8 @@ import { lastTap, type RunDeed, type RunMoment } from '@keen/core';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import type { MainTap } from './live-view.js';
 import type { RunView } from './run-log.js';
-import classes from './live.module.css';
+import shared from './live.module.css';
+import classes from './thumb-bar.module.css';
 
 interface ThumbBarProps {
   readonly tap: MainTap;
@@ -46,13 +47,13 @@ export function ThumbBar(props: ThumbBarProps) {
       {tap.kind !== 'closed' && (
         <button
           type="button"
-          className={classes.press} // A glove that bounces presses twice; the second is not meant.
+          className={shared.press} // A glove that bounces presses twice; the second is not meant.
           onClick={(event) => event.detail < 2 && onPress()}
         >
           {mainLabel(tap)}
         </button>
       )}
-      <div className={classes.around}>
+      <div className={shared.around}>
         {tap.kind !== 'start' && (
           <button type="button" disabled={!last} onClick={onUndo}>
             {tap.kind === 'closed' ? 'Open it again' : 'Undo'}

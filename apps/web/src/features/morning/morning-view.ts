@@ -1,3 +1,4 @@
+import { MS_PER_DAY, MS_PER_MINUTE } from '@keen/core';
 import type { ByGroup, EarlyAnswer, MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
@@ -13,7 +14,7 @@ export function groupAnswers(
   format: Format,
 ): { days: Group[]; noWindow: VehicleAnswer[]; notDue: VehicleAnswer[] } {
   const today = format.dayKey(view.nowMs);
-  const tomorrow = format.dayKey(view.nowMs + 86_400_000);
+  const tomorrow = format.dayKey(view.nowMs + MS_PER_DAY);
   const byDay = new Map<string, VehicleAnswer[]>();
   const withWindow = view.answers.filter((answer) => answer.best !== null);
   const sorted = [...withWindow].sort((a, b) => (a.best?.startMs ?? 0) - (b.best?.startMs ?? 0));
@@ -53,7 +54,7 @@ export function leadText(days: readonly Group[], todayKey: string): string {
 /** Washes that are planned from now on, soonest first. */
 export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): WashRecord[] =>
   washes
-    .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * 60_000 > nowMs)
+    .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * MS_PER_MINUTE > nowMs)
     .sort((a, b) => a.startMs - b.startMs);
 
 /** The morning without the cars that have a wash planned by now, though it was worked out before. */

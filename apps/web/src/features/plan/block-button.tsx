@@ -2,7 +2,8 @@ import { ruleOf } from '@keen/core';
 import { IconLock, IconPlayerPlay } from '@tabler/icons-react';
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { Glyph } from '../../parts/glyph.js';
-import classes from './plan.module.css';
+import shared from './plan.module.css';
+import classes from './block-button.module.css';
 import { type Block, type DayStrip, shareOf } from './plan-view.js';
 
 interface BlockButtonProps {
@@ -30,7 +31,7 @@ export function BlockButton(props: BlockButtonProps) {
   return (
     <button
       type="button"
-      className={classes.block}
+      className={shared.block}
       style={{ left: `${left * 100}%`, width: `${(right - left) * 100}%`, ['--row' as string]: row }}
       data-kind={block.kind}
       data-verdict={block.window?.verdict ?? 'unknown'}
@@ -46,7 +47,7 @@ export function BlockButton(props: BlockButtonProps) {
       {block.wash?.isLocked && <IconLock size={14} aria-hidden />}
       {block.wash?.startedMs != null && <IconPlayerPlay size={14} aria-hidden />}
       {block.window && <Glyph glyph={ruleOf(block.window.limiting.ruleId).glyph} size={14} />}
-      <span className={classes.blockName}>{name}</span>
+      <span className={shared.blockName}>{name}</span>
       {handsName && <span className={classes.blockHands}>{handsName}</span>}
       {block.window && (
         <span

@@ -5,7 +5,7 @@ import { methodName, nameOf } from '../../words/names.js';
 import { moveCostText } from '../../words/plan-words.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { BlockButton } from './block-button.js';
-import classes from './plan.module.css';
+import classes from './board.module.css';
 import {
   type Block,
   type DayStrip,

@@ -28,7 +28,8 @@ import { Empty, Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
 import { Agenda } from './agenda.js';
 import { Board } from './board.js';
-import classes from './plan.module.css';
+import shared from './plan.module.css';
+import classes from './plan-page.module.css';
 import { bandsBehind, type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
 import { Proposal } from './proposal.js';
 import { Reliefs } from './reliefs.js';
@@ -140,9 +141,9 @@ function MarginLegend() {
   return (
     <p className={`${classes.legend} muted`}>
       The bar in a wash is its distance from the nearest limit: full is comfortable (forecast). Under the
-      lanes, how each hour goes for the chosen car: <span className={classes.key} data-verdict="go" /> goes,{' '}
-      <span className={classes.key} data-verdict="go-if" /> goes if,{' '}
-      <span className={classes.key} data-verdict="no" /> does not; faint is near the limit.
+      lanes, how each hour goes for the chosen car: <span className={shared.key} data-verdict="go" /> goes,{' '}
+      <span className={shared.key} data-verdict="go-if" /> goes if,{' '}
+      <span className={shared.key} data-verdict="no" /> does not; faint is near the limit.
     </p>
   );
 }

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { stopSearch } from '../../api/plan-queries.js';
 import type { Format } from '../../format/format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
-import classes from './plan.module.css';
+import classes from './standing.module.css';
 
 /** How good the plan is: its value, the most that any plan could be worth, and what is still open between them. */
 export function Standing({

@@ -3,7 +3,8 @@ import { memo, type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Format } from '../../format/format.js';
 import { moveCostText } from '../../words/plan-words.js';
-import classes from './plan.module.css';
+import shared from './plan.module.css';
+import classes from './strip.module.css';
 import {
   type DayStrip,
   type DropTarget,
@@ -47,7 +48,7 @@ export function Strip(props: StripProps) {
   const { strip, lanes, format, nowMs, isTall } = props;
   const isToday = nowMs >= strip.fromMs && nowMs < strip.toMs;
   return (
-    <section className={classes.strip} data-tall={isTall || undefined} aria-label={format.day(strip.fromMs)}>
+    <section className={shared.strip} data-tall={isTall || undefined} aria-label={format.day(strip.fromMs)}>
       <StripHead strip={strip} format={format} />
       {lanes.map((lane) => (
         <LaneRow key={lane.id} {...props} lane={lane} />
@@ -84,7 +85,7 @@ const Margins = memo(function Margins({ strip, band }: { readonly strip: DayStri
   return marginsOn(strip, band).map(({ startMs, endMs, verdict, comfort }) => (
     <div
       key={startMs}
-      className={classes.margin}
+      className={shared.margin}
       data-verdict={verdict}
       style={{
         left: `${shareOf(strip, startMs) * 100}%`,

@@ -19,7 +19,8 @@ import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
 import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
-import classes from './plan.module.css';
+import shared from './plan.module.css';
+import classes from './wash-panel.module.css';
 import type { Block } from './plan-view.js';
 import type { Carry } from './use-carry.js';
 
@@ -45,7 +46,7 @@ function Alternatives({ block, places, format, onMove }: WashPanelProps) {
   return (
     <>
       <h4>Next best</h4>
-      <ul className={classes.options}>
+      <ul className={shared.options}>
         {block.alternatives.map((option) => (
           <li key={`${option.window.placeId} ${option.window.methodId} ${option.window.startMs}`}>
             <span>
@@ -197,7 +198,7 @@ export function WashPanel(props: WashPanelProps) {
     if (box && (box.bottom < 0 || box.top > globalThis.innerHeight)) panel.current?.scrollIntoView();
   }, [block.key]);
   return (
-    <aside ref={panel} className={classes.panel} aria-label="The chosen wash">
+    <aside ref={panel} className={shared.panel} aria-label="The chosen wash">
       <header>
         <h2>{nameOf(vehicles, block.vehicleId)}</h2>
         <Button size="compact-sm" variant="default" onClick={onClose}>

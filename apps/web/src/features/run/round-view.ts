@@ -1,3 +1,4 @@
+import { MS_PER_MINUTE } from '@keen/core';
 import type { RunPack, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
@@ -8,7 +9,9 @@ export function roundChoices(
   format: Pick<Format, 'day' | 'dayKey'>,
 ): { readonly day: string; readonly washes: readonly WashRecord[] }[] {
   const ahead = washes
-    .filter(({ status, startMs, minutes }) => status === 'planned' && startMs + minutes * 60_000 > nowMs)
+    .filter(
+      ({ status, startMs, minutes }) => status === 'planned' && startMs + minutes * MS_PER_MINUTE > nowMs,
+    )
     .toSorted((a, b) => a.startMs - b.startMs);
   const keys = [...new Set(ahead.map(({ startMs }) => format.dayKey(startMs)))];
   return keys.map((key) => {

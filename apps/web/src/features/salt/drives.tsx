@@ -1,5 +1,5 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
-import { FASTEST_KMH, type RoadClass, type Drive, type VehicleRecord } from '@keen/core';
+import { FASTEST_KMH, type RoadClass, type Drive, type VehicleRecord, MS_PER_HOUR } from '@keen/core';
 import { useState } from 'react';
 import { useAddDrive, useBringBack, useDrives, useImportTrack, useTakeAway } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
@@ -93,7 +93,7 @@ function DriveForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly 
     set,
     forget,
   } = useDraft<DriveDraft>(`drive-${vehicleId}`, {
-    at: toLocalInput(nowMs - 3_600_000, format.timeZone),
+    at: toLocalInput(nowMs - MS_PER_HOUR, format.timeZone),
     roadClass: 'main',
     km: null,
     meanKmh: null,

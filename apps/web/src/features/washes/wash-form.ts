@@ -5,6 +5,7 @@ import {
   type SeasonJobId,
   type SpotsFound,
   type WashRecord,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import type { LoggedWash } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
@@ -34,7 +35,9 @@ export function draftFor(
   around: { nowMs: number; timeZone: string; priceMinor: number | null },
 ): WashDraft {
   const begunMs =
-    wash.startMs > around.nowMs ? Math.min(wash.startMs, around.nowMs - 60_000 * wash.minutes) : wash.startMs;
+    wash.startMs > around.nowMs
+      ? Math.min(wash.startMs, around.nowMs - MS_PER_MINUTE * wash.minutes)
+      : wash.startMs;
   return {
     vehicleId: wash.vehicleId,
     placeId: wash.placeId,

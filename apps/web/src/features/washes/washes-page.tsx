@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '@keen/core';
 import type { PlaceRecord, WashRecord } from '@keen/core';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -27,7 +28,7 @@ const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
   vehicleId: '',
   placeId: '',
   methodId: '',
-  start: toLocalInput(nowMs - 3_600_000, timeZone),
+  start: toLocalInput(nowMs - MS_PER_HOUR, timeZone),
   startMs: null,
   minutes: 30,
   cost: '',

@@ -1,5 +1,12 @@
 import { Button } from '@mantine/core';
-import { type Finding, ruleOf, type CellAnswer, type CellQuery, type PlaceRecord } from '@keen/core';
+import {
+  type Finding,
+  ruleOf,
+  type CellAnswer,
+  type CellQuery,
+  type PlaceRecord,
+  MS_PER_MINUTE,
+} from '@keen/core';
 import { Link } from 'react-router';
 import { useCell, useWorkedWash } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
@@ -89,7 +96,7 @@ function OpenInLab({ detail, place, startMs }: OpenInLabProps) {
 export function Reasons(props: ReasonsProps) {
   const { vehicleId, band, hourIndex, place, format, onPlan, isPlanning } = props;
   const cell = band.cells[hourIndex];
-  const startMs = cell ? cell.startMs + cell.delayMinutes * 60_000 : 0;
+  const startMs = cell ? cell.startMs + cell.delayMinutes * MS_PER_MINUTE : 0;
   const query: CellQuery | null = cell
     ? { vehicleId, placeId: band.placeId, methodId: band.methodId, startMs }
     : null;

@@ -6,6 +6,7 @@ import {
   type VehicleRecord,
   type WindowsView,
   type NearWay,
+  MS_PER_MINUTE,
 } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -114,7 +115,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
         vehicleId: vehicle.id,
         placeId,
         methodId,
-        startMs: Math.max(cell.startMs + cell.delayMinutes * 60_000, nowMs),
+        startMs: Math.max(cell.startMs + cell.delayMinutes * MS_PER_MINUTE, nowMs),
       },
       {
         onSuccess: (wash) =>

@@ -1,3 +1,4 @@
+import { MS_PER_HOUR } from '../../quantity/index.js';
 import type { Climate } from './climate.js';
 import { hashNormal, hashUnit } from './noise.js';
 
@@ -35,8 +36,8 @@ export function frontsNear(
     const trueHours = index * climate.hoursBetweenFronts + (hashUnit(seed, 11, index) - 0.5) * 44;
     const trueStrength = 0.4 + hashUnit(seed, 12, index) ** 1.4;
     if (!member) return { sinceHours: hours - trueHours, strength: trueStrength };
-    const leadHours = Math.max(0, trueHours - member.issuedMs / 3_600_000);
-    const issuedHour = Math.round(member.issuedMs / 3_600_000);
+    const leadHours = Math.max(0, trueHours - member.issuedMs / MS_PER_HOUR);
+    const issuedHour = Math.round(member.issuedMs / MS_PER_HOUR);
     const share = memberShare(member);
     const late = hashNormal(seed, issuedHour, member.index, index, 21);
     const stronger = hashNormal(seed, issuedHour, member.index, index, 22);
@@ -48,6 +49,6 @@ export function frontsNear(
 
 /** Share of a member's own noise in place of the truth's, 0 at issue towards 0.85. */
 export function ownNoiseShare(hours: number, member: Member): number {
-  const leadHours = Math.max(0, hours - member.issuedMs / 3_600_000);
+  const leadHours = Math.max(0, hours - member.issuedMs / MS_PER_HOUR);
   return memberShare(member) * 0.85 * (1 - Math.exp(-leadHours / 110));
 }
