@@ -136,6 +136,58 @@ describe('the load', () => {
     expect(kept('underbody')).toBe(1);
   });
 
+  it('is washed off by rain also while no brine is liquid, and stays to the gram where nothing happens', () => {
+    const boot = (life: readonly LedgerHour[]): number =>
+      runLedger(compileLife(life), { washes: [] })
+        .zones()
+        .find(({ zone }) => zone === 'boot')?.loadGramsPerM2 ?? NaN;
+    const frozen = { carTempC: -60, relHumidityFraction: 0.1 };
+    // Spray keeps it wet two hours; the rain falls later.
+    const still = salted(6, frozen);
+    const wet = still.map((one, i) => (i < 5 ? one : { ...one, rainMm: 3 }));
+    expect(boot(still)).toBe(boot(salted(0)));
+    expect(boot(wet)).toBeCloseTo(boot(still) * Math.exp(-0.2 * 6), 9);
+  });
+
+  it('loses to the rain of part of an hour its part, so that a wash within the hour takes what is left then', () => {
+    const life = compileLife(salted(2, { rainMm: 4, relHumidityFraction: 0.1 }));
+    const left = (minute: number): number =>
+      runLedger(life, {
+        washes: [{ atMs: 1 * MS_PER_HOUR + minute * 60_000, removes: byGroup(() => 0.5) }],
+        untilMs: Infinity,
+      })
+        .zones()
+        .find(({ zone }) => zone === 'boot')?.loadGramsPerM2 ?? NaN;
+    const before =
+      runLedger(compileLife(salted(0)), { washes: [] })
+        .zones()
+        .find(({ zone }) => zone === 'boot')?.loadGramsPerM2 ?? NaN;
+    // Shares multiply whichever comes first: all of the rain falls, and half is washed off.
+    for (const minute of [0, 15, 59]) expect(left(minute)).toBeCloseTo(before * Math.exp(-0.2 * 8) * 0.5, 9);
+  });
+
+  it('is of the salt that lay there, each agent on every zone in proportion to its pick-up', () => {
+    const agents: readonly SaltAgent[] = ['NaCl', 'MgCl2', 'CaCl2'];
+    const loads = agents.map((agent) =>
+      runLedger(compileLife(salted(0, {}, agent)), { washes: [] })
+        .zones()
+        .map((zone) => zone.loadGramsPerM2),
+    );
+    expect(loads[1]).toEqual(loads[0]);
+    expect(loads[2]).toEqual(loads[0]);
+    const [roof] = loads[0] ?? [];
+    expect(roof).toBeCloseTo(0.05 * (loads[0]?.at(-1) ?? NaN), 9);
+  });
+
+  it('keeps the car wet two hours after a drive that throws spray, and no longer', () => {
+    const dry = { relHumidityFraction: 0.1, carTempC: 10 };
+    const active = (hours: number): number =>
+      runLedger(compileLife(salted(hours, dry)), { washes: [] }).activeHours;
+    expect(active(1)).toBeGreaterThan(active(0));
+    expect(active(2)).toBe(active(1));
+    expect(active(9)).toBe(active(1));
+  });
+
   it('scales with the pick-up factor that a swab has found', () => {
     expect(
       underbody(runLedger(compileLife(salted(0), { factor: 1.5, drivesOn: 'right' }), { washes: [] })).load,
@@ -177,6 +229,35 @@ describe('a wash', () => {
     expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[7]).toBe(saved[7]);
     expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[0]).toBeNaN();
     expect(activeHoursSaved(new SaltLedger(), life.slice(1), removes)[0]).toBeCloseTo(0, 9);
+  });
+
+  it('saves what mixed salt does on each zone, as the ledger itself has it', () => {
+    const mixed: LedgerHour = {
+      ...hour(0),
+      drives: [{ roadClass: 'main', km: 60, kmh: 80 }],
+      roads: { main: road('wet', { NaCl: 20, CaCl2: 9, MgCl2: 4 }), town: undefined, bridge: undefined },
+    };
+    const life = compileLife([
+      mixed,
+      ...Array.from({ length: 30 }, (_, i) => hour(i + 1, { carTempC: i - 12 })),
+    ]);
+    const now = runLedger(life.slice(0, 1), { washes: [] });
+    const ahead = life.slice(1);
+    const washed = now.copy();
+    washed.wash(removes);
+    const end = (ledger: SaltLedger): number =>
+      ahead.reduce((one, next) => (one.step(next), one), ledger).activeHours;
+    const saved = activeHoursSaved(now, ahead, removes);
+    expect(saved).toHaveLength(ahead.length);
+    expect(saved[0]).toBeCloseTo(end(now.copy()) - end(washed), 9);
+    expect(
+      activeHoursSaved(
+        now,
+        ahead,
+        byGroup(() => 0),
+      ).every((hours) => hours === 0),
+    ).toBe(true);
+    expect(activeHoursSaved(now, [], removes)).toEqual([]);
   });
 
   it('earns nothing by itself just before the salt comes', () => {

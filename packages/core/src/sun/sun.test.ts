@@ -60,6 +60,33 @@ describe('irradiance', () => {
     expect(cloud.diffuseWm2 / cloud.globalWm2).toBeGreaterThan(0.95);
   });
 
+  /** Erbs, Klein & Duffie 1982, as printed: diffuse share by clearness, which is global over what comes from outside the air. */
+  const erbs = (kt: number): number =>
+    kt <= 0.22
+      ? 1 - 0.09 * kt
+      : kt <= 0.8
+        ? 0.9511 - 0.1604 * kt + 4.388 * kt ** 2 - 16.638 * kt ** 3 + 12.336 * kt ** 4
+        : 0.165;
+
+  it.each([
+    // Day of the year, counted by hand, and the distance term 1 + 0.033 cos(360 n / 365).
+    { date: [2026, 0, 1, 12], day: 1.5, elevationDeg: 20, cloudFraction: 0.6 },
+    { date: [2026, 3, 2, 0], day: 92, elevationDeg: 45, cloudFraction: 0.8 },
+    { date: [2026, 6, 4, 0], day: 185, elevationDeg: 60, cloudFraction: 0 },
+    { date: [2026, 8, 30, 0], day: 273, elevationDeg: 35, cloudFraction: 0.9 },
+    { date: [2024, 11, 31, 0], day: 366, elevationDeg: 15, cloudFraction: 1 },
+  ] as const)('splits off the diffuse share by clearness on day $day', ({ date, day, ...sky }) => {
+    const [year, month, dayOfMonth, hour] = date;
+    const sine = Math.sin((sky.elevationDeg * Math.PI) / 180);
+    const outside = 1361 * (1 + 0.033 * Math.cos((2 * Math.PI * day) / 365)) * sine;
+    const light = irradiance(
+      { elevationDeg: sky.elevationDeg, azimuthDeg: 180 },
+      { cloudFraction: sky.cloudFraction, atMs: Date.UTC(year, month, dayOfMonth, hour) },
+    );
+    expect(light.diffuseWm2 / light.globalWm2).toBeCloseTo(erbs(light.globalWm2 / outside), 9);
+    expect(light.beamNormalWm2 * sine + light.diffuseWm2).toBeCloseTo(light.globalWm2, 9);
+  });
+
   it('is dark below the horizon', () => {
     expect(irradiance({ elevationDeg: -0.1, azimuthDeg: 90 }, { cloudFraction: 0, atMs: 0 }).globalWm2).toBe(
       0,
@@ -119,6 +146,14 @@ describe('shelter', () => {
     expect(horizonElevationDeg(horizon, 0)).toBeCloseTo(15, 6);
     expect(horizonElevationDeg(horizon, 10)).toBeCloseTo(20, 6);
     expect(horizonElevationDeg([], 100)).toBe(0);
+    // A quarter of the way from either side of north, and all the way round where nothing else is told.
+    expect(horizonElevationDeg(horizon, 355)).toBeCloseTo(12.5, 6);
+    expect(horizonElevationDeg(horizon, 5)).toBeCloseTo(17.5, 6);
+    expect(horizonElevationDeg(horizon, 180)).toBeCloseTo(15, 6);
+    expect(horizonElevationDeg(horizon, -10)).toBeCloseTo(10, 6);
+    const alone = [{ azimuthDeg: 200, elevationDeg: 7 }];
+    for (const azimuthDeg of [0, 90, 200, 359])
+      expect(horizonElevationDeg(alone, azimuthDeg)).toBeCloseTo(7, 6);
   });
 
   it.each([
@@ -126,6 +161,13 @@ describe('shelter', () => {
     { elevationDeg: 15.1, reaches: true, why: 'just over it' },
   ])('lets the sun over the hill: $why', ({ elevationDeg, reaches }) => {
     expect(sunReaches({ kind: 'open', horizon }, { elevationDeg, azimuthDeg: 0 })).toBe(reaches);
+  });
+
+  it('has no sun while it is at or below a level horizon', () => {
+    const open = { kind: 'open', horizon: [] } as const;
+    expect(sunReaches(open, { elevationDeg: 0, azimuthDeg: 180 })).toBe(false);
+    expect(sunReaches(open, { elevationDeg: 0.1, azimuthDeg: 180 })).toBe(true);
+    expect(sunReaches({ kind: 'indoors' }, { elevationDeg: 50, azimuthDeg: 180 })).toBe(false);
   });
 
   const bay = { kind: 'roofed', openings: [{ fromDeg: 110, toDeg: 165, topElevationDeg: 35 }] } as const;
@@ -151,6 +193,18 @@ describe('shelter', () => {
     expect(at({ kind: 'indoors' })).toBe(0);
     expect(at(bay)).toBeGreaterThan(0);
     expect(at(bay)).toBeLessThan(0.2 * at({ kind: 'open', horizon: [] }));
+  });
+
+  it('is open to the sky by the arc and the height of its ends, and never beyond all of it', () => {
+    // 55 of 360 degrees, up to 35.
+    expect(openSkyFraction(bay)).toBeCloseTo((55 / 360) * Math.sin((35 * Math.PI) / 180), 9);
+    const two = {
+      kind: 'roofed',
+      openings: [...bay.openings, { fromDeg: 350, toDeg: 20, topElevationDeg: 90 }],
+    } as const;
+    expect(openSkyFraction(two)).toBeCloseTo(openSkyFraction(bay) + 30 / 360, 9);
+    const all = Array.from({ length: 4 }, () => ({ fromDeg: 0, toDeg: 200, topElevationDeg: 90 }));
+    expect(openSkyFraction({ kind: 'roofed', openings: all })).toBe(1);
   });
 
   it('hides a cold sky under a roof', () => {

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import {
   correctedCourse,
   membersAround,
+  likelyPrecipKind,
   mergedHours,
   NEEDED_FIELDS,
   readingsByMember,
@@ -199,6 +200,32 @@ describe('hours put together from several sources', () => {
     expect(hours.map(({ hour }) => hour?.snowDepthCm ?? null)).toEqual([5, null, 31]);
   });
 
+  it.each([
+    { precipMm: 0, airTempC: -5, kind: 'none' },
+    { precipMm: 0.01, airTempC: 0.49, kind: 'snow' },
+    { precipMm: 1, airTempC: 0.5, kind: 'sleet' },
+    { precipMm: 1, airTempC: 1.99, kind: 'sleet' },
+    { precipMm: 1, airTempC: 2, kind: 'rain' },
+  ])('take $precipMm mm at $airTempC °C for $kind where nobody says', ({ precipMm, airTempC, kind }) => {
+    expect(likelyPrecipKind(precipMm, airTempC)).toBe(kind);
+  });
+
+  it('are possible and whole whatever is told: dew below the air, gusts above the wind, nothing of a kind while nothing falls', () => {
+    const odd = merge([{ ...HOUR, dewPointC: 3, gustMetresPerSecond: 1, precipMm: 0, precipKind: 'snow' }]);
+    expect(odd).toMatchObject({
+      missing: [],
+      hour: { atMs: FROM, airTempC: -6, dewPointC: -6, gustMetresPerSecond: 4, precipKind: 'none' },
+    });
+    const { gustMetresPerSecond: _g, windFromDeg: _w, pressureHpa: _p, ...bare } = HOUR;
+    expect(merge([{ ...bare, precipMm: 1, precipKind: 'rain' }])?.hour).toMatchObject({
+      gustMetresPerSecond: 4,
+      windFromDeg: 0,
+      pressureHpa: 1013.25,
+      precipKind: 'rain',
+    });
+    expect(merge([{ ...HOUR, gustMetresPerSecond: 9 }])?.hour?.gustMetresPerSecond).toBe(9);
+  });
+
   it('carry the snow that lies on, and name what falls by the air where nobody does', () => {
     const { snowDepthCm: _, precipKind: __, ...bare } = HOUR;
     const falling = { ...bare, precipMm: 1 };
@@ -289,6 +316,23 @@ describe('what was seen out of the door', () => {
     expect(off.slice(0, 13).every((value, i) => i === 0 || value < (off[i - 1] ?? 0))).toBe(true);
     expect(off[6]).toBeCloseTo(4 / Math.E, 9);
     expect(hours[13]).toEqual(ahead[13]);
+  });
+
+  it('changes nothing of what nobody looked at, nor before its hour', () => {
+    const windy = correctedCourse(ahead, seen({ atMs: FROM + 3 * MS_PER_HOUR, windMetresPerSecond: 9 }));
+    expect(windy.slice(0, 3)).toEqual(ahead.slice(0, 3));
+    expect(windy[3]?.windMetresPerSecond).toBe(9);
+    expect(windy.map(({ airTempC, cloudFraction }) => [airTempC, cloudFraction])).toEqual(
+      ahead.map(({ airTempC, cloudFraction }) => [airTempC, cloudFraction]),
+    );
+    // Three hours on a third of it is left.
+    expect((windy[6]?.windMetresPerSecond ?? NaN) - (ahead[6]?.windMetresPerSecond ?? NaN)).toBeCloseTo(
+      (9 - (ahead[3]?.windMetresPerSecond ?? NaN)) / Math.E,
+      9,
+    );
+    const clear = correctedCourse(ahead, seen({ cloudFraction: 0 }));
+    const off = (i: number): number => (clear[i]?.cloudFraction ?? NaN) - (ahead[i]?.cloudFraction ?? NaN);
+    expect(off(4)).toBeCloseTo(off(0) / Math.E, 9);
   });
 
   it('carries the damp along with the air', () => {
