@@ -8,7 +8,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
 }) => {
   await page.goto('/kit');
   await expect(page.getByRole('region', { name: 'To see to this evening' })).toContainText(
-    /Take Blue rinseless concentrate out of the van: −\d+\.\d °C tonight \(forecast\), it bears 1\.0 °C/,
+    /Take Blue rinseless concentrate out of the van: −\d+\.\d °C tonight \(forecast\), it keeps down to 1\.0 °C/,
   );
   await page.getByRole('button', { name: 'Add a product' }).click();
   const form = page.getByRole('dialog', { name: 'Add a product' });

@@ -41,7 +41,7 @@ export function warningTexts(warnings: KitWarnings, format: Format): string[] {
   return [
     ...freezing.map(
       ({ name, lowestStoreC }) =>
-        `Take ${name} out of the van: ${format.temp(coldestC ?? 0)} tonight (forecast), it bears ${format.temp(lowestStoreC ?? 0)}.`,
+        `Take ${name} out of the van: ${format.temp(coldestC ?? 0)} tonight (forecast), it keeps down to ${format.temp(lowestStoreC ?? 0)}.`,
     ),
     ...low.map(
       ({ name, leftMl, lowMl }) => `Buy ${name}: ${format.ml(leftMl)} left, low at ${format.ml(lowMl)}.`,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { type Finding, WAYS } from '@keen/core';
-import { wayBeside, wayText } from './way-words.js';
+import { wayBeside, wayName, wayText } from './way-words.js';
 
 describe('how a wash is cut up, in words', () => {
   it('is an instruction for every way but the whole car, each its own', () => {
@@ -18,6 +18,17 @@ describe('how a wash is cut up, in words', () => {
     ['dry-one-side-rinse', 'Rinse each part again'],
   ] as const)('%s says “%s”', (id, words) => {
     expect(wayText(id)).toContain(words);
+  });
+
+  it.each([
+    ['whole', 'the whole car at once'],
+    ['dry-one-side', 'one side at a time, drying'],
+    ['touch-two-panels', 'two panels at a time, from the hand on'],
+    ['soap-one-panel', 'one panel at a time, from the soap on'],
+    ['dry-one-panel-rinse', 'one panel at a time, drying, each rinsed just before'],
+    ['touch-one-side-soak', 'one side at a time, from the hand on, each soaked warm just before'],
+  ] as const)('%s has the name “%s”', (id, name) => {
+    expect(wayName(id)).toBe(name);
   });
 
   it('stands beside a verdict that does not say it already', () => {

@@ -154,7 +154,7 @@ describe('the words of the kit', () => {
       coldestC: -7,
     };
     expect(warningTexts(warnings, format)).toEqual([
-      'Take Foam out of the van: −7.0 °C tonight (forecast), it bears 1.0 °C.',
+      'Take Foam out of the van: −7.0 °C tonight (forecast), it keeps down to 1.0 °C.',
       'Buy Foam: 400 mL left, low at 600 mL.',
       'Launder Towels: 14 of 30 clean, no softener.',
     ]);
