@@ -48,7 +48,7 @@ export function BlockButton(props: BlockButtonProps) {
       {block.wash?.startedMs != null && <IconPlayerPlay size={14} aria-hidden />}
       {block.window && <Glyph glyph={ruleOf(block.window.limiting.ruleId).glyph} size={14} />}
       <span className={shared.blockName}>{name}</span>
-      {handsName && <span className={classes.blockHands}>{handsName}</span>}
+      {handsName && <span className={shared.blockHands}>{handsName}</span>}
       {block.window && (
         <span
           className={classes.comfort}

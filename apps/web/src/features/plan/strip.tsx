@@ -139,7 +139,7 @@ function LaneRow({
     <div className={classes.lane}>
       <div className={classes.laneName}>{lane.name}</div>
       <div
-        className={classes.track}
+        className={shared.track}
         data-lane={lane.id}
         data-used={blocks.length > 0 || undefined}
         data-from={strip.fromMs}
