@@ -123,7 +123,7 @@ function makeMorning(
     soil: state.soilByGroup,
     ledger: state.ledger,
     ahead: state.ahead,
-    askMembers: weather.members.length > 0 ? withWork(memberAsker(request, judges), rows) : undefined,
+    askMembers: withWork(memberAsker(request, judges), rows),
     windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
     target: state.target,
     season: {

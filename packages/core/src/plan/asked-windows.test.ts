@@ -10,7 +10,7 @@ const plain = (startHour: number, worth: number, methodId = 'a'): Window => {
   const one = window(startHour);
   return { ...one, methodId, isForemost: false, value: { ...one.value, totalMinor: worth } };
 };
-const alone = (of: Window): Candidate => ({ window: of, alone: null, inWay: null });
+const alone = (of: Window): Candidate => ({ window: of, less: null, inWay: null });
 const withWork = (of: Window): Window => ({
   ...of,
   extras: plainExtras(['underbody']),
@@ -58,7 +58,7 @@ describe('starts of an hour', () => {
     const other = { ...plain(9, 600, 'b'), wayId: 'whole' as const, placeC: null };
     const asks: (readonly [string, number])[] = [];
     const windows = ask(
-      [{ window: withWork(wash), alone: () => wash, inWay: () => withWork(wash) }, alone(other)],
+      [{ window: withWork(wash), less: () => alone(wash), inWay: () => withWork(wash) }, alone(other)],
       ({ methodId, extras }) => {
         asks.push([methodId, extras?.jobIds.length ?? 0]);
         return answer({ standing: extras?.jobIds.length ? 'no' : 'go' });
@@ -75,6 +75,21 @@ describe('starts of an hour', () => {
     ]);
   });
 
+  it('keep the work that was agreed on where only the rest does not go', () => {
+    const wash = { ...plain(9, 400), wayId: 'whole' as const, placeC: null };
+    const agreed: Candidate = {
+      window: { ...withWork(wash), extras: plainExtras(['underbody']) },
+      less: () => alone(wash),
+      inWay: null,
+    };
+    const both = { ...withWork(wash), extras: plainExtras(['underbody', 'top-up']) };
+    const [found] = ask([{ window: both, less: () => agreed, inWay: null }], ({ extras }) =>
+      answer({ standing: extras?.jobIds.includes('top-up') ? 'no' : 'go', blockedShare: null }),
+    );
+    expect(found?.extras.jobIds).toEqual(['underbody']);
+    expect(found).toMatchObject({ verdict: 'go', blockedShare: null, isForemost: true });
+  });
+
   it('go with their work in the way in which it was judged', () => {
     const wash = { ...plain(9, 400), wayId: 'whole' as const, placeC: -2 };
     const longer = { ...withWork(wash), wayId: 'dry-one-side' as const, endMs: at(12) };
@@ -82,7 +97,7 @@ describe('starts of an hour', () => {
       [
         {
           window: withWork(wash),
-          alone: () => wash,
+          less: () => alone(wash),
           inWay: ({ wayId, placeC }) => ({ ...longer, wayId, placeC }),
         },
       ],

@@ -22,13 +22,13 @@ interface Asking {
 
 /** A start as the members have it: with its work of the season as it was judged with it, or without where it does not go with it. */
 function ask(candidate: Candidate, askMembers: AskMembers): Candidate | Window {
-  const { window, alone, inWay } = candidate;
+  const { window, less, inWay } = candidate;
   const answer = askMembers(window);
   if (!answer) return { ...window, isForemost: true };
   const { standing, limiting, findings, blockedShare, failures, wayId, placeC } = answer;
   const hasGone = standing === 'go' || standing === 'go-if';
   // The longer visit was not looked at before.
-  if (!hasGone && alone) return { window: alone(), alone: null, inWay: null };
+  if (!hasGone && less) return less();
   const isSame = wayId === window.wayId && placeC === window.placeC;
   const asJudged = isSame || !inWay ? window : inWay({ wayId, placeC });
   const otherConditions = findings.filter(

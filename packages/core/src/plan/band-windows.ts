@@ -14,8 +14,8 @@ import type { Window } from './window.js';
 /** A start that goes, and what it would be otherwise. */
 export interface Candidate {
   readonly window: Window;
-  /** Without the work of the season in it; null: there is none. */
-  readonly alone: (() => Window) | null;
+  /** With less work of the season: what was agreed on, then none; null: there is none in it. */
+  readonly less: (() => Candidate) | null;
   /** With that work in another way of the wash; null: there is none. */
   readonly inWay: ((way: Pick<Window, 'wayId' | 'placeC'>) => Window) | null;
 }
@@ -98,15 +98,23 @@ class BandWindows {
     const { band, methodOf } = this.of;
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
     const wanted = workAt(this.input, this.place, { method: methodOf(band.methodId, cell), startMs });
-    if (wanted.length === 0) return { window: this.windowOf(cell, []), alone: null, inWay: null };
     const agreed = wanted.filter((job) => this.input.season?.agreed.includes(job));
-    const full = this.windowOf(cell, wanted);
+    const full = this.candidateWith(cell, wanted, agreed);
     // What takes more than it is worth is done only where it was agreed on.
-    const work = full.value.seasonMinor >= 0 ? wanted : agreed;
+    return full.window.value.seasonMinor >= 0 ? full : this.candidateWith(cell, agreed, agreed);
+  }
+
+  private candidateWith(
+    cell: Cell,
+    work: readonly SeasonJobRow[],
+    agreed: readonly SeasonJobRow[],
+  ): Candidate {
+    const fewer = work.length > agreed.length ? agreed : [];
+    const hasWork = work.length > 0;
     return {
-      window: work === wanted ? full : this.windowOf(cell, work),
-      alone: work.length > 0 ? () => this.windowOf(cell, []) : null,
-      inWay: (way) => this.windowOf({ ...cell, ...way }, work),
+      window: this.windowOf(cell, work),
+      less: hasWork ? () => this.candidateWith(cell, fewer, agreed) : null,
+      inWay: hasWork ? (way) => this.windowOf({ ...cell, ...way }, work) : null,
     };
   }
 

@@ -11,7 +11,7 @@ import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
 import type { Window } from './window.js';
 
-/** What is asked of the forecast's members: a start with its work of the season. */
+/** What is asked of a start: how it goes with its work of the season, and what the members say; null: the grid knows all there is. */
 export type AskMembers = (
   window: Pick<Window, 'placeId' | 'methodId' | 'startMs'> & Partial<Pick<Window, 'extras'>>,
 ) => AskedStart | null;

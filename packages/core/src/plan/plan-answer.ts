@@ -16,6 +16,7 @@ import {
   roomAt,
   windowAt,
   withoutExtras,
+  workCase,
   worthBase,
   worthInPlan,
 } from './plan-case.js';
@@ -237,7 +238,7 @@ function reasonFor(
   const shares = windows.map(({ blockedShare }) => blockedShare ?? 0);
   const failingShare = Math.min(...shares);
   if (failingShare > request.tolerableShare) return { kind: 'members', failingShare };
-  const there = car ? windows.map((window) => withoutExtras(window, { ...request, ...car })) : windows;
+  const there = car ? windows.map((window) => withoutExtras(window, workCase(car, request))) : windows;
   if (car && there.every((window) => !canBeHad(car, window, request))) return { kind: 'car-away' };
   if (there.every((window) => !hasRoom(request, window))) return { kind: 'room' };
   const options = around.of(vehicleId, period);
@@ -285,7 +286,7 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
     });
   const fixed = request.fixed.map((slot): FixedState => {
     const car = request.cars.find(({ vehicleId }) => vehicleId === slot.vehicleId);
-    const window = car ? (windowAt(car.windows, slot, { ...request, ...car }) ?? null) : null;
+    const window = car ? (windowAt(car.windows, slot, workCase(car, request)) ?? null) : null;
     const kept = request.bookings.find((booking) => keepsBooking(slot, booking, request.places));
     const period = {
       index: 0,

@@ -171,8 +171,13 @@ export function worthInPlan(
 const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequest['places']): boolean =>
   readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
 
-/** What a window is reckoned anew by when its work of the season changes. */
+/** What it takes to price a window again when its work of the season changes. */
 export type WorkCase = Pick<PlanCar, 'extrasOf'> & Pick<PlanRequest, 'prices'>;
+
+export const workCase = ({ extrasOf }: PlanCar, { prices }: Pick<PlanRequest, 'prices'>): WorkCase => ({
+  extrasOf,
+  prices,
+});
 
 /**
  * The same start with only some of its work of the season.
@@ -338,7 +343,7 @@ function optionsOf(
   const car = request.cars.find((candidate) => candidate.vehicleId === vehicleId);
   if (!car) return [];
   const base = { ...worthBase(car, period), agreed };
-  const shop: WorkCase = { extrasOf: car.extrasOf, prices: request.prices };
+  const shop = workCase(car, request);
   const planned = request.movable.filter((slot) => slot.vehicleId === vehicleId);
   const own = request.fixed
     .filter((slot) => slot.vehicleId === vehicleId)

@@ -27,7 +27,7 @@ function stepsOf({ id: jobId, minutes: inAll }: Job, jobs: readonly Job[], hasMe
  *
  * @param method as the shop does it, not cut up into parts yet
  * @param jobs with the shop's minutes, in the order in which they are done
- * @returns its figures anew; the same method where there is no such work
+ * @returns with all its figures; the same method where there is no such work
  */
 export function withSeasonWork(method: Method, jobs: readonly Job[]): Method {
   if (jobs.length === 0) return method;

@@ -29,11 +29,12 @@ export interface AskedStart extends Judgement {
   /** The way in which it goes, and the cold by which its bottles are taken. */
   readonly wayId: WayId;
   readonly placeC: number | null;
-  readonly blockedShare: number;
-  readonly failures: MemberFailures;
+  /** null: no member reaches so far. */
+  readonly blockedShare: number | null;
+  readonly failures: MemberFailures | null;
 }
 
-/** Asks the members of single starts; with `judges` that were shared only of those that go is everything looked at. */
+/** Asks the members of single starts, and judges those with work of the season; with `judges` that were shared only of those that go is everything looked at. */
 export function memberAsker(
   request: Circumstances & { readonly sites: readonly PlaceSite[] },
   shared?: BandJudges,
@@ -50,17 +51,12 @@ export function memberAsker(
     if (!site || !isMethodId(methodId)) return null;
     const band = judges(site, methodId, work);
     const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough, ways: 'all' });
+    const { wayId, placeC, judgement } = judged;
     const failures = band.failures(startMs, judged);
-    if (!failures) return null;
+    // The grid has judged it already; with work of the season nobody has.
+    if (!failures) return work?.length ? { wayId, placeC, blockedShare: null, failures, ...judgement } : null;
     const blockedShare = failedShare(failures);
     const situation = band.situation(startMs, judged.method);
-    const { wayId, placeC } = judged;
-    return {
-      wayId,
-      placeC,
-      blockedShare,
-      failures,
-      ...withForecast(judged.judgement, situation, blockedShare),
-    };
+    return { wayId, placeC, blockedShare, failures, ...withForecast(judgement, situation, blockedShare) };
   };
 }

@@ -1,3 +1,4 @@
+import { SEASON_JOBS } from '../season/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { METHODS } from '../method/index.js';
@@ -244,9 +245,28 @@ describe('members that do not reach so far', () => {
   });
 
   it('are not counted, and do not make a start fail', () => {
-    expect(ask([control, short])(at(10))?.failures.memberCount).toBe(2);
-    expect(ask([control, short])(at(50))?.failures.memberCount).toBe(1);
+    expect(ask([control, short])(at(10))?.failures?.memberCount).toBe(2);
+    expect(ask([control, short])(at(50))?.failures?.memberCount).toBe(1);
     expect(ask([control, short])(at(50))?.blockedShare).toBe(ask([control])(at(50))?.blockedShare);
+  });
+
+  it('are not needed to judge a start with its work of the season', () => {
+    const work = SEASON_JOBS.filter(({ id }) => id === 'polish');
+    const alone = ask([])({ ...at(10), work });
+    expect(alone).toMatchObject({ blockedShare: null, failures: null });
+    const judged = cellDetail(
+      {
+        ...circumstances(control, { vehicle: VEHICLE }),
+        place: GARAGE,
+        methodId: 'garage-rinseless',
+        control,
+        roadAhead: null,
+        work,
+      },
+      at(10).startMs,
+    );
+    expect([alone?.standing, alone?.wayId]).toEqual([judged.judgement.standing, judged.wayId]);
+    expect(ask([])(at(10))).toBeNull();
   });
 
   it('leave a start unasked where none of them reaches it', () => {

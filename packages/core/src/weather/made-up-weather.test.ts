@@ -30,8 +30,8 @@ function isAsEver({ kinds, ...found }: Summary, { kinds: expectedKinds, ...expec
     expect([name, Math.abs(found[name as keyof typeof found] - value) < 0.001]).toEqual([name, true]);
 }
 
-// The demo, its pictures and what is told of them rest on the made-up weather of a seed. There is no outside source for it: it is pinned as
-// it is, and whoever changes the model on purpose writes these figures anew.
+// The demo, its pictures and their captions rest on the made-up weather of a seed. There is no outside source for it: it is pinned as
+// it is, and a change of the model on purpose writes new figures here.
 describe('the made-up weather of a seed', () => {
   it('is the same as ever over a winter', () => {
     const winter = simulateWeather({

@@ -1,5 +1,5 @@
 import { Button } from '@mantine/core';
-import { ruleOf, type Window, type PlaceRecord, type VehicleAnswer } from '@keen/core';
+import { ruleOf, type Window, type PlaceRecord, type VehicleAnswer, type VehicleRecord } from '@keen/core';
 import { useDisclosure } from '@mantine/hooks';
 import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
@@ -17,20 +17,13 @@ interface AnswerCardProps {
   readonly best: Window;
   readonly vehicleName: string;
   readonly places: readonly PlaceRecord[] | undefined;
-  /** Absent: it is not to be planned from here, since it is being worked out anew. */
+  /** Absent: it is not to be planned from here, since it is being worked out again. */
   readonly onPlan?: () => void;
   readonly isPlanning?: boolean;
 }
 
 /** One car's answer: when, where, how, the reason; and on request why. */
-export function AnswerCard({
-  answer,
-  best,
-  vehicleName,
-  places,
-  onPlan,
-  isPlanning = false,
-}: AnswerCardProps) {
+function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning = false }: AnswerCardProps) {
   const format = useFormat();
   const [opened, { toggle }] = useDisclosure(false);
   const way = wayBeside(best.wayId, best.limiting);
@@ -80,3 +73,30 @@ export function AnswerCard({
     </article>
   );
 }
+
+interface AnswerCardsProps {
+  readonly answers: readonly VehicleAnswer[];
+  readonly vehicles: readonly VehicleRecord[] | undefined;
+  readonly places: readonly PlaceRecord[] | undefined;
+  /** Absent: none of them is to be planned from here. */
+  readonly onPlan?: (answer: VehicleAnswer) => void;
+  /** The car that is being planned just now. */
+  readonly planningId?: string;
+}
+
+/** The answers of those cars that have one. */
+export const AnswerCards = ({ answers, vehicles, places, onPlan, planningId }: AnswerCardsProps) =>
+  answers.map(
+    (answer) =>
+      answer.best && (
+        <AnswerCard
+          key={answer.vehicleId}
+          answer={answer}
+          best={answer.best}
+          vehicleName={nameOf(vehicles, answer.vehicleId)}
+          places={places}
+          {...(onPlan ? { onPlan: () => onPlan(answer) } : {})}
+          isPlanning={planningId === answer.vehicleId}
+        />
+      ),
+  );

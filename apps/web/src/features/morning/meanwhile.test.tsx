@@ -68,7 +68,7 @@ describe('while the morning is worked out', () => {
     const answer = { vehicleId: 'b', standing: 'due', due, soil, best: best(26) } as unknown as VehicleAnswer;
     const last = { nowMs: NOW - 20 * HOUR, source: 's', issuedMs: 0, memberCount: 1, answers: [answer] };
     shown({ early: [], last });
-    expect(await screen.findByRole('heading', { name: /As it was on .*16:00.*anew/ })).toBeTruthy();
+    expect(await screen.findByRole('heading', { name: /As it was on .*16:00.*again/ })).toBeTruthy();
     expect(screen.getByRole('heading', { name: /^Tomorrow/ })).toBeTruthy();
     expect(screen.getByRole('article', { name: 'Second car' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Plan it' })).toBeNull();

@@ -5,7 +5,7 @@ import { useFormat } from '../../format/use-format.js';
 import { Loading } from '../../parts/states.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
-import { AnswerCard } from './answer-card.js';
+import { AnswerCards } from './answer-card.js';
 import classes from './morning.module.css';
 import { dueText, groupAnswers, stillAhead } from './morning-view.js';
 
@@ -40,27 +40,16 @@ export function Meanwhile({ soFar, progress, vehicles, places, washes, nowMs }: 
               </li>
             ))}
           </ul>
-          <p className={classes.anew}>Who washes which car when is settled once all of them are done.</p>
+          <p className={classes.again}>Who washes which car when is settled once all of them are done.</p>
         </section>
       )}
       {last && before.length > 0 && (
         <section className={classes.group}>
-          <h2>As it was on {format.dayTime(last.nowMs)}, being worked out anew</h2>
+          <h2>As it was on {format.dayTime(last.nowMs)}, being worked out again</h2>
           {groupAnswers({ ...last, nowMs, answers: before }, format).days.map(({ key, title, answers }) => (
             <div key={key} className={classes.group}>
               <h3>{title}</h3>
-              {answers.map(
-                (answer) =>
-                  answer.best && (
-                    <AnswerCard
-                      key={answer.vehicleId}
-                      answer={answer}
-                      best={answer.best}
-                      vehicleName={nameOf(vehicles, answer.vehicleId)}
-                      places={places}
-                    />
-                  ),
-              )}
+              <AnswerCards answers={answers} vehicles={vehicles} places={places} />
             </div>
           ))}
         </section>

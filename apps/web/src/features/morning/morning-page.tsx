@@ -14,7 +14,7 @@ import { Page } from '../../parts/page.js';
 import { Failed, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
-import { AnswerCard } from './answer-card.js';
+import { AnswerCards } from './answer-card.js';
 import classes from './morning.module.css';
 import { bodyGrade, dueText, groupAnswers, leadText, withoutPlanned } from './morning-view.js';
 import { Meanwhile } from './meanwhile.js';
@@ -88,8 +88,9 @@ export function MorningPage() {
     >
       <CurrentRunLink />
       {progress && (
-        <p className={classes.anew} role="status">
-          As it was at {format.time(view.nowMs)}; being worked out anew, {Math.round(progress.share * 100)} %.
+        <p className={classes.again} role="status">
+          As it was at {format.time(view.nowMs)}; being worked out again, {Math.round(progress.share * 100)}{' '}
+          %.
         </p>
       )}
       <SkyStrip />
@@ -100,20 +101,13 @@ export function MorningPage() {
       {days.map(({ key, title, answers }) => (
         <section key={key} className={classes.group}>
           <h2>{title}</h2>
-          {answers.map(
-            (answer) =>
-              answer.best && (
-                <AnswerCard
-                  key={answer.vehicleId}
-                  answer={answer}
-                  best={answer.best}
-                  vehicleName={nameOf(vehicles, answer.vehicleId)}
-                  places={places}
-                  onPlan={() => planBest(answer)}
-                  isPlanning={plan.isPending && plan.variables.vehicleId === answer.vehicleId}
-                />
-              ),
-          )}
+          <AnswerCards
+            answers={answers}
+            vehicles={vehicles}
+            places={places}
+            onPlan={planBest}
+            planningId={plan.isPending ? plan.variables.vehicleId : undefined}
+          />
         </section>
       ))}
       {noWindow.length > 0 && (
