@@ -5,7 +5,9 @@ import { SECTION_NAMES } from './way-words.js';
 
 export const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[panel] : 'car');
 /** "you work two panels at a time, each rinsed just before": what the remedy asks of the hands. */
-export function workedSo({ section = 'one-panel', before }: Finding): string {
+export function workedSo({ section = 'one-panel', before, remedy }: Finding): string {
+  if (remedy === 'lower-only') return 'you wash the lower body only';
+  if (remedy === 'upper-only') return 'you wash the upper body only';
   const first =
     before === 'rinse'
       ? ', each rinsed just before you touch it'
@@ -18,6 +20,8 @@ const WAYS: ReadonlySet<Finding['remedy']> = new Set([
   'smaller-section',
   'rinse-each-part',
   'soak-each-part',
+  'lower-only',
+  'upper-only',
 ]);
 export const isInOtherWay = ({ level, remedy }: Finding): boolean =>
   level === 'condition' && WAYS.has(remedy);

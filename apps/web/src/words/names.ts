@@ -199,6 +199,7 @@ export const LEFTOVER_NAMES: Readonly<Record<Leftover, string>> = {
   arches: 'arches',
   'deep-wheels': 'deep wheels',
   underbody: 'underbody',
+  uppers: 'upper body',
   lowers: 'lower body',
   vents: 'vents and gaps',
   bugs: 'bugs',

@@ -16,6 +16,8 @@ describe('how a wash is cut up, in words', () => {
     ['soap-one-panel', 'Do one panel at a time from the soap on'],
     ['touch-one-side-soak', 'Soak each part with warm water'],
     ['dry-one-side-rinse', 'Rinse each part again'],
+    ['lower-only', 'Wash the lower body only'],
+    ['upper-only', 'Wash the upper body only'],
   ] as const)('%s says “%s”', (id, words) => {
     expect(wayText(id)).toContain(words);
   });
@@ -27,6 +29,8 @@ describe('how a wash is cut up, in words', () => {
     ['soap-one-panel', 'one panel at a time, from the soap on'],
     ['dry-one-panel-rinse', 'one panel at a time, drying, each rinsed just before'],
     ['touch-one-side-soak', 'one side at a time, from the hand on, each soaked warm just before'],
+    ['lower-only', 'the lower body only'],
+    ['upper-only', 'the upper body only'],
   ] as const)('%s has the name “%s”', (id, name) => {
     expect(wayName(id)).toBe(name);
   });
@@ -42,6 +46,7 @@ describe('how a wash is cut up, in words', () => {
     };
     expect(wayBeside('dry-two-panels', wear)).toContain('Dry two panels at a time');
     expect(wayBeside('dry-two-panels', { ...wear, remedy: 'smaller-section' })).toBeNull();
+    expect(wayBeside('lower-only', { ...wear, remedy: 'lower-only' })).toBeNull();
     expect(wayBeside('whole', wear)).toBeNull();
   });
 

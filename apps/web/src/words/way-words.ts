@@ -47,8 +47,21 @@ const BEFORE_NAMES: Readonly<Record<string, string>> = {
   soak: ', each soaked warm just before',
 };
 
+/** Half of the car alone, by a name and as an instruction. */
+const HALF_NAMES: Partial<Record<WayId, string>> = {
+  'lower-only': 'the lower body only',
+  'upper-only': 'the upper body only',
+};
+const HALF_TEXTS: Partial<Record<WayId, string>> = {
+  'lower-only':
+    'Wash the lower body only: flanks below the trim, front, rear, wheels and underneath. Leave roof, glass and bonnet dry.',
+  'upper-only': 'Wash the upper body only: leave the lowers and the wheels as they are, and touch nothing there.',
+};
+
 /** The same by a name: "two panels at a time, from the hand on". */
 export function wayName(wayId: WayId): string {
+  const half = HALF_NAMES[wayId];
+  if (half) return half;
   const cut = CUT.exec(wayId)?.groups;
   if (!cut) return 'the whole car at once';
   const section = SECTION_NAMES[cut.section as SectionId];
@@ -57,6 +70,8 @@ export function wayName(wayId: WayId): string {
 
 /** How this wash is cut up, as an instruction; null: it is done on the whole car. */
 export function wayText(wayId: WayId | null | undefined): string | null {
+  const half = wayId ? HALF_TEXTS[wayId] : undefined;
+  if (half) return half;
   const cut = CUT.exec(wayId ?? '')?.groups;
   if (!cut) return null;
   const section = SECTION_NAMES[cut.section as SectionId];
@@ -75,6 +90,8 @@ const SAYS_IT: ReadonlySet<Finding['remedy']> = new Set([
   'smaller-section',
   'rinse-each-part',
   'soak-each-part',
+  'lower-only',
+  'upper-only',
 ]);
 
 export const isSaidByWay = (remedy: Finding['remedy']): boolean => SAYS_IT.has(remedy);

@@ -1,6 +1,6 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
-import { type Method, removedBy, type WashStep } from '../method/index.js';
+import { type Method, removedBy, washedBy, type WashStep } from '../method/index.js';
 import {
   type ByGroup,
   type CarZone,
@@ -11,10 +11,12 @@ import {
   type ZoneGroup,
   ZONE_OF_PANEL,
 } from '../vehicle/index.js';
-import type { LaidCoat, RunRecord, WashFound, WashRecord } from './wash-record.js';
+import type { LaidCoat, Predicted, RunRecord, WashFound, WashRecord } from './wash-record.js';
 
 /** What is read of a wash to tell what it changed. */
 export interface DoneWash extends Pick<WashRecord, 'methodId' | 'startMs' | 'minutes' | 'extras'> {
+  /** The way in which it was planned. */
+  readonly predicted?: Pick<Predicted, 'wayId'> | null;
   readonly found:
     | (Pick<WashFound, 'spots' | 'laid' | 'behaviour'> & { readonly run?: Pick<RunRecord, 'steps'> })
     | null;
@@ -120,10 +122,11 @@ const sealed = (steps: readonly WashStep[]): LaidCoat[] =>
  * What did this wash change?
  *
  * @param wash done
- * @param method as the shop does it, with its products
+ * @param shops the method as the shop does it, with its products
  * @returns by the steps that its run did; for a wash that was logged without a run, by all steps of its method
  */
-export function washEffect(wash: DoneWash, method: Method): WashEffect {
+export function washEffect(wash: DoneWash, shops: Method): WashEffect {
+  const method = washedBy(shops, wash.predicted?.wayId ?? null);
   const { found, methodId } = wash;
   const run = found?.run;
   const steps = run ? stepsDone(method.steps, run) : method.steps;

@@ -1,13 +1,13 @@
 import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
-import { shortestMinutes } from './dwell-minutes.js';
 import { productMinorOf } from './describe-method.js';
+import { onlyHalf } from './half-wash.js';
 import { sumOf } from './plain-sum.js';
 import { workAside } from './season-work.js';
 import { partShare, type Part, partsOf } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy, type WashStep } from './wash-step.js';
-import { shareOfProduct } from './step-product.js';
+import { ofShare } from './step-share.js';
 import type { Before, Way } from './way-id.js';
 import { isBody, startOf, usualWay } from './way.js';
 
@@ -44,20 +44,12 @@ function beforeStep(steps: readonly WashStep[], before: Before): WashStep[] {
   return rinse ? [{ ...rinse, groups: ['upper', 'lower'], removes: {} }] : [];
 }
 
-/** A step on one part of the car, with its share of minutes and water. */
+/** A step on one part of the car. */
 function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | null {
   const share = partShare(part, step.groups);
   if (share === 0) return null;
-  // However small the part is, what was put on it has to work as long.
-  const waitMinutes = Math.min(step.minutes, shortestMinutes(step));
-  return {
-    ...step,
-    minutes: (step.minutes - waitMinutes) * share + waitMinutes + extraMinutes,
-    litres: step.litres * share,
-    ...(step.mixLitres === undefined ? {} : { mixLitres: step.mixLitres * share }),
-    ...(step.product ? { product: shareOfProduct(step.product, share) } : {}),
-    part: part.id,
-  };
+  const done = ofShare(step, share);
+  return { ...done, minutes: done.minutes + extraMinutes, part: part.id };
 }
 
 /** The same steps with those from `from` on done part by part. */
@@ -87,9 +79,11 @@ function unrolled(method: Method, steps: readonly WashStep[], way: Way): WashSte
  * The method cut up in one of its ways: the steps as they are really done one after the other, and minutes, paid seconds and litres of
  * these.
  *
- * @returns the method with its steps unrolled; salt taken off is that of the method, whose parts are the whole car in the end
+ * @returns the method with its steps unrolled; salt taken off is that of the method, whose parts are the whole car in the end, or of the half
+ * that alone is washed
  */
 export function inWay(method: Method, way: Way): Method {
+  if (way.only !== null) return { ...inUsualWay(onlyHalf(method, way.only)), wayId: way.id };
   const plain = method.plainSteps ?? method.steps;
   const { before, own, after } = workAside(plain);
   const steps = way.from === 'nothing' ? plain : [...before, ...unrolled(method, own, way), ...after];

@@ -38,6 +38,7 @@ export const LEFTOVERS = [
   'arches',
   'deep-wheels',
   'underbody',
+  'uppers',
   'lowers',
   'vents',
   'bugs',

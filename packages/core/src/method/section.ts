@@ -99,14 +99,22 @@ export function piecesOf(partId: PartId): readonly Piece[] {
 const LOW_PANELS: ReadonlySet<PanelId> = new Set(['left', 'right', 'front', 'rear']);
 const HIGH_PANELS: ReadonlySet<PanelId> = new Set(['roof', 'windscreen', 'bonnet', 'boot', 'left', 'right']);
 
-/** Does work on these groups of zones touch that panel? Flanks belong to both halves of the body. */
+/** Share of a panel that work on these groups of zones goes over: each half of the body has its half of a flank (judgement). */
+export function reachedShare(groups: readonly ZoneGroup[], panel: PanelId): number {
+  const isHigh = HIGH_PANELS.has(panel);
+  const isLow = LOW_PANELS.has(panel);
+  const each = isHigh && isLow ? 0.5 : 1;
+  return (groups.includes('upper') && isHigh ? each : 0) + (groups.includes('lower') && isLow ? each : 0);
+}
+
+/** Does work on these groups of zones touch that panel? */
 export const touchesPanel = (groups: readonly ZoneGroup[], panel: PanelId): boolean =>
-  (groups.includes('upper') && HIGH_PANELS.has(panel)) || (groups.includes('lower') && LOW_PANELS.has(panel));
+  reachedShare(groups, panel) > 0;
 
 /** Surface that work on these groups goes over in one part, m² of a saloon: shares are the same on every body (judgement). */
 export const piecesM2 = (pieces: readonly Piece[], groups: readonly ZoneGroup[]): number =>
   pieces.reduce(
-    (sum, { panel, share }) => (touchesPanel(groups, panel) ? sum + share * panelM2('saloon', panel) : sum),
+    (sum, { panel, share }) => sum + share * reachedShare(groups, panel) * panelM2('saloon', panel),
     0,
   );
 

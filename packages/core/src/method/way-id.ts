@@ -5,14 +5,23 @@ export type LoopFrom = 'nothing' | 'drying' | 'touch' | 'soap';
 /** Warm water before each part is touched: a rinse of the place's, or a pass from the bucket. */
 export type Before = 'rinse' | 'soak' | null;
 
+/** Half of the body that is washed alone; the lower one with wheels, arches and underbody. */
+export type Half = 'lower' | 'upper';
+
 /** How a wash is cut up, so that nothing waits too long. */
 export interface Way {
   readonly id: WayId;
   readonly from: LoopFrom;
   readonly section: SectionId;
   readonly before: Before;
+  /** The half that is washed; null: the whole car is. */
+  readonly only: Half | null;
 }
 
 export type Cut = Exclude<SectionId, 'whole-car'>;
 export type LoopName = 'dry' | 'touch' | 'soap';
-export type WayId = 'whole' | `${LoopName}-${Cut}` | `${LoopName}-${Cut}-${Exclude<Before, null>}`;
+export type WayId =
+  | 'whole'
+  | `${Half}-only`
+  | `${LoopName}-${Cut}`
+  | `${LoopName}-${Cut}-${Exclude<Before, null>}`;

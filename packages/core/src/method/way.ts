@@ -3,9 +3,9 @@ import { SECTION_IDS } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { workAside } from './season-work.js';
 import type { WashStep } from './wash-step.js';
-import type { Before, Cut, LoopFrom, LoopName, Way, WayId } from './way-id.js';
+import type { Before, Cut, Half, LoopFrom, LoopName, Way, WayId } from './way-id.js';
 
-const WHOLE: Way = { id: 'whole', from: 'nothing', section: 'whole-car', before: null };
+const WHOLE: Way = { id: 'whole', from: 'nothing', section: 'whole-car', before: null, only: null };
 const CUTS = SECTION_IDS.filter((id): id is Cut => id !== 'whole-car');
 const LOOP_FROM: Readonly<Record<LoopName, LoopFrom>> = { dry: 'drying', touch: 'touch', soap: 'soap' };
 
@@ -14,7 +14,9 @@ const way = (name: LoopName, section: Cut, before: Before = null): Way => ({
   from: LOOP_FROM[name],
   section,
   before,
+  only: null,
 });
+const halfWay = (half: Half): Way => ({ ...WHOLE, id: `${half}-only`, only: half });
 
 /** Every way that there is, the least bother first. */
 export const WAYS: readonly Way[] = [
@@ -27,6 +29,8 @@ export const WAYS: readonly Way[] = [
     way('touch', section, 'rinse'),
     way('touch', section, 'soak'),
   ]),
+  halfWay('lower'),
+  halfWay('upper'),
 ];
 export const WAY_IDS: readonly WayId[] = WAYS.map(({ id }) => id);
 const BY_ID = new Map<string, Way>(WAYS.map((one) => [one.id, one]));
@@ -74,13 +78,22 @@ export const startOf = (steps: readonly WashStep[], from: LoopFrom): number => {
   return from === 'soap' ? soapFrom(steps) : touchFrom(steps);
 };
 
-/** The ways in which a method can be done, the usual one first and then with ever more bother. */
+/** May somebody wash this half of the body alone? A machine does what it does, and a strip is for all of the paint. */
+const canBeHalved = ({ strips, drying, ceilingGrade, steps }: Method, half: Half): boolean =>
+  !strips &&
+  drying.kind === 'wiped' &&
+  ceilingGrade.upper > 0 &&
+  ceilingGrade.lower > 0 &&
+  steps.some(({ groups, removes }) => groups.includes(half) && (removes[half] ?? 0) > 0);
+
+/** The ways in which a method can be done, the usual one first and then with ever more bother; a half of the car last. */
 export function waysOf(method: Method): readonly Way[] {
   const { own: steps } = workAside(method.plainSteps ?? method.steps);
   if (method.drying.kind === 'left') return [WHOLE];
   const isCut = method.usualSection !== 'whole-car';
   const hasRinse = !method.strips && steps.some(({ id }) => id === 'rinse');
-  return WAYS.filter(({ from, section, before }) => {
+  return WAYS.filter(({ from, section, before, only }) => {
+    if (only !== null) return canBeHalved(method, only);
     if (from === 'nothing') return !isCut;
     if (from === 'drying' && isCut) return false;
     if (startOf(steps, from) < 0) return false;

@@ -26,16 +26,18 @@ const firstAhead = ({ ahead }: MorningCase): number => ahead[0]?.atMs ?? NaN;
 
 /** Active hours that each start would save, worked out once for each method, for the hours in which it goes anywhere. */
 export function savedBy(input: MorningCase): SavedBy {
-  const byMethod = new Map<string, readonly number[]>();
+  const made = new Map<string, readonly number[]>();
   return (method) => {
-    const known = byMethod.get(method.id);
+    // Every way of the whole car takes the same off.
+    const key = [method.id, ...Object.values(method.removes)].join(' ');
+    const known = made.get(key);
     if (known) return known;
     const hours = input.bands
       .filter(({ methodId }) => methodId === method.id)
       .flatMap(({ cells }) => cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs))
       .map(({ startMs }) => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR));
     const saved = activeHoursSaved(input.ledger, input.ahead, method.removes, new Set(hours));
-    byMethod.set(method.id, saved);
+    made.set(key, saved);
     return saved;
   };
 }
@@ -71,8 +73,7 @@ function workAt(
 
 /** Makes the windows of one band. */
 class BandWindows {
-  private readonly plain: Method;
-  private readonly saved: readonly number[];
+  private readonly saved = new Map<Method, readonly number[]>();
   private readonly isIndoors: boolean;
   private readonly extras = new Map<Method, Extras>();
 
@@ -81,8 +82,6 @@ class BandWindows {
     private readonly place: Place,
     private readonly of: BandCase,
   ) {
-    this.plain = of.methodOf(of.band.methodId, {});
-    this.saved = of.savedOf(this.plain);
     this.isIndoors = place.climate.kind === 'heated' || place.climate.kind === 'unheated';
   }
 
@@ -128,13 +127,15 @@ class BandWindows {
     const whole = work.length > 0 ? methodOf(band.methodId, cell, work) : method;
     const extras = this.extras.get(whole) ?? visitExtras(work, { place, alone: method, whole });
     this.extras.set(whole, extras);
+    const saved = this.saved.get(method) ?? this.of.savedOf(method);
+    this.saved.set(method, saved);
     const windChillC = this.isIndoors ? null : (input.windChillC[i] ?? null);
     const value = washValue({
       extras,
       place,
       method,
       prices: input.prices,
-      activeHoursSaved: this.saved[i] ?? 0,
+      activeHoursSaved: saved[i] ?? 0,
       windChillC,
       gradeAtContact: gradeAtContact(method, input.soil),
       queueMinutes: place.queue ? queueMinutes(place, localTime(startMs, place.timeZone)) : 0,
@@ -158,7 +159,7 @@ class BandWindows {
       isWash: method.scope === 'wash',
       isWanted:
         method.scope === 'wash' && (due.wants === 'any' || method.contact === (due.wants === 'contact')),
-      activeHoursSaved: this.saved[i] ?? 0,
+      activeHoursSaved: saved[i] ?? 0,
       extras,
       coldMinorPerMinute: coldPerMinute(windChillC, input.prices),
       leavesBare: method.leavesBare,

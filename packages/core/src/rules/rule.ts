@@ -65,6 +65,8 @@ export type RemedyId =
   | 'smaller-section'
   | 'rinse-each-part'
   | 'soak-each-part'
+  | 'lower-only'
+  | 'upper-only'
   | 'wipe-gaps'
   | 'lined-gloves'
   | 'grit-run-off'

@@ -18,13 +18,17 @@ const vehicleFacts = ({
 }: VehicleRecord) => vehicle;
 
 /** What is read of a done wash; one that is marked done before its minutes have passed is over now. */
-function doneWash({ methodId, startMs, minutes, extras, found }: WashRecord, nowMs: number): DoneWash {
+function doneWash(
+  { methodId, startMs, minutes, extras, found, predicted }: WashRecord,
+  nowMs: number,
+): DoneWash {
   const run = found?.run && { steps: found.run.steps };
   return {
     methodId,
     startMs,
     minutes: Math.min(minutes, Math.max(0, (nowMs - startMs) / MS_PER_MINUTE)),
     extras,
+    ...(predicted?.wayId ? { predicted: { wayId: predicted.wayId } } : {}),
     found: found && {
       spots: found.spots,
       laid: found.laid,

@@ -161,6 +161,16 @@ export class BandJudge {
     fails: WaterOutcome,
     blocked: ReadonlySet<RuleId>,
   ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
+    return this.inParts(plain, startMs, fails, blocked) ?? this.lowerOnly(plain, startMs);
+  }
+
+  /** The whole car by parts. */
+  private inParts(
+    plain: Method,
+    startMs: number,
+    fails: WaterOutcome,
+    blocked: ReadonlySet<RuleId>,
+  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
     const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
     // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
     const strongest = groups.filter(([first]) => first?.before !== null);
@@ -173,6 +183,16 @@ export class BandJudge {
       if (found) return { ...found, way };
     }
     return null;
+  }
+
+  /** What fails above, under the open sky, need not fail on the lower body, where most of the salt is, and half of it takes half the time. */
+  private lowerOnly(
+    plain: Method,
+    startMs: number,
+  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
+    const way = this.ways.find(({ only }) => only === 'lower');
+    const found = way && this.inOtherWay(this.caseOf(plain, way), startMs);
+    return found ? { ...found, way } : null;
   }
 
   /** By which rules the smallest parts fail: what waits too long in them waits too long in larger ones. */

@@ -4,7 +4,7 @@ import {
   partsOf,
   piecesOf,
   STEP_KINDS,
-  touchesPanel,
+  reachedShare,
   type WashStep,
 } from '../method/index.js';
 import { lastWater, type Place } from '../place/index.js';
@@ -127,8 +127,11 @@ function eventsOf(of: WashCase, panel: Panel, slot: Slot, limits: WaterLimits): 
 function slotsOf(of: WashCase): { slot: Slot; panel: Panel['id']; part: Part['id'] | undefined }[] {
   const { bodyClass } = of.vehicle;
   return timedSteps(of.method).flatMap(({ step, fromMinute }, index) => {
-    const pieces = piecesOf(step.part ?? 'whole-car').filter(({ panel }) => touchesPanel(step.groups, panel));
-    const m2Of = ({ panel, share }: (typeof pieces)[number]): number => panelM2(bodyClass, panel) * share;
+    const pieces = piecesOf(step.part ?? 'whole-car').filter(
+      ({ panel }) => reachedShare(step.groups, panel) > 0,
+    );
+    const m2Of = ({ panel, share }: (typeof pieces)[number]): number =>
+      panelM2(bodyClass, panel) * share * reachedShare(step.groups, panel);
     const m2 = pieces.reduce((sum, piece) => sum + m2Of(piece), 0);
     let done = 0;
     return pieces.map((piece) => {
