@@ -24,7 +24,7 @@ import {
   Validate,
   ValidateIf,
 } from 'class-validator';
-import { OpenHoursConstraint, OpenSpanDto } from '../places/place.dto.js';
+import { OpenHoursConstraint, OpenSpanDto } from '../places/open-hours.dto.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const isGiven = (_: unknown, value: unknown): boolean => value !== null;

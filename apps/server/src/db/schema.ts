@@ -20,6 +20,7 @@ import {
   TAPS,
   WASH_STATUSES,
   WATER_BEHAVIOURS,
+  type FinishAt,
   type OpenSpan,
   type Place,
   type PlaceClimate,
@@ -110,6 +111,7 @@ export const places = sqliteTable('place', {
   forbids: text('forbids', { mode: 'json' }).$type<readonly SiteRule[]>().notNull().default([]),
   travelMinutes: real('travel_minutes').notNull(),
   carsAtOnce: integer('cars_at_once').notNull().default(1),
+  finishAt: text('finish_at', { mode: 'json' }).$type<FinishAt | null>(),
   removedMs,
 });
 

@@ -3,6 +3,7 @@ import {
   EVEN_WEEK,
   type Hands,
   type Place,
+  type PlaceRecord,
   type Queue,
   type SeasonJobId,
   type Vehicle,
@@ -43,10 +44,7 @@ export const DEMO_HANDS: readonly Hands[] = [
   },
 ];
 
-export interface NamedPlace extends Place {
-  readonly name: string;
-  readonly notes: string;
-}
+export type NamedPlace = Omit<PlaceRecord, 'finishAt'> & Partial<Pick<PlaceRecord, 'finishAt'>>;
 
 export interface NamedVehicle extends Vehicle {
   readonly name: string;
@@ -165,6 +163,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: BAY_QUEUE,
     forbids: [],
     travelMinutes: 9,
+    finishAt: { placeId: 'heated-unit', driveMinutes: 5 },
     carsAtOnce: 2,
   },
   {

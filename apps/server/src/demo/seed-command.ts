@@ -11,7 +11,7 @@ import {
   seasonStartMs,
   answerTo,
   KEEP_NOTHING,
-  placeFacts,
+  shopPlaces,
   carFacts,
   shelfOf,
   type ShopFacts,
@@ -96,7 +96,7 @@ async function seed(): Promise<void> {
   const eveningMs = startOfHourMs(nowMs) - LOOKED_HOURS_AGO * MS_PER_HOUR;
   const [control = []] = (await station.newestForecast(eveningMs)).members;
   const evening: ShopFacts = {
-    places: DEMO_PLACES.map(placeFacts),
+    places: shopPlaces(DEMO_PLACES),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,

@@ -8,7 +8,7 @@ import {
   DEFAULT_PRICES,
   DEFAULT_SEASON,
   MS_PER_HOUR,
-  placeFacts,
+  shopPlaces,
   type WeekQuestion,
   simulateWeather,
 } from '@keen/core';
@@ -28,7 +28,7 @@ function job(seed: number): WeekQuestion {
   const observedHours = 24 * 10;
   return {
     kind: 'week',
-    places: DEMO_PLACES.map(placeFacts),
+    places: shopPlaces(DEMO_PLACES),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,

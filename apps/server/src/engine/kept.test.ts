@@ -16,7 +16,7 @@ import {
   MS_PER_HOUR,
   type OfCar,
   type Place,
-  placeFacts,
+  shopPlaces,
   type PlanNotes,
   simulateWeather,
 } from '@keen/core';
@@ -34,7 +34,7 @@ const weather = (startMs: number, hourCount: number, seed: number) =>
 
 /** Of the demo, with a single method each. */
 const placeOf = (kind: Place['kind'], methodId: string): Place => {
-  const place = DEMO_PLACES.map(placeFacts).find((one) => one.kind === kind);
+  const place = shopPlaces(DEMO_PLACES).find((one) => one.kind === kind);
   if (!place) throw new Error(`the demo has no ${kind}`);
   return { ...place, methods: [{ methodId, priceMinor: 0 }] };
 };

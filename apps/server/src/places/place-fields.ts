@@ -44,6 +44,7 @@ export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
     tariff: null,
     queue: null,
     forbids: [],
+    finishAt: null,
     ...dto,
     carsAtOnce: dto.carsAtOnce ?? 1,
     climate: climateOf(dto.climate),

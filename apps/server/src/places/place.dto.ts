@@ -6,6 +6,7 @@ import {
   type SiteRule,
   TAPS,
   type Tap,
+  MOST_DRIVE_MINUTES,
   MOST_MINOR,
 } from '@keen/core';
 import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
@@ -29,10 +30,8 @@ import {
   Validate,
   ValidateIf,
   ValidateNested,
-  type ValidationArguments,
-  ValidatorConstraint,
-  type ValidatorConstraintInterface,
 } from 'class-validator';
+import { OpenHoursConstraint, OpenSpanDto } from './open-hours.dto.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const WATER_ORIGINS = ['measured', 'estimated', 'default'] as const;
@@ -55,6 +54,12 @@ export class TariffDto {
   @IsInt() @Min(0) @Max(MOST_MINOR) blockPriceMinor: number;
   @IsNumber() @Min(1) @Max(36_000) blockSeconds: number;
   @IsBoolean() pausable: boolean;
+}
+
+/** A second place and the drive to it. */
+export class FinishAtDto {
+  @IsString() @IsNotEmpty() placeId: string;
+  @IsNumber() @Min(0) @Max(MOST_DRIVE_MINUTES) driveMinutes: number;
 }
 
 /** Minutes of waiting by hour of the day. */
@@ -100,35 +105,6 @@ export class ShelterDto {
   @ValidateNested({ each: true })
   @Type(() => OpeningDto)
   openings?: OpeningDto[];
-}
-
-export class OpenSpanDto {
-  openMinute: number;
-  closeMinute: number;
-}
-
-const isMinute = (value: unknown): boolean =>
-  Number.isInteger(value) && Number(value) >= 0 && Number(value) <= 1440;
-
-/** Each weekday is closed (null) or has exactly an opening and a closing minute. */
-@ValidatorConstraint({ name: 'openHours' })
-export class OpenHoursConstraint implements ValidatorConstraintInterface {
-  validate(value: unknown): boolean {
-    return (
-      Array.isArray(value) &&
-      value.length === 7 &&
-      value.every((span: unknown) => {
-        if (span === null) return true;
-        if (typeof span !== 'object') return false;
-        const { openMinute, closeMinute, ...others } = span as Record<string, unknown>;
-        return isMinute(openMinute) && isMinute(closeMinute) && Object.keys(others).length === 0;
-      })
-    );
-  }
-
-  defaultMessage({ property }: ValidationArguments): string {
-    return `${property} must have seven weekdays, Monday first, each null or {openMinute, closeMinute} from 0 to 1440`;
-  }
 }
 
 export class WaterDto {
@@ -190,6 +166,8 @@ export class CreatePlaceDto {
   forbids?: SiteRule[];
   @IsNumber() @Min(0) @Max(600) travelMinutes: number;
   @IsOptional() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
+  /** Where a wash that begins here is ended: dried, or washed by hand once it is rinsed. */
+  @IsOptional() @ValidateNested() @Type(() => FinishAtDto) finishAt?: FinishAtDto | null;
 }
 
 export class UpdatePlaceDto extends IntersectionType(

@@ -21,6 +21,7 @@ describe('a place', () => {
       ...PLACE,
       id: kept.id,
       notes: '',
+      finishAt: null,
       climate: { kind: 'heated', setpointC: 14, relHumidityFraction: null },
       finalRinse: null,
       tariff: null,
@@ -111,5 +112,40 @@ describe('a place', () => {
   it('may cost what a currency without cents needs', async () => {
     const methods = [{ methodId: 'garage-rinseless', priceMinor: 100_000_000 }];
     expect((await make<PlaceRecord>('places', { ...PLACE, methods })).methods).toEqual(methods);
+  });
+
+  describe('with a second one, where its washes are ended', () => {
+    const second = async (change: object = {}): Promise<PlaceRecord> =>
+      make<PlaceRecord>('places', { ...PLACE, name: 'Second unit', ...change });
+
+    it('keeps it with the drive, and gives it up again', async () => {
+      const { id } = await second();
+      const finishAt = { placeId: id, driveMinutes: 7.5 };
+      const kept = await make<PlaceRecord>('places', { ...PLACE, finishAt });
+      expect((await asRead(kept.id)).finishAt).toEqual(finishAt);
+      await patch(kept.id, { name: 'Other name' }).expect(200);
+      expect((await asRead(kept.id)).finishAt).toEqual(finishAt);
+      await patch(kept.id, { finishAt: null }).expect(200);
+      expect((await asRead(kept.id)).finishAt).toBeNull();
+    });
+
+    it('is refused where it is not there, is the place itself, or has a meter that would run', async () => {
+      const { id } = await make<PlaceRecord>('places', PLACE);
+      const tariff = {
+        startPriceMinor: 300,
+        startSeconds: 180,
+        blockPriceMinor: 100,
+        blockSeconds: 60,
+        pausable: false,
+      };
+      const metered = await second({ tariff });
+      for (const placeId of [id, metered.id, 'nowhere']) {
+        const { body } = await patch(id, { finishAt: { placeId, driveMinutes: 5 } }).expect(400);
+        expect(faultOf(body).field).toBe('finishAt.placeId');
+      }
+      const { body } = await patch(id, { finishAt: { placeId: metered.id, driveMinutes: 121 } }).expect(400);
+      expect(faultOf(body).field).toBe('finishAt.driveMinutes');
+      expect((await asRead(id)).finishAt).toBeNull();
+    });
   });
 });

@@ -17,7 +17,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ReadBeforeDto } from '../errors/unchanged.js';
-import { OpenHoursConstraint, type OpenSpanDto } from '../places/place.dto.js';
+import { OpenHoursConstraint, type OpenSpanDto } from '../places/open-hours.dto.js';
 
 export class DisplayDto {
   @IsIn(TEMPERATURE_UNITS) temperature: (typeof TEMPERATURE_UNITS)[number];

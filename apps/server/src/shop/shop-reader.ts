@@ -6,7 +6,7 @@ import {
   type Kit,
   MS_PER_MINUTE,
   type OfCar,
-  placeFacts,
+  shopPlaces,
   planNotes,
   type PlanNotes,
   shelfOf,
@@ -124,7 +124,7 @@ export class ShopReader {
     const { source, issuedMs, told: _told, ...weather } = bundle;
     return {
       facts: {
-        places: places.map(placeFacts),
+        places: shopPlaces(places),
         limits,
         prices,
         house,

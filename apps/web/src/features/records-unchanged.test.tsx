@@ -80,6 +80,7 @@ const PLACE: PlaceRecord = {
   forbids: ['no-own-foam'],
   travelMinutes: 10,
   carsAtOnce: 2,
+  finishAt: { placeId: 'elsewhere', driveMinutes: 12.5 },
 };
 
 const PRODUCT: Product = {
@@ -160,7 +161,7 @@ function open(form: ReactNode, display: Partial<Settings['display']> = {}) {
 const done = jest.fn();
 const drawers = (over: object = {}): Readonly<Record<string, ReactNode>> => ({
   vehicle: <VehicleDrawer vehicle={{ ...VEHICLE, ...over }} places={[]} onClose={done} onSaved={done} />,
-  place: <PlaceDrawer place={PLACE} near={undefined} timeZone={ZONE} currency="CAD" onClose={done} />,
+  place: <PlaceDrawer place={PLACE} places={[PLACE]} timeZone={ZONE} currency="CAD" onClose={done} />,
   product: <ProductDrawer product={PRODUCT} onClose={done} />,
   'diluted product': <ProductDrawer product={DILUTED} onClose={done} />,
   gear: <GearDrawer gear={GEAR} onClose={done} />,

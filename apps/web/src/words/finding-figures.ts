@@ -8,6 +8,7 @@ export const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[pane
 export function workedSo({ section = 'one-panel', before, remedy }: Finding): string {
   if (remedy === 'lower-only') return 'you wash the lower body only';
   if (remedy === 'upper-only') return 'you wash the upper body only';
+  if (remedy === 'finish-elsewhere') return 'you rinse it here and finish it at the second place';
   const first =
     before === 'rinse'
       ? ', each rinsed just before you touch it'
@@ -22,6 +23,7 @@ const WAYS: ReadonlySet<Finding['remedy']> = new Set([
   'soak-each-part',
   'lower-only',
   'upper-only',
+  'finish-elsewhere',
 ]);
 export const isInOtherWay = ({ level, remedy }: Finding): boolean =>
   level === 'condition' && WAYS.has(remedy);

@@ -37,6 +37,14 @@ describe('what was found, as it is told', () => {
       'you work two panels at a time: then nothing freezes',
     ],
     [
+      of('ice-on-car', 'condition', [-3, -6, 'K'], { remedy: 'lower-only' }),
+      'you wash the lower body only: then nothing freezes',
+    ],
+    [
+      of('ice-on-car', 'condition', [-3, -6, 'K'], { remedy: 'finish-elsewhere' }),
+      'you rinse it here and finish it at the second place: then nothing freezes',
+    ],
+    [
       of('ice-on-car', 'block', [-9, -6, 'K'], { panel: 'roof' }),
       'the roof falls to −9.0 °C; a left film may freeze no colder than −6.0 °C',
     ],
@@ -191,6 +199,15 @@ describe('what was found, as it is told', () => {
     [of('re-soiling', 'clear', [0, 6, 'h']), 'main roads are wet or snowed as you finish'],
     [of('re-soiling', 'block', [3, 6, 'h']), 'main roads stay dry only 3 h after; 6 h wanted by the house'],
     [of('re-soiling', 'clear', [9, 6, 'h']), 'main roads stay dry 9 h after'],
+    // In a second place.
+    [
+      of('falling', 'block', [2, 0.2, 'mm/h'], { isElsewhere: true }),
+      'at the second place: 2.0 mm/h of rain or snow falls on it; 0.2 mm/h at most',
+    ],
+    [
+      told('working-warmth', 'condition', { remedy: 'finish-elsewhere' }),
+      'you rinse it here and finish it at the second place: then its products take the cold',
+    ],
     // Products.
     [told('dry-on', 'unknown'), 'no weather for these hours'],
     [told('dry-on', 'clear'), 'products stay wet until they are rinsed off'],

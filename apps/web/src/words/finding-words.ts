@@ -169,12 +169,19 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
   },
 };
 
+/** Rules whose own phrase says what another way of the wash does for them. */
+const SAYS_THEN: ReadonlySet<Finding['ruleId']> = new Set(['ice-on-car', 'spots', 'dry-on', 'label-time']);
+
 /** The reason in trade words, with its number and unit; fits after "Go:", "Go if", "Wait:" and "No:". */
 export function findingText(finding: Finding, format: Format): string {
   if (finding.remedy === 'start-later') {
     const blocked = findingText({ ...finding, remedy: undefined, level: 'block', amount: undefined }, format);
     return `you start ${format.minutes(finding.amount ?? 0)} later (at the hour: ${blocked})`;
   }
+  if (finding.isElsewhere)
+    return `at the second place: ${findingText({ ...finding, isElsewhere: undefined }, format)}`;
+  if (finding.remedy === 'finish-elsewhere' && !SAYS_THEN.has(finding.ruleId))
+    return `${workedSo(finding)}: then ${findingText({ ...finding, remedy: undefined, level: 'clear' }, format)}`;
   return finding.level === 'unknown' && (finding.ruleId === 'ice-on-car' || finding.ruleId === 'spots')
     ? 'no weather for these hours'
     : PHRASES[finding.ruleId](finding, format);

@@ -51,6 +51,8 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   polish: 'Polish the paint',
   'top-up': 'Top the protection up',
   coat: 'Coat the paint',
+  'drive-on': 'Drive to where you finish',
+  thaw: 'Let it thaw',
 };
 
 export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
@@ -81,6 +83,8 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'shop-does-it-here': 'the shop does it here',
   'under-before-body': 'it splashes, and nothing on the paint waits wet meanwhile',
   'bonded-dirt-last': 'what sits fast comes off paint that is clean, and wet enough to glide',
+  'ends-elsewhere': 'it is warmer or drier there; the meter is off and the bay is free',
+  'ice-melts-first': 'nothing may rub ice: what froze on the way melts first',
   'warm-before-touch': 'warm water keeps ice away until the hand has been there',
 };
 
@@ -102,6 +106,8 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
     'Another car stands close: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
   'blow-away-from-neighbour': 'Blow away from the other car, or towel that side instead.',
   'one-door-at-a-time': 'Another car stands close: one door at a time, a hand on its edge.',
+  'wet-brakes':
+    'Wipe windscreen, mirrors and lamps before you drive; brakes are wet, try them, and belts and doors may freeze.',
   'gloves-and-goggles':
     'Gloves and goggles; never acid over alkali or alkali over acid, never acid with chlorine.',
 };

@@ -18,6 +18,8 @@ describe('how a wash is cut up, in words', () => {
     ['dry-one-side-rinse', 'Rinse each part again'],
     ['lower-only', 'Wash the lower body only'],
     ['upper-only', 'Wash the upper body only'],
+    ['dry-elsewhere', 'dry it there'],
+    ['touch-elsewhere-thaw', 'let what froze on the way thaw'],
   ] as const)('%s says “%s”', (id, words) => {
     expect(wayText(id)).toContain(words);
   });
@@ -31,6 +33,7 @@ describe('how a wash is cut up, in words', () => {
     ['touch-one-side-soak', 'one side at a time, from the hand on, each soaked warm just before'],
     ['lower-only', 'the lower body only'],
     ['upper-only', 'the upper body only'],
+    ['dry-elsewhere-thaw', 'rinsed here, thawed and dried where you finish'],
   ] as const)('%s has the name “%s”', (id, name) => {
     expect(wayName(id)).toBe(name);
   });

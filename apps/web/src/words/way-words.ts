@@ -47,21 +47,32 @@ const BEFORE_NAMES: Readonly<Record<string, string>> = {
   soak: ', each soaked warm just before',
 };
 
-/** Half of the car alone, by a name and as an instruction. */
-const HALF_NAMES: Partial<Record<WayId, string>> = {
+/** What is not merely cut up, by a name and as an instruction. */
+const OTHER_NAMES: Partial<Record<WayId, string>> = {
   'lower-only': 'the lower body only',
   'upper-only': 'the upper body only',
+  'dry-elsewhere': 'rinsed here, dried where you finish',
+  'dry-elsewhere-thaw': 'rinsed here, thawed and dried where you finish',
+  'touch-elsewhere': 'rinsed here, washed by hand where you finish',
+  'touch-elsewhere-thaw': 'rinsed here, thawed and washed by hand where you finish',
 };
-const HALF_TEXTS: Partial<Record<WayId, string>> = {
+const OTHER_TEXTS: Partial<Record<WayId, string>> = {
   'lower-only':
     'Wash the lower body only: flanks below the trim, front, rear, wheels and underneath. Leave roof, glass and bonnet dry.',
-  'upper-only': 'Wash the upper body only: leave the lowers and the wheels as they are, and touch nothing there.',
+  'upper-only':
+    'Wash the upper body only: leave the lowers and the wheels as they are, and touch nothing there.',
+  'dry-elsewhere': 'Rinse it here, then drive to where you finish and dry it there.',
+  'dry-elsewhere-thaw':
+    'Rinse it here, drive to where you finish, let what froze on the way thaw, and only then dry it.',
+  'touch-elsewhere': 'Rinse it here, then drive to where you finish and wash it by hand there.',
+  'touch-elsewhere-thaw':
+    'Rinse it here, drive to where you finish, let what froze on the way thaw, and only then wash it by hand.',
 };
 
 /** The same by a name: "two panels at a time, from the hand on". */
 export function wayName(wayId: WayId): string {
-  const half = HALF_NAMES[wayId];
-  if (half) return half;
+  const other = OTHER_NAMES[wayId];
+  if (other) return other;
   const cut = CUT.exec(wayId)?.groups;
   if (!cut) return 'the whole car at once';
   const section = SECTION_NAMES[cut.section as SectionId];
@@ -70,8 +81,8 @@ export function wayName(wayId: WayId): string {
 
 /** How this wash is cut up, as an instruction; null: it is done on the whole car. */
 export function wayText(wayId: WayId | null | undefined): string | null {
-  const half = wayId ? HALF_TEXTS[wayId] : undefined;
-  if (half) return half;
+  const other = wayId ? OTHER_TEXTS[wayId] : undefined;
+  if (other) return other;
   const cut = CUT.exec(wayId ?? '')?.groups;
   if (!cut) return null;
   const section = SECTION_NAMES[cut.section as SectionId];
@@ -92,6 +103,7 @@ const SAYS_IT: ReadonlySet<Finding['remedy']> = new Set([
   'soak-each-part',
   'lower-only',
   'upper-only',
+  'finish-elsewhere',
 ]);
 
 export const isSaidByWay = (remedy: Finding['remedy']): boolean => SAYS_IT.has(remedy);

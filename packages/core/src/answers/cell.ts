@@ -63,7 +63,7 @@ const FILM_HORIZON_MINUTES = 60;
 function filmsOf(request: CellRequest, method: Method, startMs: number): CellAnswer['films'] {
   const { vehicle, place, limits, control } = request;
   const weather = new PlaceWeather(new PlaceCalendar(place), control);
-  const hours = weather.washHours(startMs, method.minutes);
+  const hours = weather.washHours(startMs, method);
   if (!hours) return [];
   return tracksOf({ vehicle, place, method }, limits).flatMap((track) => {
     const { panel, material, surface, events } = track;

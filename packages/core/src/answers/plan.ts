@@ -45,8 +45,8 @@ function extrasOf(of: OfCar, keep: Tools['keep']): PlanCar['extrasOf'] {
     const place = places.find(({ id }) => id === window.placeId);
     const work = rows.filter(({ id }) => jobIds.includes(id));
     if (!place || work.length === 0) return NO_EXTRAS;
-    const alone = methodOf(window.methodId, window);
-    return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, work) });
+    const alone = methodOf(window.methodId, window, { place });
+    return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, { place, work }) });
   };
 }
 

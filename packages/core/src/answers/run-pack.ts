@@ -3,11 +3,10 @@ import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import type { PackHour, RunPack } from '../live/index.js';
-import { inWay, wayOf } from '../method/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { runSheet } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
-import { cellDetail, equippedMethod, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { cellDetail, equippedMethod, methodAt, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
 
 /** Hours of weather that go with a run, for one that begins late or takes long. */
@@ -36,20 +35,20 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   // What was accepted is what is done; without it, the way and the bottles that the verdict has.
   const judged = cellDetail(request, startMs);
   const plain = equippedMethod(methodId, { ...request, placeC });
-  const method = wayId && placeC !== undefined ? inWay(plain, wayOf(plain, wayId)) : judged.method;
+  const method = wayId && placeC !== undefined ? methodAt(plain, wayId, place) : judged.method;
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
   const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
   const soil = carStateOf(question, keep).soilByGroup;
   const of = { vehicle, place, method, limits, isDark, overnightC: night.coldestAfterC(endMs) };
-  const touched =
-    weather.washHours(startMs, method.minutes) ?? ([{ fromMinute: 0, site: first.site }] as const);
+  const touched = weather.washHours(startMs, method) ?? ([{ fromMinute: 0, site: first.site }] as const);
   const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
   return {
     ...of,
     startMs,
     fromMs: startOfHourMs(startMs),
     hours,
+    washHours: touched,
     sheet: runSheet({ ...of, hours: touched, outdoors: first.outdoors, soil, kit, house }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
     soilBefore: soil,

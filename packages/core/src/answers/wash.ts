@@ -63,7 +63,7 @@ export function washAnswer(question: WashQuestion, tools: Pick<Tools, 'keep'>): 
   const { startMs } = question.start;
   const { vehicle, place, limits, control } = request;
   const { judgement, method, wayId, water } = cellDetail(request, startMs);
-  const hours = new PlaceWeather(new PlaceCalendar(place), control).washHours(startMs, method.minutes);
+  const hours = new PlaceWeather(new PlaceCalendar(place), control).washHours(startMs, method);
   if (!hours) return null;
   return {
     verdict: verdictOf(question, tools) ?? judgement.standing,

@@ -1,6 +1,7 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { saturationOverWaterPa } from '../air/index.js';
 import { lowEdges, runSteps, stepsAround, type WetCase, wetEdges } from '../run/index.js';
+import { driveOf } from '../method/index.js';
 import { panelsOf } from '../vehicle/index.js';
 import { panelAir, type SiteHour, surfaceOf } from '../wash/index.js';
 import type { EdgesNow, Latest } from './run-moment.js';
@@ -42,7 +43,7 @@ function hourAt(pack: Pick<RunPack, 'hours' | 'fromMs'>, nowMs: number): SiteHou
  * from what was worked out for it (judgement), the newest reading foremost
  */
 export function edgesNow(
-  pack: Pick<RunPack, 'vehicle' | 'place' | 'method' | 'limits' | 'sheet' | 'hours' | 'fromMs'>,
+  pack: Pick<RunPack, 'vehicle' | 'place' | 'method' | 'limits' | 'sheet' | 'hours' | 'fromMs' | 'washHours'>,
   readings: readonly Reading[],
   nowMs: number,
 ): EdgesNow {
@@ -56,7 +57,10 @@ export function edgesNow(
   const readPanel = panels.find(({ id }) => id === panelRead?.of);
   const panelK =
     panelRead && readPanel ? panelRead.tempC - panelAir(place, surfaceOf(readPanel, vehicle), site).dryC : 0;
-  const of: WetCase = { vehicle, place, method, limits, hours: [{ fromMinute: 0, site }], panelK };
+  // What comes after the drive is as it was forecast for the second place.
+  const drive = driveOf(method);
+  const later = (pack.washHours ?? []).filter(({ fromMinute }) => drive && fromMinute >= drive.fromMinute);
+  const of: WetCase = { vehicle, place, method, limits, hours: [{ fromMinute: 0, site }, ...later], panelK };
   const { rinse, byStep } = wetEdges(of);
   const steps = runSteps(method, {
     edges: byStep,

@@ -30,6 +30,8 @@ export interface RunPack {
   /** Hour by hour from `fromMs`. */
   readonly fromMs: number;
   readonly hours: readonly (PackHour | null)[];
+  /** Light and air from minute to minute if it begins as planned, the drive and the second place among them; absent in older packs. */
+  readonly washHours?: WashHours;
   /** null: light does not count there. */
   readonly sunsetMs: number | null;
   readonly soilBefore: ByGroup;
@@ -49,7 +51,10 @@ export const keyedSteps = (sheet: Pick<RunSheet, 'steps'>): KeyedStep[] =>
   sheet.steps.map((step, i) => ({ key: `${step.id}-${i}`, step }));
 
 /** Light and air from minute to minute of a wash that begins as planned; null where the pack has no hour for it. */
-export function packHours(pack: Pick<RunPack, 'hours' | 'fromMs' | 'startMs' | 'method'>): WashHours | null {
+export function packHours(
+  pack: Pick<RunPack, 'hours' | 'fromMs' | 'startMs' | 'method' | 'washHours'>,
+): WashHours | null {
+  if (pack.washHours) return pack.washHours;
   const endMs = pack.startMs + pack.method.minutes * MS_PER_MINUTE;
   const hours = pack.hours.flatMap((hour, i): HourFrom[] => {
     const atMs = pack.fromMs + i * MS_PER_HOUR;

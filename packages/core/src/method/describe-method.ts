@@ -29,7 +29,7 @@ export const productMinorOf = (steps: Method['steps']): number =>
   Math.round(sumOf(steps, ({ product }) => product?.costMinor ?? 0));
 
 /** The warmest that a product needs which the method cannot do without, °C; null: any air will do. */
-function warmestNeedOf(steps: Method['steps']): number | null {
+export function warmestNeedOf(steps: Method['steps']): number | null {
   const needs = steps.flatMap(({ product }) => (product?.isEssential ? (product.lowestWorkC ?? []) : []));
   return needs.length === 0 ? null : Math.max(...needs);
 }

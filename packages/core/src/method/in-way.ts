@@ -9,7 +9,7 @@ import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy, type WashStep } from './wash-step.js';
 import { ofShare } from './step-share.js';
 import type { Before, Way } from './way-id.js';
-import { isBody, startOf, usualWay } from './way.js';
+import { elsewhereFrom, isBody, startOf, usualWay } from './way.js';
 
 /** Steps that go round with the parts: what wets, rubs and dries the body. What else stands among them comes after. */
 const goesRound = (step: WashStep): boolean => {
@@ -75,18 +75,54 @@ function unrolled(method: Method, steps: readonly WashStep[], way: Way): WashSte
   ];
 }
 
+/** In and out of the second place: doors, unloading what is needed there (judgement). */
+const ARRIVE_MINUTES = 2;
+/** What froze on the way stands in the warm until it has melted: nine tenths of a glazed saloon in a unit at 14 °C (by the panel sum). */
+const THAW_MINUTES = 20;
+const IDLE: Omit<WashStep, 'id' | 'minutes'> = {
+  groups: [],
+  onMeter: false,
+  litres: 0,
+  contact: false,
+  removes: {},
+  dwell: null,
+};
+const elsewhere = (step: WashStep): WashStep => ({ ...step, isElsewhere: true });
+
+/** The same steps, with the drive before those that are done in the second place. */
+function drivenOn(method: Method, own: readonly WashStep[], way: Way, driveMinutes: number): WashStep[] {
+  const start = elsewhereFrom(own, way.from);
+  const steps = way.section === 'whole-car' ? own : unrolled(method, own, way);
+  const drive: WashStep = { ...IDLE, id: 'drive-on', minutes: driveMinutes + ARRIVE_MINUTES };
+  const thaw = way.before === 'thaw' ? [{ ...IDLE, id: 'thaw', minutes: THAW_MINUTES } as const] : [];
+  return [...steps.slice(0, start), drive, ...[...thaw, ...steps.slice(start)].map(elsewhere)];
+}
+
+function stepsIn(
+  method: Method,
+  plain: readonly WashStep[],
+  way: Way,
+  driveMinutes: number,
+): readonly WashStep[] {
+  if (way.from === 'nothing') return plain;
+  const { before, own, after } = workAside(plain);
+  if (way.isElsewhere)
+    return [...before, ...drivenOn(method, own, way, driveMinutes), ...after.map(elsewhere)];
+  return [...before, ...unrolled(method, own, way), ...after];
+}
+
 /**
  * The method cut up in one of its ways: the steps as they are really done one after the other, and minutes, paid seconds and litres of
  * these.
  *
+ * @param driveMinutes to the second place, where the way has one
  * @returns the method with its steps unrolled; salt taken off is that of the method, whose parts are the whole car in the end, or of the half
  * that alone is washed
  */
-export function inWay(method: Method, way: Way): Method {
+export function inWay(method: Method, way: Way, driveMinutes = 0): Method {
   if (way.only !== null) return { ...inUsualWay(onlyHalf(method, way.only)), wayId: way.id };
   const plain = method.plainSteps ?? method.steps;
-  const { before, own, after } = workAside(plain);
-  const steps = way.from === 'nothing' ? plain : [...before, ...unrolled(method, own, way), ...after];
+  const steps = stepsIn(method, plain, way, driveMinutes);
   const minutes = plainTotal(method.setUpMinutes + sumOf(steps, (step) => step.minutes));
   const plainMinutes = method.setUpMinutes + sumOf(plain, (step) => step.minutes);
   return {

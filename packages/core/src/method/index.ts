@@ -11,5 +11,6 @@ export * from './way-id.js';
 export * from './way.js';
 export * from './half-wash.js';
 export * from './in-way.js';
+export * from './stages.js';
 export * from './own-order.js';
 export * from './shop-method.js';

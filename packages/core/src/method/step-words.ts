@@ -11,6 +11,8 @@ export const STEP_REASONS = [
   'bare-paint-wants-cover',
   'machine-does-it',
   'machine-tears-and-misses',
+  'ends-elsewhere',
+  'ice-melts-first',
   'only-when-dry',
   'no-bead-means-bare',
   'shop-does-it-here',
@@ -36,6 +38,7 @@ export const STEP_CAUTIONS = [
   'spray-at-the-cloth',
   'blow-away-from-neighbour',
   'one-door-at-a-time',
+  'wet-brakes',
 ] as const;
 /** What has to be minded at a step. */
 export type StepCaution = (typeof STEP_CAUTIONS)[number];

@@ -40,6 +40,8 @@ export const WASH_STEP_IDS = [
   'polish',
   'top-up',
   'coat',
+  'drive-on',
+  'thaw',
 ] as const;
 export type WashStepId = (typeof WASH_STEP_IDS)[number];
 
@@ -70,6 +72,8 @@ export interface WashStep {
   readonly jobId?: SeasonJobId;
   /** The part of the car that it is done on; absent: all of it. */
   readonly part?: PartId;
+  /** Done in the second place, where the wash is ended. */
+  readonly isElsewhere?: true;
 }
 
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */

@@ -2,8 +2,8 @@ import type { SectionId } from './section.js';
 
 /** From which step on one works part by part: not at all, the drying alone, the hand and what it needs, or all from the first soap. */
 export type LoopFrom = 'nothing' | 'drying' | 'touch' | 'soap';
-/** Warm water before each part is touched: a rinse of the place's, or a pass from the bucket. */
-export type Before = 'rinse' | 'soak' | null;
+/** Before each part is touched warm water, a rinse of the place's or a pass from the bucket; in a second place it is let to thaw. */
+export type Before = 'rinse' | 'soak' | 'thaw' | null;
 
 /** Half of the body that is washed alone; the lower one with wheels, arches and underbody. */
 export type Half = 'lower' | 'upper';
@@ -16,6 +16,8 @@ export interface Way {
   readonly before: Before;
   /** The half that is washed; null: the whole car is. */
   readonly only: Half | null;
+  /** What is looped over is done in a second place. */
+  readonly isElsewhere: boolean;
 }
 
 export type Cut = Exclude<SectionId, 'whole-car'>;
@@ -23,5 +25,7 @@ export type LoopName = 'dry' | 'touch' | 'soap';
 export type WayId =
   | 'whole'
   | `${Half}-only`
+  | `${'dry' | 'touch'}-elsewhere`
+  | `${'dry' | 'touch'}-elsewhere-thaw`
   | `${LoopName}-${Cut}`
-  | `${LoopName}-${Cut}-${Exclude<Before, null>}`;
+  | `${LoopName}-${Cut}-${Exclude<Before, null | 'thaw'>}`;

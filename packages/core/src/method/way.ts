@@ -5,16 +5,32 @@ import { workAside } from './season-work.js';
 import type { WashStep } from './wash-step.js';
 import type { Before, Cut, Half, LoopFrom, LoopName, Way, WayId } from './way-id.js';
 
-const WHOLE: Way = { id: 'whole', from: 'nothing', section: 'whole-car', before: null, only: null };
+const WHOLE: Way = {
+  id: 'whole',
+  from: 'nothing',
+  section: 'whole-car',
+  before: null,
+  only: null,
+  isElsewhere: false,
+};
 const CUTS = SECTION_IDS.filter((id): id is Cut => id !== 'whole-car');
 const LOOP_FROM: Readonly<Record<LoopName, LoopFrom>> = { dry: 'drying', touch: 'touch', soap: 'soap' };
 
-const way = (name: LoopName, section: Cut, before: Before = null): Way => ({
+const way = (name: LoopName, section: Cut, before: Exclude<Before, 'thaw'> = null): Way => ({
   id: before === null ? `${name}-${section}` : `${name}-${section}-${before}`,
   from: LOOP_FROM[name],
   section,
   before,
   only: null,
+  isElsewhere: false,
+});
+const elsewhere = (name: 'dry' | 'touch', before: 'thaw' | null): Way => ({
+  ...WHOLE,
+  id: before === null ? `${name}-elsewhere` : `${name}-elsewhere-thaw`,
+  from: LOOP_FROM[name],
+  section: name === 'dry' ? 'whole-car' : 'two-panels',
+  before,
+  isElsewhere: true,
 });
 const halfWay = (half: Half): Way => ({ ...WHOLE, id: `${half}-only`, only: half });
 
@@ -23,12 +39,16 @@ export const WAYS: readonly Way[] = [
   WHOLE,
   ...CUTS.map((section) => way('dry', section)),
   ...CUTS.map((section) => way('dry', section, 'rinse')),
+  elsewhere('dry', null),
   ...CUTS.flatMap((section) => [
     way('touch', section),
     way('soap', section),
     way('touch', section, 'rinse'),
     way('touch', section, 'soak'),
+    ...(section === 'two-panels' ? [elsewhere('touch', null)] : []),
   ]),
+  elsewhere('dry', 'thaw'),
+  elsewhere('touch', 'thaw'),
   halfWay('lower'),
   halfWay('upper'),
 ];
@@ -72,6 +92,22 @@ function dryingFrom(steps: readonly WashStep[]): number {
   return steps[first - 1]?.id === 'final-rinse' ? first - 1 : first;
 }
 
+/** Does this step need the water, the drain or the meter of the place? */
+const needsPlace = ({ id, onMeter }: WashStep): boolean => {
+  const { wets, rinses } = STEP_KINDS[id];
+  return onMeter || rinses === 'under' || wets?.water === 'place';
+};
+
+/** Index of the first step in the second place; −1: nothing is rinsed before, or what comes after cannot do without the first. */
+export function elsewhereFrom(steps: readonly WashStep[], from: LoopFrom): number {
+  const start =
+    from === 'drying'
+      ? steps.findIndex(({ id }) => STEP_KINDS[id].takes === 'blow' || id === 'towel')
+      : touchFrom(steps);
+  const isRinsed = steps.slice(0, Math.max(0, start)).some(({ id }) => STEP_KINDS[id].rinses === 'body');
+  return isRinsed && !steps.slice(start).some(needsPlace) ? start : -1;
+}
+
 /** Where one begins to go round; −1: the method has no such step. */
 export const startOf = (steps: readonly WashStep[], from: LoopFrom): number => {
   if (from === 'drying') return dryingFrom(steps);
@@ -86,14 +122,20 @@ const canBeHalved = ({ strips, drying, ceilingGrade, steps }: Method, half: Half
   ceilingGrade.lower > 0 &&
   steps.some(({ groups, removes }) => groups.includes(half) && (removes[half] ?? 0) > 0);
 
+/** Only what is worked on as a whole is dried elsewhere as a whole; a hand that goes by two panels does so there, too. */
+const canEndElsewhere = ({ plainSteps, steps, usualSection }: Method, from: LoopFrom): boolean =>
+  (from === 'drying' ? usualSection === 'whole-car' : usualSection === 'two-panels') &&
+  elsewhereFrom(workAside(plainSteps ?? steps).own, from) > 0;
+
 /** The ways in which a method can be done, the usual one first and then with ever more bother; a half of the car last. */
 export function waysOf(method: Method): readonly Way[] {
   const { own: steps } = workAside(method.plainSteps ?? method.steps);
   if (method.drying.kind === 'left') return [WHOLE];
   const isCut = method.usualSection !== 'whole-car';
   const hasRinse = !method.strips && steps.some(({ id }) => id === 'rinse');
-  return WAYS.filter(({ from, section, before, only }) => {
+  return WAYS.filter(({ from, section, before, only, isElsewhere }) => {
     if (only !== null) return canBeHalved(method, only);
+    if (isElsewhere) return canEndElsewhere(method, from);
     if (from === 'nothing') return !isCut;
     if (from === 'drying' && isCut) return false;
     if (startOf(steps, from) < 0) return false;

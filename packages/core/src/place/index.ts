@@ -3,3 +3,4 @@ export * from './local-time.js';
 export * from './open-hours.js';
 export * from './place-air.js';
 export * from './place-record.js';
+export * from './finish.js';

@@ -1,7 +1,15 @@
 import type { Place } from './place.js';
 
+/** Where the shop ends a wash that began at a place, as it is kept. */
+export interface FinishAt {
+  readonly placeId: string;
+  readonly driveMinutes: number;
+}
+
 /** A place as it is kept: what the engine needs, and what people call it. */
-export interface PlaceRecord extends Place {
+export interface PlaceRecord extends Omit<Place, 'finish'> {
   readonly name: string;
   readonly notes: string;
+  /** null: what begins here ends here. */
+  readonly finishAt: FinishAt | null;
 }

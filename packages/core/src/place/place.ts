@@ -48,6 +48,13 @@ export interface Queue {
   readonly weekendMinutes: readonly number[];
 }
 
+/** A second place in which a wash that began here can be ended: dried, or washed by hand once it is rinsed. */
+export interface Finish {
+  readonly place: Omit<Place, 'finish'>;
+  /** On the road from here to there. */
+  readonly driveMinutes: number;
+}
+
 /** What the engine needs to know of a place. */
 export interface Place extends EarthPoint {
   readonly id: string;
@@ -75,6 +82,8 @@ export interface Place extends EarthPoint {
   readonly travelMinutes: number;
   /** Cars that can be washed there side by side. */
   readonly carsAtOnce: number;
+  /** Absent: what begins here ends here. */
+  readonly finish?: Finish;
 }
 
 /** The water that dries on the car: the last rinse where there is one. */

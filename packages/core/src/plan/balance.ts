@@ -86,7 +86,7 @@ export function balance(input: BalanceCase): BalanceRow[] {
     const cell = band.cells.find(({ startMs }) => startMs === input.atMs);
     const limiting = band.refusal ?? cell?.limiting;
     if (!limiting) return [];
-    const method = methodOf(band.methodId, cell ?? {});
+    const method = methodOf(band.methodId, cell ?? {}, { place });
     const queue = place.queue ? queueMinutes(place, localTime(input.atMs, place.timeZone)) : 0;
     const minutes = {
       wash: method.minutes,

@@ -96,7 +96,10 @@ class BandWindows {
   private candidate(cell: Cell): Candidate {
     const { band, methodOf } = this.of;
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
-    const wanted = workAt(this.input, this.place, { method: methodOf(band.methodId, cell), startMs });
+    const wanted = workAt(this.input, this.place, {
+      method: methodOf(band.methodId, cell, { place: this.place }),
+      startMs,
+    });
     const agreed = wanted.filter((job) => this.input.season?.agreed.includes(job));
     const full = this.candidateWith(cell, wanted, agreed);
     // What takes more than it is worth is done only where it was agreed on.
@@ -122,9 +125,9 @@ class BandWindows {
     const { input, place } = this;
     const { band, due, methodOf } = this.of;
     const i = Math.round((cell.startMs - firstAhead(input)) / MS_PER_HOUR);
-    const method = methodOf(band.methodId, cell);
+    const method = methodOf(band.methodId, cell, { place: this.place });
     const startMs = cell.startMs + cell.delayMinutes * MS_PER_MINUTE;
-    const whole = work.length > 0 ? methodOf(band.methodId, cell, work) : method;
+    const whole = work.length > 0 ? methodOf(band.methodId, cell, { place, work }) : method;
     const extras = this.extras.get(whole) ?? visitExtras(work, { place, alone: method, whole });
     this.extras.set(whole, extras);
     const saved = this.saved.get(method) ?? this.of.savedOf(method);

@@ -67,7 +67,7 @@ const WEATHER_RULES: readonly (readonly [Rule, FailureCause])[] = [
 /** By what the weather does, is this situation blocked, or not known? The first rule that says so; null: none does. */
 export function weatherFailure(situation: Situation): FailureCause | null {
   const failing = WEATHER_RULES.find(([rule]) => {
-    const { level } = rule.judge(situation);
+    const { level } = find(rule, situation);
     return level === 'block' || level === 'unknown';
   });
   return failing?.[1] ?? null;
@@ -115,16 +115,42 @@ const ALWAYS: ReadonlySet<RuleId> = new Set(
   RULES.filter(({ reads }) => !reads.some((name) => IN_TIME.test(name))).map(({ id }) => id),
 );
 
+/** Rules about a place, its hours and its air: of a wash in two places they are asked in each. */
+export const PLACE_RULE_IDS: ReadonlySet<RuleId> = new Set(
+  [
+    siteRule,
+    floorDrain,
+    tapFrost,
+    openHours,
+    falling,
+    daylightRule,
+    workingWarmth,
+    coldHands,
+    iceOnGround,
+  ].map(({ id }) => id),
+);
+
+/** What a rule finds; where it is asked in two places, the graver of both, or the nearer to its limit. */
+function find(rule: Rule, situation: Situation): Finding {
+  const { stages } = situation;
+  if (!stages || !PLACE_RULE_IDS.has(rule.id)) return rule.judge(situation);
+  const found = stages.map((stage, i): Finding => {
+    const finding = rule.judge(stage);
+    return i > 0 ? { ...finding, isElsewhere: true } : finding;
+  });
+  return found.length > 0 ? combine(found).limiting : rule.judge(situation);
+}
+
 /** Findings that are known already, by the place of their rule in `RULES`. */
 export type KnownFindings = readonly (Finding | undefined)[];
 
 /** What no start changes: of car, place and method alone. */
 export const findAlways = (situation: Situation): KnownFindings =>
-  RULES.map((rule) => (ALWAYS.has(rule.id) ? rule.judge(situation) : undefined));
+  RULES.map((rule) => (ALWAYS.has(rule.id) ? find(rule, situation) : undefined));
 
 /** What no water changes. @param known asked no second time */
 export const findSettled = (situation: Situation, known: KnownFindings = []): KnownFindings =>
-  RULES.map((rule, i) => (READS_WATER.has(rule.id) ? undefined : (known[i] ?? rule.judge(situation))));
+  RULES.map((rule, i) => (READS_WATER.has(rule.id) ? undefined : (known[i] ?? find(rule, situation))));
 
 /** Combines what is known. @throws RangeError if nothing is */
 export const judgeKnown = (known: KnownFindings): Judgement =>
@@ -136,7 +162,7 @@ export const judgeKnown = (known: KnownFindings): Judgement =>
  * @param known of the same situation, asked no second time
  */
 export function judgeAll(situation: Situation, known: KnownFindings = []): Judgement {
-  const findings = RULES.map((rule, i) => known[i] ?? rule.judge(situation));
+  const findings = RULES.map((rule, i) => known[i] ?? find(rule, situation));
   const all = combine(findings);
   if (all.standing !== 'no') return all;
   const settled = findings.filter(({ ruleId, level }) => level === 'block' && !READS_WATER.has(ruleId));

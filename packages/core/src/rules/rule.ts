@@ -43,6 +43,8 @@ export interface Situation {
   readonly site: SiteWindow | null;
   /** What water and products do on it; null: not known, or not looked at. */
   readonly water: WaterOutcome | null;
+  /** A wash in two places: what the rules of a place read in each; absent: it is done in one. */
+  readonly stages?: readonly Situation[];
   /** Share of forecast members in which the start fails; absent: they were not asked. */
   readonly failedShare?: number;
 }
@@ -67,6 +69,7 @@ export type RemedyId =
   | 'soak-each-part'
   | 'lower-only'
   | 'upper-only'
+  | 'finish-elsewhere'
   | 'wipe-gaps'
   | 'lined-gloves'
   | 'grit-run-off'
@@ -101,6 +104,8 @@ export interface Finding {
   /** The step that it is about, and the one whose product lies under it. */
   readonly step?: WashStepId;
   readonly under?: WashStepId;
+  /** It is about the second place, where the wash is ended. */
+  readonly isElsewhere?: true;
   /** A second number that the words need, in a unit that the rule fixes. */
   readonly amount?: number;
 }

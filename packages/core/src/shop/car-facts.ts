@@ -1,12 +1,10 @@
 import type { CarNotes } from './car-notes.js';
 import type { CarFacts } from './shop-facts.js';
 import type { DoneWash, WashRecord } from '../log/index.js';
-import type { PlaceRecord } from '../place/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { VehicleRecord } from '../vehicle/index.js';
 
 /** Notes and names are for people; the answers do not depend on them. */
-export const placeFacts = ({ name: _name, notes: _notes, ...place }: PlaceRecord) => place;
 const vehicleFacts = ({
   name: _name,
   colourName: _colour,

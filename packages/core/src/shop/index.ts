@@ -3,6 +3,7 @@ export * from './shop-facts.js';
 export * from './keeper.js';
 export * from './known-weather.js';
 export * from './car-facts.js';
+export * from './place-facts.js';
 export * from './car-state.js';
 export * from './salt-days.js';
 export * from './plan-notes.js';

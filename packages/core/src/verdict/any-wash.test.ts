@@ -19,7 +19,7 @@ const HOW_MANY = Number(process.env.KEEN_SWEEP ?? 300);
 
 function hoursOf({ place, request, found, atMs }: AnyWash): WashHours {
   const weather = new PlaceWeather(new PlaceCalendar(place), request.control);
-  const hours = weather.washHours(atMs, found.method.minutes);
+  const hours = weather.washHours(atMs, found.method);
   if (!hours) throw new Error('no weather');
   return hours;
 }
@@ -180,7 +180,7 @@ describe('any wash', () => {
       );
       expect(Math.abs(mixMinor - method.productMinor)).toBeLessThanOrEqual(0.51);
       // Plan and balance, which have the start by its way and its cold.
-      const again = methodsInWays(request)(method.id, found, request.work);
+      const again = methodsInWays(request)(method.id, found, { place, work: request.work });
       expect(washTotals(place, again)).toEqual(totals);
       // Live run and log, played as the sheet says.
       const { closed, moment } = played(wash, sheet);

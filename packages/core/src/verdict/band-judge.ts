@@ -1,7 +1,9 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import { inWay, type Method, type Way, type WayId, wayOf, waysOf } from '../method/index.js';
+import { inWay, type Method, type Way, type WayId, waysOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
+  type Finding,
+  PLACE_RULE_IDS,
   type RuleId,
   judgeAll,
   findAlways,
@@ -18,7 +20,8 @@ import { blocksOf, isOfLastWater } from './blocks.js';
 import type { Circumstances } from './circumstances.js';
 import type { MemberFailures } from './forecast-share.js';
 import { memberFailures } from './member-failures.js';
-import type { PlaceSite } from './site-hours.js';
+import type { PlaceSite, PlaceWeather } from './site-hours.js';
+import { stageSituations } from './two-places.js';
 import { WaterLook } from './water-look.js';
 
 /** One car, one place and one method under the control forecast and every member. */
@@ -37,7 +40,9 @@ export class BandJudge {
     private readonly around: Circumstances,
     private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
   ) {
-    this.ways = waysOf(methodAt(null));
+    this.ways = waysOf(methodAt(null)).filter(
+      ({ isElsewhere }) => !isElsewhere || place.finish !== undefined,
+    );
     this.groups = groupsOf(this.ways.slice(1));
     this.water = new WaterLook(place, (startMs, method) => this.windowOf(startMs, method));
   }
@@ -47,9 +52,11 @@ export class BandJudge {
     this.cases.set(plain, cases);
     const known = cases.get(way.id);
     if (known) return known;
-    const method = inWay(plain, way);
+    const method = inWay(plain, way, this.place.finish?.driveMinutes);
     const tracks = tracksOf({ ...this.around, place: this.place, method }, this.around.limits);
-    const always = findAlways({ ...this.situation(0, method), site: null, water: null });
+    const situation = this.situation(0, method);
+    const stages = stageSituations(situation, null) ?? undefined;
+    const always = findAlways({ ...situation, stages, site: null, water: null });
     const made = { way, method, tracks, always };
     cases.set(way.id, made);
     return made;
@@ -75,13 +82,14 @@ export class BandJudge {
   /** The clock, the light and the weather of the place over a wash. */
   private windowOf(startMs: number, method: Method): Situation {
     const { control } = this.weather;
-    const weather = control.siteWeather(startMs, method.minutes);
-    const site = weather && Object.assign(control.siteTimes(startMs, method.minutes), weather);
-    return { site, water: null, ...this.situation(startMs, method) };
+    const site = control.siteWindow(startMs, method.minutes);
+    const situation = { site, water: null, ...this.situation(startMs, method) };
+    const stages = stageSituations(situation, { startMs, weather: control });
+    return stages ? { ...situation, stages } : situation;
   }
 
   private hoursOf(way: WayCase, startMs: number): WashHours | null {
-    return this.weather.control.washHours(startMs, way.method.minutes);
+    return this.weather.control.washHours(startMs, way.method);
   }
 
   private judgeIn(
@@ -108,7 +116,12 @@ export class BandJudge {
     const base = { wayId: usual.way.id, placeC, method, water: null, pieces: [] };
     const known = findSettled(this.windowOf(startMs, method), usual.always);
     const settled = judgeKnown(known);
-    if (!how.thorough && settled.standing === 'no') return { ...base, judgement: settled };
+    if (!how.thorough && settled.standing === 'no') {
+      const against = blocksOf(settled);
+      const found = how.ways === 'all' ? this.elsewhere(plain, startMs, against) : null;
+      if (!found) return { ...base, judgement: settled };
+      return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
+    }
     const hours = this.hoursOf(usual, startMs);
     if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, null, known) };
     const looked = how.thorough
@@ -117,8 +130,10 @@ export class BandJudge {
     const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water, known) };
     const blocks = blocksOf(plainly.judgement);
     const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
-    if (how.ways === 'usual' || !isWaterAlone) return plainly;
-    const found = this.otherWay(plain, startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)));
+    if (how.ways === 'usual') return plainly;
+    const found = isWaterAlone
+      ? this.otherWay(plain, startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)))
+      : this.elsewhere(plain, startMs, blocks);
     if (!found)
       return how.margins && !how.thorough
         ? this.judge(startMs, { ...how, thorough: true, ways: 'usual' })
@@ -135,8 +150,8 @@ export class BandJudge {
     const placeC = this.airC(startMs);
     const plain = this.methodAt(placeC);
     const usually = this.judge(startMs, { thorough: true, ways: 'usual' });
-    const way = wayOf(plain, wayId);
-    if (way.id === usually.wayId) return usually;
+    const way = this.ways.find(({ id }) => id === wayId);
+    if (!way || way.id === usually.wayId) return usually;
     const one = this.caseOf(plain, way);
     const hours = this.hoursOf(one, startMs);
     const looked = hours ? this.water.look(one, hours) : { water: null, pieces: [] };
@@ -161,23 +176,17 @@ export class BandJudge {
     fails: WaterOutcome,
     blocked: ReadonlySet<RuleId>,
   ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
-    return this.inParts(plain, startMs, fails, blocked) ?? this.lowerOnly(plain, startMs);
-  }
-
-  /** The whole car by parts. */
-  private inParts(
-    plain: Method,
-    startMs: number,
-    fails: WaterOutcome,
-    blocked: ReadonlySet<RuleId>,
-  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
     const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
     // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
     const strongest = groups.filter(([first]) => first?.before !== null);
     const freezes = (group: readonly Way[]): boolean =>
       this.failsInSmallest(plain, group, startMs).has('ice-on-car');
-    if (strongest.length > 0 && strongest.every(freezes)) return null;
-    const useful = new Set(groups.flat());
+    const isHopeless = strongest.length > 0 && strongest.every(freezes);
+    // What fails above, under the open sky, need not fail on the lower body, where most of the salt is; half of it takes half the time.
+    const useful = new Set([
+      ...(isHopeless ? [] : groups.flat()),
+      ...this.ways.filter(({ isElsewhere, only }) => isElsewhere || only === 'lower'),
+    ]);
     for (const way of this.ways) {
       const found = useful.has(way) ? this.inOtherWay(this.caseOf(plain, way), startMs) : null;
       if (found) return { ...found, way };
@@ -185,14 +194,16 @@ export class BandJudge {
     return null;
   }
 
-  /** What fails above, under the open sky, need not fail on the lower body, where most of the salt is, and half of it takes half the time. */
-  private lowerOnly(
-    plain: Method,
-    startMs: number,
-  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
-    const way = this.ways.find(({ only }) => only === 'lower');
-    const found = way && this.inOtherWay(this.caseOf(plain, way), startMs);
-    return found ? { ...found, way } : null;
+  /** Ended in the second place, where nothing but this place, its air and its water stands against the usual way. */
+  private elsewhere(plain: Method, startMs: number, blocks: readonly Finding[]) {
+    const isOfPlace = ({ ruleId }: Finding): boolean =>
+      PLACE_RULE_IDS.has(ruleId) || WATER_RULE_IDS.has(ruleId);
+    if (!blocks.every(isOfPlace)) return null;
+    for (const way of this.ways.filter(({ isElsewhere }) => isElsewhere)) {
+      const found = this.inOtherWay(this.caseOf(plain, way), startMs);
+      if (found) return { ...found, way };
+    }
+    return null;
   }
 
   /** By which rules the smallest parts fail: what waits too long in them waits too long in larger ones. */
@@ -217,6 +228,8 @@ export class BandJudge {
   failures(startMs: number, judged: LookedAt): MemberFailures | null {
     const { place, around, weather } = this;
     const situation = this.situation(startMs, judged.method);
-    return memberFailures(judged, { startMs, place, limits: around.limits, weather, situation });
+    const stagesAt = (member: PlaceWeather): Situation[] | null =>
+      stageSituations(situation, { startMs, weather: member });
+    return memberFailures(judged, { startMs, place, limits: around.limits, weather, situation, stagesAt });
   }
 }

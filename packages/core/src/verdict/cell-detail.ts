@@ -6,7 +6,8 @@ import type { Circumstances } from './circumstances.js';
 import { methodsByCold } from './equipped-method.js';
 import type { Judged } from './judged.js';
 import type { RoadAhead } from './road-ahead.js';
-import { PlaceCalendar, PlaceWeather, type WeatherSpan } from './site-hours.js';
+import { PlaceCalendar } from './place-calendar.js';
+import { PlaceWeather, type WeatherSpan } from './site-hours.js';
 
 /** One start at one place by one method, under one course of the weather. */
 export interface CellRequest extends Circumstances {

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house/index.js';
 import { shelfOf } from '../kit/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
-import { bottle, VEHICLE } from '../testing/shop.js';
+import { BAY, bottle, VEHICLE } from '../testing/shop.js';
 import { equippedMethod, methodsByCold, methodsInWays } from './index.js';
 
 const FOAM = bottle({
@@ -43,10 +43,10 @@ describe('a method by the cold', () => {
 
   it('is done in the way that is given, else in the usual one', () => {
     const methodOf = methodsInWays(of);
-    expect(methodOf('bay-contact', {}).wayId).toBe('whole');
-    const parts = methodOf('bay-contact', { wayId: 'touch-two-panels', placeC: -8 });
+    expect(methodOf('bay-contact', {}, { place: BAY }).wayId).toBe('whole');
+    const parts = methodOf('bay-contact', { wayId: 'touch-two-panels', placeC: -8 }, { place: BAY });
     expect(parts.wayId).toBe('touch-two-panels');
     expect(parts.steps.find(({ id }) => id === 'foam')?.product?.role).toBe('shampoo');
-    expect(methodOf('bay-contact', { wayId: 'touch-two-panels', placeC: -9 })).toBe(parts);
+    expect(methodOf('bay-contact', { wayId: 'touch-two-panels', placeC: -9 }, { place: BAY })).toBe(parts);
   });
 });

@@ -1,6 +1,8 @@
 import type { HouseRules } from '../house/index.js';
 import { coldClass, equip, type Shelf } from '../kit/index.js';
+import type { Place } from '../place/index.js';
 import {
+  inUsualWay,
   inWay,
   type Method,
   METHOD_IDS,
@@ -82,23 +84,33 @@ export function methodsWithWork(
   };
 }
 
-/** The same in their ways, the usual one where none is given, with work of the season or without; each made once. */
+/** How a method is done at a place in a way: where the place has no second one, nothing is ended there. */
+export function methodAt(
+  plain: Method,
+  wayId: WayId | null | undefined,
+  { finish }: Pick<Place, 'finish'>,
+): Method {
+  const way = wayOf(plain, wayId ?? null);
+  return way.isElsewhere && !finish ? inUsualWay(plain) : inWay(plain, way, finish?.driveMinutes);
+}
+
+/** The methods in their ways, the usual one where none is given, with work of the season or without; each made once. */
 export function methodsInWays(
   of: Omit<MethodCase, 'placeC' | 'work'>,
 ): (
   methodId: string,
   cell: { readonly placeC?: number | null; readonly wayId?: WayId },
-  work?: readonly SeasonJobRow[],
+  at: { readonly place: Pick<Place, 'finish'>; readonly work?: readonly SeasonJobRow[] },
 ) => Method {
   const methodsWith = methodsWithWork(of);
-  const made = new Map<Method, Map<WayId, Method>>();
-  return (methodId, { placeC = null, wayId }, work = []) => {
+  const made = new Map<Method, Map<string, Method>>();
+  return (methodId, { placeC = null, wayId }, { place, work = [] }) => {
     const plain = methodsWith(work)(methodId, placeC);
-    const way = wayOf(plain, wayId ?? null);
-    const ways = made.get(plain) ?? new Map<WayId, Method>();
+    const ways = made.get(plain) ?? new Map<string, Method>();
     made.set(plain, ways);
-    const known = ways.get(way.id) ?? inWay(plain, way);
-    ways.set(way.id, known);
+    const key = `${wayId ?? ''} ${place.finish?.driveMinutes ?? ''}`;
+    const known = ways.get(key) ?? methodAt(plain, wayId, place);
+    ways.set(key, known);
     return known;
   };
 }

@@ -1,11 +1,11 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { inUsualWay, type Method, type WayId } from '../method/index.js';
+import type { Method, WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { combine, type Finding, judgeAll, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
-import type { WashCase } from '../wash/index.js';
+import { type Finding, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
 import { type BandJudge } from './band-judge.js';
 import { type BandJudges, bandJudges } from './band-judges.js';
 import { equippedMethods } from './equipped-method.js';
+import { lastingRefusal } from './lasting-refusal.js';
 import { forMembers, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
 import { failedShare, withForecast } from './forecast-share.js';
@@ -121,22 +121,6 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
     .reverse();
 }
 
-/** A finding that refuses this place and method for good, if there is one: it blocks without asking the weather. */
-export function lastingRefusal(washCase: WashCase, around: Circumstances): Finding | null {
-  const { limits, house, soil } = around;
-  const { findings } = judgeAll({
-    ...washCase,
-    limits,
-    house,
-    soil,
-    overnightC: null,
-    site: null,
-    water: null,
-  });
-  const lasting = findings.filter(({ level }) => level === 'block');
-  return lasting.length > 0 ? combine(lasting).limiting : null;
-}
-
 /** Listens to the work, answers with what is known already, and may stop it. */
 export interface GridWatch {
   /** Called with 0–1 after each band; may throw to stop the work. */
@@ -197,7 +181,7 @@ function makeBand(
   }: { readonly method: Method; readonly judgeOf: BandJudges; readonly remembers: boolean },
 ): Band {
   const { place } = site;
-  const refusal = lastingRefusal({ vehicle: request.vehicle, place, method: inUsualWay(method) }, request);
+  const refusal = lastingRefusal(request, place, method);
   const base = { placeId: place.id, methodId: method.id, refusal };
   if (refusal) return { ...base, cells: [] };
   const band = judgeOf(site, method.id);

@@ -2,6 +2,7 @@ export * from './band-judge.js';
 export * from './judged.js';
 export * from './circumstances.js';
 export * from './forecast-share.js';
+export * from './place-calendar.js';
 export * from './site-hours.js';
 export * from './equipped-method.js';
 export * from './grid.js';

@@ -50,7 +50,8 @@ export interface Looked {
   readonly pieces: readonly { readonly track: Track; readonly waited: readonly Waited[] }[];
 }
 
-const remedyOf = ({ before, only }: Way): RemedyId => {
+const remedyOf = ({ before, only, isElsewhere }: Way): RemedyId => {
+  if (isElsewhere) return 'finish-elsewhere';
   if (only !== null) return `${only}-only`;
   if (before === 'rinse') return 'rinse-each-part';
   return before === 'soak' ? 'soak-each-part' : 'smaller-section';
@@ -81,7 +82,7 @@ export function withRemedy(
 /** Ways of the whole car that differ by the size of their parts alone, each from the largest to the smallest. */
 export function groupsOf(ways: readonly Way[]): Way[][] {
   const groups = new Map<string, Way[]>();
-  for (const way of ways.filter(({ only }) => only === null)) {
+  for (const way of ways.filter(({ only, isElsewhere }) => only === null && !isElsewhere)) {
     const key = `${way.from} ${String(way.before)}`;
     groups.set(key, [...(groups.get(key) ?? []), way]);
   }

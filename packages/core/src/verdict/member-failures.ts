@@ -4,7 +4,8 @@ import { couldSpot, type Limits, type Situation, weatherFailure } from '../rules
 import type { MemberFailures } from './forecast-share.js';
 import type { LookedAt } from './judged.js';
 import { inDanger, memberOutcome } from './member-water.js';
-import type { PlaceSite } from './site-hours.js';
+import type { PlaceSite, PlaceWeather } from './site-hours.js';
+import type { WashHours } from '../wash/index.js';
 
 /** One start before the members. */
 export interface AskedOfMembers {
@@ -13,6 +14,29 @@ export interface AskedOfMembers {
   readonly limits: Limits;
   readonly weather: Pick<PlaceSite, 'control' | 'members'>;
   readonly situation: Omit<Situation, 'site' | 'water'>;
+  /** What the rules of a place read in each of two places under a member; null: the wash is done in one. */
+  readonly stagesAt: (member: PlaceWeather) => readonly Situation[] | null;
+}
+
+/** The hour of an instant, for a wait that is asked about in it. */
+function hourAt(weather: PlaceWeather, atMs: number): WashHours | null {
+  const site = weather.siteHour(atMs);
+  return site && [{ fromMinute: 0, site }];
+}
+
+/** What is left of the hours of a wash from a minute on, counted from then: a wait that begins in one place may end in another. */
+function hoursFrom(hours: WashHours | null, minute: number): WashHours | null {
+  if (!hours) return null;
+  const at = Math.max(
+    0,
+    hours.findLastIndex(({ fromMinute }) => fromMinute <= minute),
+  );
+  const [first, ...later] = hours.slice(at);
+  if (!first) return null;
+  return [
+    { fromMinute: 0, site: first.site },
+    ...later.map(({ fromMinute, site }) => ({ fromMinute: fromMinute - minute, site })),
+  ];
 }
 
 /**
@@ -23,7 +47,7 @@ export interface AskedOfMembers {
  */
 export function memberFailures(
   { method, pieces, danger: kept, water }: LookedAt,
-  { startMs, place, limits, weather, situation }: AskedOfMembers,
+  { startMs, place, limits, weather, situation, stagesAt }: AskedOfMembers,
 ): MemberFailures | null {
   const { members, control } = weather;
   if (members.length === 0 || !water) return null;
@@ -36,12 +60,17 @@ export function memberFailures(
   const failed = { memberCount: 0, freezes: 0, spots: 0, falls: 0, cold: 0 };
   members.forEach((member, i) => {
     asked.site = member.memberWindow(startMs, method.minutes);
-    if (!asked.site) return;
+    const stages = stagesAt(member);
+    if (stages) asked.stages = stages;
+    if (!asked.site || stages?.some(({ site }) => site === null)) return;
     failed.memberCount += 1;
     asked.water = memberOutcome(danger, water, {
       place,
       limits,
-      siteAt: (of, minute) => of.siteHour(startMs + minute * MS_PER_MINUTE),
+      hoursFrom: (of, minute) =>
+        stages
+          ? hoursFrom(of.washHours(startMs, method), minute)
+          : hourAt(of, startMs + minute * MS_PER_MINUTE),
       control,
       member,
     });

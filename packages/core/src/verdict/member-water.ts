@@ -1,13 +1,14 @@
 import { heatCapacityOf, WATER_HEAT_J_PER_KG_K } from '../film/index.js';
 import type { Place } from '../place/index.js';
 import {
+  climatesOf,
   isSafeFilm,
   panelAir,
   PanelWash,
-  type SiteHour,
   type Track,
   type Waited,
   type WaitOutcome,
+  type WashHours,
   type WaterLimits,
   type WaterOutcome,
 } from '../wash/index.js';
@@ -58,7 +59,8 @@ interface MemberCase {
   readonly limits: WaterLimits;
   readonly control: PlaceWeather;
   readonly member: PlaceWeather;
-  readonly siteAt: (weather: PlaceWeather, minute: number) => SiteHour | null;
+  /** Light and air from a minute of the wash on, counted from it. */
+  readonly hoursFrom: (weather: PlaceWeather, minute: number) => WashHours | null;
 }
 
 /** A little beyond the wait with time in hand: whether it fails is asked, not by how much. */
@@ -71,11 +73,11 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
   const { wait } = waited;
   const event = track.events[wait.event];
   const atMinute = event?.atMinute ?? 0;
-  const site = of.siteAt(of.member, atMinute);
-  const control = of.siteAt(of.control, atMinute);
-  if (!site || !control || !event) return null;
-  const here = panelAir(of.place, track.surface, site);
-  const byK = here.dryC - panelAir(of.place, track.surface, control).dryC;
+  const hours = of.hoursFrom(of.member, atMinute);
+  const control = of.hoursFrom(of.control, atMinute);
+  if (!hours || !control || !event) return null;
+  const airs = hours.map(({ site }) => panelAir(of.place, track.surface, site));
+  const byK = (airs[0]?.dryC ?? 0) - panelAir(of.place, track.surface, control[0].site).dryC;
   const panelJ = heatCapacityOf(track.material);
   const passesJ = event.deed.kind === 'wet' ? event.deed.passesKg * WATER_HEAT_J_PER_KG_K : 0;
   const startC = waited.startC + (byK * panelJ) / (panelJ + passesJ);
@@ -83,17 +85,21 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
   const watch =
     needed > 0 && !isLeft ? needed * (1 + of.limits.inHandShare) + BEYOND_MINUTES : wait.watchMinutes;
   const filmKg = waited.filmGramsPerM2 / 1000;
-  if (isSafeFilm({ tempC: startC, waterKg: filmKg }, watch, here))
+  if (airs.every((air) => isSafeFilm({ tempC: startC, waterKg: filmKg }, watch, air)))
     return {
       firstIceMinute: null,
       dryMinute: null,
       lowestTempC: startC,
       highestTempC: startC,
     };
-  const panel = new PanelWash(track.material, [{ fromMinute: 0, climate: here.climate }], { startC });
+  const panel = new PanelWash(track.material, climatesOf(of.place, track, hours), { startC });
   panel.do({ kind: 'wet', filmKg, passesKg: filmKg, waterTempC: Math.max(0, startC) });
-  panel.advance(watch, isLeft ? 'end' : 'edge');
-  return panel;
+  // In a second place ice may melt again before a hand comes to it.
+  const mayMelt = hours.length > 1 && needed > 0 && !isLeft;
+  panel.advance(mayMelt ? needed : watch, isLeft || mayMelt ? 'end' : 'edge');
+  if (!mayMelt || panel.hasIce) return panel;
+  const { dryMinute, lowestTempC, highestTempC } = panel;
+  return { firstIceMinute: null, dryMinute, lowestTempC, highestTempC };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { inWay, waysOf } from '../method/index.js';
+import { inUsualWay, inWay, waysOf } from '../method/index.js';
 import { mixesFor } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
@@ -77,7 +77,7 @@ const detail = (
   cellDetail({ ...circumstances(span, { vehicle }), place, methodId, control: span, roadAhead: null }, atMs);
 
 const hoursOf = (place: Place, span: WeatherSpan, { method }: Judged, atMs: number): WashHours => {
-  const hours = new PlaceWeather(new PlaceCalendar(place), span).washHours(atMs, method.minutes);
+  const hours = new PlaceWeather(new PlaceCalendar(place), span).washHours(atMs, method);
   if (!hours) throw new Error('no weather');
   return hours;
 };
@@ -100,7 +100,7 @@ describe('what colder, slower and smaller do', () => {
   it('a smaller part never waits longer for its towel', () => {
     const method = methodWith('bay-touch-free');
     const waits = waysOf(method)
-      .filter(({ from, before }) => from === 'drying' && before === null)
+      .filter(({ from, before, isElsewhere }) => from === 'drying' && before === null && !isElsewhere)
       .map((way) =>
         Math.max(
           ...tracksOf({ vehicle: VEHICLE, place: BAY, method: inWay(method, way) }, DEFAULT_LIMITS).flatMap(
@@ -132,7 +132,7 @@ describe('the faults of several washes', () => {
   it('ice between the first rinse and the hand is seen, though the last rinse would melt it', () => {
     const method = methodWith('bay-contact');
     const span = steady({ airTempC: -8, dewPointC: -11 });
-    const hours = new PlaceWeather(new PlaceCalendar(BAY), span).washHours(START, method.minutes);
+    const hours = new PlaceWeather(new PlaceCalendar(BAY), span).washHours(START, method);
     if (!hours) throw new Error('no weather');
     const roof = tracksOf({ vehicle: VEHICLE, place: BAY, method }, DEFAULT_LIMITS).find(
       ({ panel }) => panel.id === 'roof',
@@ -177,10 +177,7 @@ describe('the faults of several washes', () => {
     );
     const site = hoursOf(OPEN_DRIVE, summer, found, atMs)[0].site;
     expect(roof && panelAir(OPEN_DRIVE, roof.surface, site).dryC).toBeGreaterThan(50);
-    const plain = inWay(
-      found.method,
-      waysOf(found.method)[0] ?? { id: 'whole', from: 'nothing', section: 'whole-car', before: null, only: null },
-    );
+    const plain = inUsualWay(found.method);
     const whole = tracksOf({ vehicle, place: OPEN_DRIVE, method: plain }, DEFAULT_LIMITS);
     const hours = hoursOf(OPEN_DRIVE, summer, { ...found, method: plain }, atMs);
     const foamed = whole.flatMap((track) =>
@@ -238,7 +235,7 @@ describe('the faults of several washes', () => {
     const method = methodWith('bay-contact');
     const hours = new PlaceWeather(new PlaceCalendar(BAY), steady({})).washHours(
       START + 20 * MS_PER_MINUTE,
-      method.minutes,
+      method,
     );
     expect(hours?.map(({ fromMinute }) => fromMinute)).toEqual([0, 40]);
   });

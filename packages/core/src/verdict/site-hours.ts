@@ -1,19 +1,13 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { windChill } from '../air/index.js';
-import { localTime, minutesOpen, type Place, placeAir, type PlaceAir, queueMinutes } from '../place/index.js';
+import { driveOf, type Method } from '../method/index.js';
+import { type Place, placeAir, type PlaceAir } from '../place/index.js';
 import type { SiteTimes, SiteWeather, SiteWindow } from '../rules/index.js';
-import {
-  type Cover,
-  coverOf,
-  daylight,
-  irradiance,
-  overheadTempC,
-  shelteredLight,
-  sunPosition,
-  type SunPosition,
-} from '../sun/index.js';
+import { irradiance, overheadTempC, shelteredLight } from '../sun/index.js';
 import { groundAlbedoFraction, type WeatherHour } from '../weather/index.js';
 import type { HourFrom, SiteHour, WashHours } from '../wash/index.js';
+import { PlaceCalendar } from './place-calendar.js';
+import { remember } from './remember.js';
 import type { RoadAhead } from './road-ahead.js';
 
 const TAP_HOURS = 12;
@@ -24,60 +18,17 @@ export interface WeatherSpan {
   readonly hours: readonly (WeatherHour | null)[];
 }
 
-/** What does not depend on the forecast: sun, opening and light at a place, kept once for all members. */
-export class PlaceCalendar {
-  private readonly suns = new Map<number, SunPosition>();
-  private readonly covers = new Map<number, Cover>();
-  private readonly opens = new Map<number, SiteWindow['open']>();
-  private readonly lights = new Map<
-    number,
-    { sunriseMs: number; sunsetMs: number } | 'always-up' | 'always-down'
-  >();
+/** Air along the panels of a car that is driven through a town, m/s (judgement). */
+const DRIVEN_AIR_METRES_PER_SECOND = 8;
 
-  constructor(readonly place: Place) {}
-
-  queueMinutes(startMs: number): number {
-    return this.place.queue ? queueMinutes(this.place, localTime(startMs, this.place.timeZone)) : 0;
-  }
-
-  /** What the shelter lets through in the middle of the hour. */
-  coverAt(atMs: number): Cover {
-    return remember(this.covers, atMs, () => coverOf(this.place.shelter, this.sunAt(atMs)));
-  }
-
-  /** The sun in the middle of the hour. */
-  sunAt(atMs: number): SunPosition {
-    return remember(this.suns, atMs, () => sunPosition(this.place, atMs + MS_PER_HOUR / 2));
-  }
-
-  open(startMs: number): SiteWindow['open'] {
-    return remember(this.opens, startMs, () => {
-      const minutesLeft = minutesOpen(this.place.openHours, localTime(startMs, this.place.timeZone));
-      return minutesLeft > 0 ? { kind: 'open', minutesLeft } : { kind: 'closed' };
-    });
-  }
-
-  light(startMs: number, endMs: number): Pick<SiteWindow, 'lightAtStart' | 'lightLeftMinutes'> {
-    const day = remember(this.lights, startMs, () => {
-      const found = daylight(this.place, startMs);
-      return found.kind === 'day' ? found : found.kind;
-    });
-    if (day === 'always-up') return { lightAtStart: true, lightLeftMinutes: null };
-    if (day === 'always-down') return { lightAtStart: false, lightLeftMinutes: -1 };
-    return {
-      lightAtStart: startMs >= day.sunriseMs && startMs < day.sunsetMs,
-      lightLeftMinutes: (day.sunsetMs - endMs) / MS_PER_MINUTE,
-    };
-  }
-}
-
-function remember<V>(store: Map<number, V>, key: number, make: () => V): V {
-  const known = store.get(key);
-  if (known !== undefined) return known;
-  const made = make();
-  store.set(key, made);
-  return made;
-}
+const inMotion = (site: SiteHour): SiteHour => ({
+  ...site,
+  isDriven: true,
+  air: {
+    ...site.air,
+    airSpeedMetresPerSecond: Math.max(site.air.airSpeedMetresPerSecond, DRIVEN_AIR_METRES_PER_SECOND),
+  },
+});
 
 const UNASKED_TIMES: SiteTimes = {
   open: { kind: 'closed' },
@@ -93,11 +44,13 @@ export class PlaceWeather {
   private readonly siteHours = new Map<number, SiteHour | null>();
   private readonly siteWeathers = new Map<number, SiteWeather | null>();
   private readonly memberWindows = new Map<number, SiteWindow | null>();
+  private second: { readonly there: PlaceWeather; readonly road: PlaceWeather } | null = null;
 
   constructor(
     private readonly calendar: PlaceCalendar,
     private readonly span: WeatherSpan,
     private readonly roadAhead: RoadAhead | null = null,
+    private readonly change: (site: SiteHour) => SiteHour = (site) => site,
   ) {
     this.air = placeAir(calendar.place, span.hours);
   }
@@ -118,7 +71,7 @@ export class PlaceWeather {
     if (!hour || !air) return null;
     const sun = this.calendar.sunAt(hour.atMs);
     const cover = this.calendar.coverAt(hour.atMs);
-    return {
+    return this.change({
       air,
       sun,
       light: shelteredLight(irradiance(sun, { cloudFraction: hour.cloudFraction, atMs: hour.atMs }), cover),
@@ -127,7 +80,7 @@ export class PlaceWeather {
         skyTempC: air.skyTempC,
         roofTempC: air.airTempC,
       }),
-    };
+    });
   }
 
   /** The hours that a wash touches; null if one of them is not known. */
@@ -138,8 +91,46 @@ export class PlaceWeather {
     return hours.length === to - from + 1 && hours.length > 0 ? hours : null;
   }
 
-  /** Light and air in each hour that a wash touches, from minute to minute; null if one of them is not known. */
-  washHours(startMs: number, minutes: number): WashHours | null {
+  /** The second place, and the road to it; null: a wash that begins here ends here. */
+  private elsewhere(): { readonly there: PlaceWeather; readonly road: PlaceWeather } | null {
+    const { there, place } = this.calendar;
+    if (!there) return null;
+    const { carHeadingDeg } = there.place;
+    const open = new PlaceCalendar({
+      ...place,
+      climate: { kind: 'outdoors' },
+      shelter: { kind: 'open', horizon: [] },
+    });
+    this.second ??= {
+      there: new PlaceWeather(there, this.span, this.roadAhead, (site) => ({ ...site, carHeadingDeg })),
+      road: new PlaceWeather(open, this.span, null, inMotion),
+    };
+    return this.second;
+  }
+
+  /** The second place of a wash; null: there is none. */
+  get there(): PlaceWeather | null {
+    return this.elsewhere()?.there ?? null;
+  }
+
+  /** Light and air from minute to minute where a wash is done, the drive to a second place included; null if an hour is not known. */
+  washHours(startMs: number, method: Pick<Method, 'steps' | 'setUpMinutes' | 'minutes'>): WashHours | null {
+    const drive = driveOf(method);
+    const second = drive && this.elsewhere();
+    if (!drive || !second) return this.hoursOver(startMs, method.minutes);
+    const { fromMinute, toMinute } = drive;
+    const from = (minute: number, hours: WashHours): HourFrom[] =>
+      hours.map((hour) => ({ fromMinute: minute + hour.fromMinute, site: hour.site }));
+    const at = (minute: number): number => startMs + minute * MS_PER_MINUTE;
+    const here = this.hoursOver(startMs, fromMinute);
+    const road = second.road.hoursOver(at(fromMinute), toMinute - fromMinute);
+    const there = second.there.hoursOver(at(toMinute), method.minutes - toMinute);
+    if (!here || !road || !there) return null;
+    return [...here, ...from(fromMinute, road), ...from(toMinute, there)];
+  }
+
+  /** Light and air in each hour that so many minutes touch, from minute to minute; null if one of them is not known. */
+  private hoursOver(startMs: number, minutes: number): WashHours | null {
     const touched = this.touched(startMs, minutes);
     const hours = (touched ?? []).flatMap(({ atMs }): HourFrom[] => {
       const site = this.siteHour(atMs);
@@ -189,6 +180,12 @@ export class PlaceWeather {
       coldestNearbyC: this.coldestC(from - TAP_HOURS, from + TAP_HOURS),
       coldestNext12hC: this.coldestC(from, from + TAP_HOURS),
     };
+  }
+
+  /** Clock, light and weather over a wash; null where some hour has no weather. */
+  siteWindow(startMs: number, minutes: number): SiteWindow | null {
+    const weather = this.siteWeather(startMs, minutes);
+    return weather && Object.assign(this.siteTimes(startMs, minutes), weather);
   }
 
   /** The same as a whole window whose times nobody reads: a member differs from the control by its weather only. */

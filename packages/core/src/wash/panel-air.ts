@@ -13,6 +13,10 @@ export interface SiteHour {
   readonly albedoFraction: number;
   /** Of what a panel looks up to: sky, roof or both. */
   readonly overheadTempC: number;
+  /** Where the car's nose points in the second place of a wash; absent: as it stands in the first. */
+  readonly carHeadingDeg?: number;
+  /** On the road between the two. */
+  readonly isDriven?: true;
 }
 
 /** What of a panel the light and the air meet: how it lies, and what of the sun it takes. */
@@ -80,7 +84,10 @@ export function panelSunWm2(
   const key = surface.tiltDeg * 1000 + surface.facesDeg;
   const known = suns.get(key);
   if (known !== undefined) return known;
-  const panel = { tiltDeg: surface.tiltDeg, panelAzimuthDeg: place.carHeadingDeg + surface.facesDeg };
+  const panel = {
+    tiltDeg: surface.tiltDeg,
+    panelAzimuthDeg: (site.carHeadingDeg ?? place.carHeadingDeg) + surface.facesDeg,
+  };
   const made = panelIrradianceWm2(site.light, { panel, ...site });
   suns.set(key, made);
   return made;

@@ -1,24 +1,14 @@
 import {
   FilmRun,
   FUSION_J_PER_KG,
-  heatCapacityOf,
   type PanelClimate,
   type PanelMaterial,
-  pureWaterStore,
   TINY_KG,
   type WaterStore,
 } from '../film/index.js';
 import { SECONDS_PER_MINUTE } from '../quantity/index.js';
+import { storeOf } from './panel-store.js';
 import type { ClimateFrom, PanelDeed, PanelSpan } from './panel-deed.js';
-
-const stores = new Map<PanelMaterial, WaterStore>();
-
-/** Panel and pure water; the same for every panel of a material. */
-function storeOf(material: PanelMaterial): WaterStore {
-  const known = stores.get(material) ?? pureWaterStore(heatCapacityOf(material));
-  stores.set(material, known);
-  return known;
-}
 
 /** A dry panel is followed in steps of so many kelvins at most: radiation alone bends the balance. */
 const DRY_STEP_K = 2;
@@ -135,6 +125,10 @@ export class PanelWash {
     }
     this.minute = endMinute;
     this.enthalpyJ = this.store.enthalpy(0, this.tempC);
+  }
+
+  get hasIce(): boolean {
+    return this.iceKg > TINY_KG;
   }
 
   /** Does it now, and begins a new span. */

@@ -123,9 +123,11 @@ export function waitsThrough(
   const close = (): void => {
     if (!wait) return;
     const end = watched(panel, wait, { fromMinute, airs, watchMinutes, twin });
+    // Ice that is gone again when a hand comes to it hurts nothing.
+    const isMelted = wait.toTouch !== null && panel.firstIceMinute !== null && !panel.hasIce;
     found.push({
       wait,
-      iceMinutes: since(end.firstIceMinute, fromMinute),
+      iceMinutes: isMelted ? null : since(end.firstIceMinute, fromMinute),
       dryMinutes: since(end.dryMinute, fromMinute),
       lowestC: end.lowestTempC,
       highestC: end.highestTempC,

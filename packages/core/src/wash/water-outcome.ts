@@ -105,6 +105,7 @@ function sunOn(
     track: { panel: one, surface },
   } of pieces)
     for (const { site } of hours) {
+      if (site.isDriven) continue;
       const { solarWm2 } = panelAir(place, surface, site);
       if (solarWm2 > brightestWm2) {
         brightestWm2 = solarWm2;

@@ -2,13 +2,8 @@ import { Checkbox, Fieldset, Group, Stack } from '@mantine/core';
 import { MINOR_PER_UNIT, type PlaceKind } from '@keen/core';
 import { NumberField } from '../../parts/number-field.js';
 import { methodName } from '../../words/names.js';
-import {
-  DEFAULT_TARIFF,
-  methodsAt,
-  type OfferDraft,
-  type PlaceErrors,
-  type TariffDraft,
-} from './place-form.js';
+import { DEFAULT_TARIFF, methodsAt, type OfferDraft, type TariffDraft } from './place-draft.js';
+import type { PlaceErrors } from './place-errors.js';
 
 const toMinor = (price: number | null): number | null =>
   price === null ? null : Math.round(price * MINOR_PER_UNIT);

@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { lastWater, type PlaceRecord } from '@keen/core';
 import { useState } from 'react';
 import { usePlaces, useRemove, useRestore } from '../../api/queries.js';
+import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
@@ -9,6 +10,14 @@ import { Empty, Failed, Loading } from '../../parts/states.js';
 import classes from '../../parts/record-list.module.css';
 import { methodName, PLACE_KIND_NAMES, TAP_NAMES } from '../../words/names.js';
 import { PlaceDrawer } from './place-drawer.js';
+
+/** "; finished at the unit, 5 min on": where a wash that begins here may end. */
+function finishText({ finishAt }: PlaceRecord, places: readonly PlaceRecord[], format: Format): string {
+  const second = places.find(({ id }) => id === finishAt?.placeId);
+  return second && finishAt
+    ? `; finished at ${second.name}, ${format.minutes(finishAt.driveMinutes)} on`
+    : '';
+}
 
 /** The places to wash, and their waters. */
 export function PlacesPage() {
@@ -71,6 +80,7 @@ export function PlacesPage() {
                 <p className="muted">
                   {place.hasDrain ? 'Drain' : 'No drain'}; {place.hasLight ? 'lamps' : 'no lamps'}; tap:{' '}
                   {TAP_NAMES[place.tap].toLowerCase()}; {format.minutes(place.travelMinutes)} away
+                  {finishText(place, places, format)}
                 </p>
                 {place.notes && <p>{place.notes}</p>}
               </div>
@@ -100,7 +110,7 @@ export function PlacesPage() {
         <PlaceDrawer
           key={open === 'new' ? 'new' : open.id}
           place={open === 'new' ? null : open}
-          near={places[0]}
+          places={places}
           timeZone={format.timeZone}
           currency={format.display.currency}
           onClose={() => setOpen(null)}

@@ -1,6 +1,7 @@
 import { FACES_OF_A_TOWEL, type PackItem, type RunSheet, type PlaceRecord } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { SITE_RULE_NAMES, STEP_NAMES } from '../../words/names.js';
+import { SITE_RULE_NAMES } from '../../words/names.js';
+import { STEP_NAMES } from '../../words/step-names.js';
 import { mixName, mixText, PRODUCT_REASONS } from '../../words/mix-words.js';
 import { facesText, PACK_NAMES } from '../../words/run-words.js';
 import { ProductChoice } from './product-choice.js';

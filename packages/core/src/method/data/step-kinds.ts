@@ -66,6 +66,8 @@ const BUCKET_SHARE = 0.5;
 
 /** Everything that the engine knows of each kind of step. What clings, passes and stays is judgement, by practice notes. */
 export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
+  'drive-on': { ...PLAIN, reason: 'ends-elsewhere', cautions: ['wet-brakes'] },
+  thaw: { ...PLAIN, reason: 'ice-melts-first', cautions: [] },
   'before-machine': { ...PLAIN, reason: 'machine-tears-and-misses', cautions: [] },
   'machine-soak': {
     ...SPRAYED,

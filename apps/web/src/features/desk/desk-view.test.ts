@@ -1,0 +1,81 @@
+import { describe, expect, it } from '@jest/globals';
+import { CALCULATORS, calculate, DEFAULT_DISPLAY, type DisplaySettings } from '@keen/core';
+import { shownUnit } from './desk-units.js';
+import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk-view.js';
+import { workingOf } from './working.js';
+
+const AMERICAN: DisplaySettings = {
+  ...DEFAULT_DISPLAY,
+  temperature: 'F',
+  wind: 'mph',
+  volume: 'gal',
+  currency: 'USD',
+};
+
+describe('the reference desk', () => {
+  it.each([...CALCULATORS.keys()].filter((name) => name !== 'wash'))(
+    '%s has an example that its own sum answers, in any units, with its working',
+    (name) => {
+      const calculator = CALCULATORS.get(name);
+      const answers = [DEFAULT_DISPLAY, AMERICAN].map((display) => {
+        const input = inputFrom(fieldsOf(name), shownExample(name, display), display);
+        const working = workingOf(name, input);
+        expect(working.length).toBeGreaterThan(0);
+        for (const line of working) expect(line).not.toMatch(/NaN|undefined|\?(?!$)/);
+        return calculator && calculate(calculator, input);
+      });
+      for (const answer of answers) expect(answer).toMatchObject({ ok: true });
+      const numbers = answers.map((answer) =>
+        Object.values((answer?.ok ? answer.value : {}) as Record<string, unknown>).filter(
+          (value): value is number => typeof value === 'number',
+        ),
+      );
+      numbers[0]?.forEach((value, i) => expect(numbers[1]?.[i]).toBeCloseTo(value, 2));
+    },
+  );
+
+  it.each([
+    { unit: '°C', value: -10, shown: 14, label: '°F' },
+    { unit: 'km/h at 10 m', value: 100, shown: 62.1371, label: 'mph at 10 m' },
+    { unit: 'm/s at the panel', value: 10, shown: 22.369356, label: 'mph at the panel' },
+    { unit: 'mL of finished mix', value: 29.5735, shown: 1, label: 'fl oz of finished mix' },
+    { unit: 'mL per L of water', value: 5, shown: 5, label: 'mL per L of water' },
+    { unit: 'L', value: 3.785412, shown: 1, label: 'gal' },
+    { unit: 'minor units', value: 750, shown: 7.5, label: 'USD' },
+    { unit: 'µS/cm', value: 10, shown: 10, label: 'µS/cm' },
+  ])('shows $unit as $label and back', ({ unit, value, shown, label }) => {
+    const made = shownUnit(unit, AMERICAN);
+    expect(made.label).toBe(label);
+    expect(made.toShown(value)).toBeCloseTo(shown, 5);
+    expect(made.fromShown(made.toShown(value))).toBeCloseTo(value, 9);
+  });
+
+  it('shows the working of a sum that people get wrong', () => {
+    expect(workingOf('dilution', { totalMl: 1000, partsWater: 9, capMl: 50 })).toEqual([
+      '1 part product : 9 parts water = 10 % of the mix',
+      'product = 1000 ÷ (1 + 9) = 100 mL; water = 900 mL',
+      '100 ÷ 50 mL a cap = 2 caps',
+    ]);
+    expect(workingOf('dilution', { totalMl: -1 })).toEqual([]);
+  });
+
+  it('leaves out what is empty, so that the sum can say what it misses', () => {
+    expect(inputFrom(fieldsOf('wind-chill'), { airTempC: ' ', windKmh: '20' }, DEFAULT_DISPLAY)).toEqual({
+      windKmh: 20,
+    });
+  });
+
+  it('writes figures with as many digits as matter, and names in words', () => {
+    expect([figureText(17.860584), figureText(null), figureText([0, 2]), figureText(true)]).toEqual([
+      '17.861',
+      'none',
+      '0, 2',
+      'yes',
+    ]);
+    expect(
+      ['relHumidityFraction', 'airTempC', 'filmGramsPerM2', 'litres', 'mlPerLitreWater', 'tdsMgPerLitre'].map(
+        fieldLabel,
+      ),
+    ).toEqual(['Relative humidity', 'Air temperature', 'Film', 'Litres', 'mL per litre water', 'TDS']);
+  });
+});

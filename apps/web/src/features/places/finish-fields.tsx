@@ -1,0 +1,48 @@
+import { Group, Select } from '@mantine/core';
+import { guessedDriveMinutes, type PlaceRecord } from '@keen/core';
+import { NumberField } from '../../parts/number-field.js';
+import type { PlaceFieldsProps } from './place-fields-props.js';
+
+interface FinishFieldsProps extends PlaceFieldsProps {
+  /** Where it can be ended: the shop's other places without a meter. */
+  readonly seconds: readonly PlaceRecord[];
+}
+
+/** The second place in which a wash that begins here may be dried, or washed by hand once it is rinsed. */
+export function FinishFields({ draft, set, errors, seconds }: FinishFieldsProps) {
+  const choose = (placeId: string | null): void => {
+    const second = seconds.find(({ id }) => id === placeId);
+    const { latitudeDeg, longitudeDeg } = draft;
+    const isKnown = second && latitudeDeg !== null && longitudeDeg !== null;
+    set({
+      finishPlaceId: placeId,
+      finishMinutes: isKnown ? guessedDriveMinutes({ latitudeDeg, longitudeDeg }, second) : null,
+    });
+  };
+  return (
+    <Group grow align="start">
+      <Select
+        label="Rinsed here, finished at"
+        description="Another of your places, warmer or dry, without a meter"
+        placeholder="Nowhere else"
+        data={seconds.map(({ id, name }) => ({ value: id, label: name }))}
+        value={draft.finishPlaceId}
+        onChange={choose}
+        error={errors['finishAt.placeId']}
+        clearable
+        clearButtonProps={{ 'aria-label': 'Finished nowhere else' }}
+      />
+      {draft.finishPlaceId !== null && (
+        <NumberField
+          label="Drive from here to there"
+          unit="min"
+          hint="Guessed from the map until you type it"
+          value={draft.finishMinutes}
+          onChange={(finishMinutes) => set({ finishMinutes })}
+          decimals={0}
+          error={errors.finishMinutes}
+        />
+      )}
+    </Group>
+  );
+}

@@ -1,0 +1,178 @@
+import {
+  type HorizonPoint,
+  METHODS,
+  type Opening,
+  type OpenSpan,
+  type PlaceKind,
+  type PlaceRecord,
+  type SiteRule,
+  type Tap,
+} from '@keen/core';
+
+/** What is typed of a water. */
+export interface WaterDraft {
+  readonly name: string;
+  readonly hardnessMgPerLitre: number | null;
+  readonly tdsMgPerLitre: number | null;
+  readonly tempC: number | null;
+  readonly origin: 'measured' | 'estimated' | 'default';
+}
+
+/** A method on offer, with the price of a visit. */
+export interface OfferDraft {
+  readonly methodId: string;
+  readonly priceMinor: number | null;
+}
+
+/** A coin or card meter as typed. */
+export interface TariffDraft {
+  readonly startPriceMinor: number | null;
+  readonly startSeconds: number | null;
+  readonly blockPriceMinor: number | null;
+  readonly blockSeconds: number | null;
+  readonly pausable: boolean;
+}
+
+/** Waiting between two hours of the day. */
+export interface QueueRow {
+  readonly fromHour: number;
+  readonly toHour: number;
+  readonly minutes: number;
+}
+
+/** What is typed into the form of a place. */
+export interface PlaceDraft {
+  readonly name: string;
+  readonly notes: string;
+  readonly kind: PlaceKind;
+  readonly latitudeDeg: number | null;
+  readonly longitudeDeg: number | null;
+  readonly timeZone: string;
+  readonly setpointC: number | null;
+  readonly horizon: readonly HorizonPoint[];
+  readonly openings: readonly Opening[];
+  readonly carHeadingDeg: number | null;
+  readonly hasDrain: boolean;
+  readonly hasLight: boolean;
+  readonly tap: Tap;
+  readonly openHours: readonly (OpenSpan | null)[];
+  readonly washWater: WaterDraft;
+  readonly finalRinse: WaterDraft | null;
+  readonly relHumidityPercent: number | null;
+  readonly offers: readonly OfferDraft[];
+  readonly tariff: TariffDraft | null;
+  readonly weekdayQueue: readonly QueueRow[];
+  readonly weekendQueue: readonly QueueRow[];
+  readonly forbids: readonly SiteRule[];
+  readonly travelMinutes: number | null;
+  readonly carsAtOnce: number | null;
+  /** Where a wash that begins here is ended; null: here. */
+  readonly finishPlaceId: string | null;
+  readonly finishMinutes: number | null;
+}
+
+/** What a kind of place is like: its air, its roof, and the usual way to wash there. */
+export const KIND_FACTS = {
+  garage: { climate: 'unheated', shelter: 'indoors', methodId: 'garage-rinseless' },
+  'heated-unit': { climate: 'heated', shelter: 'indoors', methodId: 'garage-rinseless' },
+  'self-serve-bay': { climate: 'open-bay', shelter: 'roofed', methodId: 'bay-touch-free' },
+  'automatic-bay': { climate: 'outdoors', shelter: 'open', methodId: 'touchless-automatic' },
+  drive: { climate: 'outdoors', shelter: 'open', methodId: 'drive-hose' },
+} as const satisfies Readonly<Record<PlaceKind, { climate: string; shelter: string; methodId: string }>>;
+
+/** Ways to wash that a kind of place can offer. */
+export const methodsAt = (kind: PlaceKind): string[] =>
+  METHODS.filter(({ placeKinds }) => placeKinds.includes(kind)).map(({ id }) => id);
+
+export const DEFAULT_TARIFF: TariffDraft = {
+  startPriceMinor: 300,
+  startSeconds: 180,
+  blockPriceMinor: 100,
+  blockSeconds: 60,
+  pausable: false,
+};
+
+export const DEFAULT_WATER: WaterDraft = {
+  name: 'Tap',
+  hardnessMgPerLitre: 150,
+  tdsMgPerLitre: 220,
+  tempC: 8,
+  origin: 'default',
+};
+
+export const newPlace = (
+  timeZone: string,
+  at?: { latitudeDeg: number; longitudeDeg: number },
+): PlaceDraft => ({
+  name: '',
+  notes: '',
+  kind: 'garage',
+  latitudeDeg: at?.latitudeDeg ?? null,
+  longitudeDeg: at?.longitudeDeg ?? null,
+  timeZone,
+  setpointC: 15,
+  horizon: [],
+  openings: [{ fromDeg: 90, toDeg: 150, topElevationDeg: 35 }],
+  carHeadingDeg: 0,
+  hasDrain: false,
+  hasLight: true,
+  tap: 'always',
+  openHours: Array.from({ length: 7 }, () => ({ openMinute: 420, closeMinute: 1260 })),
+  washWater: DEFAULT_WATER,
+  finalRinse: null,
+  relHumidityPercent: null,
+  offers: [{ methodId: KIND_FACTS.garage.methodId, priceMinor: 0 }],
+  tariff: null,
+  weekdayQueue: [],
+  weekendQueue: [],
+  forbids: [],
+  travelMinutes: 0,
+  carsAtOnce: 1,
+  finishPlaceId: null,
+  finishMinutes: null,
+});
+
+/** Twenty-four hours as stretches of equal waiting; hours without any are left out. */
+export function queueRows(minutesByHour: readonly number[]): QueueRow[] {
+  const rows: QueueRow[] = [];
+  minutesByHour.forEach((minutes, hour) => {
+    const last = rows.at(-1);
+    if (minutes <= 0) return;
+    if (last?.toHour === hour && last.minutes === minutes)
+      rows[rows.length - 1] = { ...last, toHour: hour + 1 };
+    else rows.push({ fromHour: hour, toHour: hour + 1, minutes });
+  });
+  return rows;
+}
+
+/** The stretches as twenty-four hours; where two overlap the longer wait counts. */
+export const queueHours = (rows: readonly QueueRow[]): number[] =>
+  Array.from({ length: 24 }, (_, hour) =>
+    Math.max(
+      0,
+      ...rows
+        .filter(({ fromHour, toHour }) => fromHour <= hour && hour < toHour)
+        .map(({ minutes }) => minutes),
+    ),
+  );
+
+const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
+  const fraction = 'relHumidityFraction' in climate ? (climate.relHumidityFraction ?? null) : null;
+  return fraction === null ? null : Math.round(fraction * 100);
+};
+
+export function draftOf(place: PlaceRecord): PlaceDraft {
+  const { climate, shelter, methods, queue, finishAt, id: _id, ...fields } = place;
+  return {
+    ...fields,
+    setpointC: climate.kind === 'heated' ? climate.setpointC : 15,
+    horizon: shelter.kind === 'open' ? shelter.horizon : [],
+    openings: shelter.kind === 'roofed' ? shelter.openings : [],
+    relHumidityPercent: humidityPercent(climate),
+    offers: methods,
+    weekdayQueue: queueRows(queue?.weekdayMinutes ?? []),
+    weekendQueue: queueRows(queue?.weekendMinutes ?? []),
+    finishPlaceId: finishAt?.placeId ?? null,
+    finishMinutes: finishAt?.driveMinutes ?? null,
+  };
+}
