@@ -163,7 +163,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     queue: BAY_QUEUE,
     forbids: [],
     travelMinutes: 9,
-    finishAt: { placeId: 'heated-unit', driveMinutes: 5 },
+    finishAt: { placeId: 'heated-unit', driveMinutes: 5, priceMinor: 1400 },
     carsAtOnce: 2,
   },
   {

@@ -60,6 +60,7 @@ export class TariffDto {
 export class FinishAtDto {
   @IsString() @IsNotEmpty() placeId: string;
   @IsNumber() @Min(0) @Max(MOST_DRIVE_MINUTES) driveMinutes: number;
+  @IsInt() @Min(0) @Max(MOST_MINOR) priceMinor: number;
 }
 
 /** Minutes of waiting by hour of the day. */

@@ -120,7 +120,7 @@ describe('a place', () => {
 
     it('keeps it with the drive, and gives it up again', async () => {
       const { id } = await second();
-      const finishAt = { placeId: id, driveMinutes: 7.5 };
+      const finishAt = { placeId: id, driveMinutes: 7.5, priceMinor: 600 };
       const kept = await make<PlaceRecord>('places', { ...PLACE, finishAt });
       expect((await asRead(kept.id)).finishAt).toEqual(finishAt);
       await patch(kept.id, { name: 'Other name' }).expect(200);
@@ -140,10 +140,14 @@ describe('a place', () => {
       };
       const metered = await second({ tariff });
       for (const placeId of [id, metered.id, 'nowhere']) {
-        const { body } = await patch(id, { finishAt: { placeId, driveMinutes: 5 } }).expect(400);
+        const { body } = await patch(id, { finishAt: { placeId, driveMinutes: 5, priceMinor: 0 } }).expect(
+          400,
+        );
         expect(faultOf(body).field).toBe('finishAt.placeId');
       }
-      const { body } = await patch(id, { finishAt: { placeId: metered.id, driveMinutes: 121 } }).expect(400);
+      const { body } = await patch(id, {
+        finishAt: { placeId: metered.id, driveMinutes: 121, priceMinor: 0 },
+      }).expect(400);
       expect(faultOf(body).field).toBe('finishAt.driveMinutes');
       expect((await asRead(id)).finishAt).toBeNull();
     });

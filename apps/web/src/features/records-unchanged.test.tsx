@@ -80,7 +80,7 @@ const PLACE: PlaceRecord = {
   forbids: ['no-own-foam'],
   travelMinutes: 10,
   carsAtOnce: 2,
-  finishAt: { placeId: 'elsewhere', driveMinutes: 12.5 },
+  finishAt: { placeId: 'elsewhere', driveMinutes: 12.5, priceMinor: 1250 },
 };
 
 const PRODUCT: Product = {

@@ -4,6 +4,8 @@ import type { Place } from './place.js';
 export interface FinishAt {
   readonly placeId: string;
   readonly driveMinutes: number;
+  /** What the second place costs for it, minor units. */
+  readonly priceMinor: number;
 }
 
 /** A place as it is kept: what the engine needs, and what people call it. */

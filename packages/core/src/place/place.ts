@@ -53,6 +53,8 @@ export interface Finish {
   readonly place: Omit<Place, 'finish'>;
   /** On the road from here to there. */
   readonly driveMinutes: number;
+  /** What it costs to end a wash there, minor units. */
+  readonly priceMinor: number;
 }
 
 /** What the engine needs to know of a place. */

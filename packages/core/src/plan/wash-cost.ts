@@ -34,13 +34,18 @@ export function meterRuns(steps: readonly Pick<WashStep, 'minutes' | 'onMeter'>[
   return { stepSeconds, gapSeconds };
 }
 
+/** What of a place decides the price. */
+export type CostPlace = Pick<Place, 'methods' | 'tariff' | 'finish'>;
+
 /**
  * What does this wash cost here?
  *
- * @returns the visit's price, the cheapest way to run the meter over the method's paid steps, and product
+ * @returns the price of the visit, with that of the second place where the wash ends in one, the cheapest way to run the meter over the method's paid steps, and product
  */
-export function washCost(place: Pick<Place, 'methods' | 'tariff'>, method: Method): WashCost {
-  const visitMinor = place.methods.find(({ methodId }) => methodId === method.id)?.priceMinor ?? 0;
+export function washCost(place: CostPlace, method: Method): WashCost {
+  const hereMinor = place.methods.find(({ methodId }) => methodId === method.id)?.priceMinor ?? 0;
+  const endsThere = method.steps.some(({ isElsewhere }) => isElsewhere);
+  const visitMinor = hereMinor + (endsThere ? (place.finish?.priceMinor ?? 0) : 0);
   const runs = meterRuns(method.steps);
   const plan = place.tariff && runs.stepSeconds.length > 0 ? meter({ ...place.tariff, ...runs }) : null;
   const meterMinor = plan?.cheapestMinor ?? 0;
@@ -63,7 +68,7 @@ export interface WashTotals {
 }
 
 /** Minutes, money and litres of a wash: every screen that tells them reads these. */
-export const washTotals = (place: Pick<Place, 'methods' | 'tariff'>, method: Method): WashTotals => ({
+export const washTotals = (place: CostPlace, method: Method): WashTotals => ({
   minutes: method.minutes,
   moneyMinor: washCost(place, method).totalMinor,
   litres: method.litres,

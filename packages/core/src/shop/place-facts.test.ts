@@ -8,16 +8,20 @@ const bay = (placeId: string): PlaceRecord => ({
   ...BAY,
   name: 'Bay',
   notes: '',
-  finishAt: { placeId, driveMinutes: 6 },
+  finishAt: { placeId, driveMinutes: 6, priceMinor: 500 },
 });
 
 describe('the places of a shop as the sums take them', () => {
   it('know the second place in which a wash is ended, and no further one', () => {
     const [first, second] = shopPlaces([
       bay('unit'),
-      { ...unit, finishAt: { placeId: 'bay', driveMinutes: 6 } },
+      { ...unit, finishAt: { placeId: 'bay', driveMinutes: 6, priceMinor: 500 } },
     ]);
-    expect(first?.finish).toMatchObject({ driveMinutes: 6, place: { id: 'unit', climate: unit.climate } });
+    expect(first?.finish).toMatchObject({
+      driveMinutes: 6,
+      priceMinor: 500,
+      place: { id: 'unit', climate: unit.climate },
+    });
     expect(first?.finish?.place).not.toHaveProperty('finish');
     expect(second?.finish?.place.id).toBe('bay');
   });

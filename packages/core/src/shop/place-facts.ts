@@ -17,6 +17,7 @@ export function shopPlaces(records: readonly Kept[]): Place[] {
     const { finishAt } = record;
     const second = finishAt && records.find(({ id }) => id === finishAt.placeId);
     if (!finishAt || !second || second.id === record.id) return bare(record);
-    return { ...bare(record), finish: { place: bare(second), driveMinutes: finishAt.driveMinutes } };
+    const { driveMinutes, priceMinor } = finishAt;
+    return { ...bare(record), finish: { place: bare(second), driveMinutes, priceMinor } };
   });
 }

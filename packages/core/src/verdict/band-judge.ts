@@ -129,8 +129,8 @@ export class BandJudge {
       : this.water.untilBlocked(usual, startMs, hours);
     const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water, known) };
     const blocks = blocksOf(plainly.judgement);
-    const isWaterAlone = blocks.length > 0 && blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
-    if (how.ways === 'usual') return plainly;
+    const isWaterAlone = blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
+    if (how.ways === 'usual' || blocks.length === 0) return plainly;
     const found = isWaterAlone
       ? this.otherWay(plain, startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)))
       : this.elsewhere(plain, startMs, blocks);

@@ -44,6 +44,7 @@ const UNIT: Place = { ...HEATED_UNIT, id: 'unit', hasDrain: true, openHours: eve
 const finish = (driveMinutes: number, change: Partial<Place> = {}): Finish => ({
   place: { ...UNIT, ...change },
   driveMinutes,
+  priceMinor: 0,
 });
 const bayWith = (to?: Finish): Place => ({
   ...BAY,
@@ -115,8 +116,12 @@ describe('a wash that is begun in one place and ended in another', () => {
     });
   });
 
-  it('costs the same at the meter, whose clock does not go on', () => {
-    expect(washTotals(BAY, dry).moneyMinor).toBe(washTotals(BAY, inUsualWay(method)).moneyMinor);
+  it('costs the same at the meter, whose clock does not go on, and what the second place wants', () => {
+    const alone = washTotals(BAY, inUsualWay(method)).moneyMinor;
+    expect(washTotals(BAY, dry).moneyMinor).toBe(alone);
+    const dear = { ...BAY, finish: { ...finish(7), priceMinor: 850 } };
+    expect(washTotals(dear, dry).moneyMinor).toBe(alone + 850);
+    expect(washTotals(dear, inUsualWay(method)).moneyMinor).toBe(alone);
   });
 
   it('is no way of a place that has no second one, and a plan that has it still is worked through', () => {
@@ -164,6 +169,12 @@ describe('what the weather does to it', () => {
     expect(found.wayId).toBe('touch-elsewhere-thaw');
     expect(found.judgement.standing).toBe('go-if');
     expect(found.judgement.findings.some(({ remedy }) => remedy === 'finish-elsewhere')).toBe(true);
+  });
+
+  it('is left alone where the usual way goes', () => {
+    const mild = steady({ airTempC: 12, dewPointC: 9 });
+    const found = cellDetail(at(bayWith(finish(3)), 'bay-touch-free', mild), START);
+    expect([found.wayId, found.judgement.standing]).toEqual(['whole', 'go']);
   });
 
   it('a longer drive in frost never makes it go', () => {

@@ -1,4 +1,5 @@
 import { type KeptIn, MINOR_PER_UNIT, MOST_MINOR, type Product, type ProductRole } from '@keen/core';
+import { fromMinor, toMinor } from '../../format/minor.js';
 import { numberOf } from '../../parts/number-text.js';
 
 /** The ways in which a strength is said. */
@@ -129,7 +130,7 @@ export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft =>
   bottleMl: product.bottleMl,
   leftMl: product.leftMl,
   lowMl: product.lowMl,
-  price: product.priceMinor / MINOR_PER_UNIT,
+  price: fromMinor(product.priceMinor) ?? 0,
   notes: product.notes,
 });
 
@@ -222,6 +223,6 @@ export function productFrom(draft: ProductDraft, unit: 'C' | 'F'): Omit<Product,
     bottleMl: numberOf(draft.bottleMl) ?? 0,
     leftMl: numberOf(draft.leftMl) ?? 0,
     lowMl: numberOf(draft.lowMl) ?? 0,
-    priceMinor: Math.round((numberOf(draft.price) ?? 0) * MINOR_PER_UNIT),
+    priceMinor: toMinor(numberOf(draft.price) ?? 0) ?? 0,
   };
 }

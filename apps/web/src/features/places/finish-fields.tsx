@@ -1,15 +1,17 @@
 import { Group, Select } from '@mantine/core';
 import { guessedDriveMinutes, type PlaceRecord } from '@keen/core';
+import { fromMinor, toMinor } from '../../format/minor.js';
 import { NumberField } from '../../parts/number-field.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 
 interface FinishFieldsProps extends PlaceFieldsProps {
   /** Where it can be ended: the shop's other places without a meter. */
   readonly seconds: readonly PlaceRecord[];
+  readonly currency: string;
 }
 
 /** The second place in which a wash that begins here may be dried, or washed by hand once it is rinsed. */
-export function FinishFields({ draft, set, errors, seconds }: FinishFieldsProps) {
+export function FinishFields({ draft, set, errors, seconds, currency }: FinishFieldsProps) {
   const choose = (placeId: string | null): void => {
     const second = seconds.find(({ id }) => id === placeId);
     const { latitudeDeg, longitudeDeg } = draft;
@@ -17,6 +19,7 @@ export function FinishFields({ draft, set, errors, seconds }: FinishFieldsProps)
     set({
       finishPlaceId: placeId,
       finishMinutes: isKnown ? guessedDriveMinutes({ latitudeDeg, longitudeDeg }, second) : null,
+      finishMinor: second ? Math.min(...second.methods.map(({ priceMinor }) => priceMinor)) : null,
     });
   };
   return (
@@ -33,15 +36,26 @@ export function FinishFields({ draft, set, errors, seconds }: FinishFieldsProps)
         clearButtonProps={{ 'aria-label': 'Finished nowhere else' }}
       />
       {draft.finishPlaceId !== null && (
-        <NumberField
-          label="Drive from here to there"
-          unit="min"
-          hint="Guessed from the map until you type it"
-          value={draft.finishMinutes}
-          onChange={(finishMinutes) => set({ finishMinutes })}
-          decimals={0}
-          error={errors.finishMinutes}
-        />
+        <>
+          <NumberField
+            label="Drive from here to there"
+            unit="min"
+            hint="Guessed from the map until you type it"
+            value={draft.finishMinutes}
+            onChange={(finishMinutes) => set({ finishMinutes })}
+            decimals={0}
+            error={errors.finishMinutes}
+          />
+          <NumberField
+            label="Finishing there costs"
+            unit={currency}
+            hint="On top of the visit here"
+            value={fromMinor(draft.finishMinor)}
+            onChange={(price) => set({ finishMinor: toMinor(price) })}
+            decimals={2}
+            error={errors.finishMinor}
+          />
+        </>
       )}
     </Group>
   );

@@ -1,13 +1,10 @@
 import { Checkbox, Fieldset, Group, Stack } from '@mantine/core';
-import { MINOR_PER_UNIT, type PlaceKind } from '@keen/core';
+import type { PlaceKind } from '@keen/core';
+import { fromMinor, toMinor } from '../../format/minor.js';
 import { NumberField } from '../../parts/number-field.js';
 import { methodName } from '../../words/names.js';
 import { DEFAULT_TARIFF, methodsAt, type OfferDraft, type TariffDraft } from './place-draft.js';
 import type { PlaceErrors } from './place-errors.js';
-
-const toMinor = (price: number | null): number | null =>
-  price === null ? null : Math.round(price * MINOR_PER_UNIT);
-const fromMinor = (minor: number | null): number | null => (minor === null ? null : minor / MINOR_PER_UNIT);
 
 interface OfferFieldsProps {
   readonly kind: PlaceKind;

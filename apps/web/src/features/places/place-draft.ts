@@ -69,6 +69,7 @@ export interface PlaceDraft {
   /** Where a wash that begins here is ended; null: here. */
   readonly finishPlaceId: string | null;
   readonly finishMinutes: number | null;
+  readonly finishMinor: number | null;
 }
 
 /** What a kind of place is like: its air, its roof, and the usual way to wash there. */
@@ -130,6 +131,7 @@ export const newPlace = (
   carsAtOnce: 1,
   finishPlaceId: null,
   finishMinutes: null,
+  finishMinor: null,
 });
 
 /** Twenty-four hours as stretches of equal waiting; hours without any are left out. */
@@ -174,5 +176,6 @@ export function draftOf(place: PlaceRecord): PlaceDraft {
     weekendQueue: queueRows(queue?.weekendMinutes ?? []),
     finishPlaceId: finishAt?.placeId ?? null,
     finishMinutes: finishAt?.driveMinutes ?? null,
+    finishMinor: finishAt?.priceMinor ?? null,
   };
 }

@@ -98,6 +98,7 @@ export function PlaceDrawer({ place, places, timeZone, currency, onClose }: Plac
         draft={draft}
         set={set}
         errors={errors}
+        currency={currency}
         seconds={places.filter(({ id, tariff }) => id !== place?.id && tariff === null)}
       />
       <WatersFields draft={draft} set={set} errors={errors} />

@@ -69,6 +69,8 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
   }
   if (draft.finishPlaceId !== null && !isBetween(draft.finishMinutes, 0, MOST_DRIVE_MINUTES))
     errors.finishMinutes = `From 0 to ${MOST_DRIVE_MINUTES} minutes.`;
+  if (draft.finishPlaceId !== null && !isBetween(draft.finishMinor, 0, MOST_MINOR))
+    errors.finishMinor = 'From 0 to 1,000,000.';
   if (draft.offers.length === 0) errors.offers = 'Choose at least one way to wash.';
   draft.offers.forEach(({ methodId, priceMinor }) => {
     if (priceMinor === null || priceMinor < 0 || priceMinor > MOST_MINOR)

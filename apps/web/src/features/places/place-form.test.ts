@@ -42,7 +42,7 @@ describe('the form of a place', () => {
       blockSeconds: 60,
       pausable: false,
     },
-    finishAt: { placeId: 'unit', driveMinutes: 5 },
+    finishAt: { placeId: 'unit', driveMinutes: 5, priceMinor: 900 },
     queue: {
       weekdayMinutes: Array.from({ length: 24 }, (_, hour) => (hour >= 16 && hour < 19 ? 12 : 0)),
       weekendMinutes: Array.from({ length: 24 }, (_, hour) => (hour === 11 ? 25 : 0)),

@@ -28,6 +28,7 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     finalRinse,
     finishPlaceId,
     finishMinutes,
+    finishMinor,
     ...fields
   } = draft;
   const relHumidityFraction = relHumidityPercent === null ? null : relHumidityPercent / 100;
@@ -66,6 +67,13 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
       pausable: tariff.pausable,
     },
     queue: queueFrom(weekdayQueue, weekendQueue),
-    finishAt: finishPlaceId === null ? null : { placeId: finishPlaceId, driveMinutes: finishMinutes ?? 0 },
+    finishAt:
+      finishPlaceId === null
+        ? null
+        : {
+            placeId: finishPlaceId,
+            driveMinutes: finishMinutes ?? 0,
+            priceMinor: Math.round(finishMinor ?? 0),
+          },
   };
 }

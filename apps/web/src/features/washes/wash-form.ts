@@ -1,5 +1,4 @@
 import {
-  MINOR_PER_UNIT,
   MOST_MINOR,
   type PanelId,
   type SeasonJobId,
@@ -8,6 +7,7 @@ import {
   MS_PER_MINUTE,
 } from '@keen/core';
 import type { LoggedWash } from '../../api/queries.js';
+import { fromMinor, toMinor } from '../../format/minor.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { numberOf } from '../../parts/number-text.js';
 
@@ -45,7 +45,7 @@ export function draftFor(
     start: toLocalInput(begunMs, around.timeZone),
     startMs: begunMs,
     minutes: Math.round(wash.minutes),
-    cost: around.priceMinor === null ? '' : around.priceMinor / MINOR_PER_UNIT,
+    cost: fromMinor(around.priceMinor) ?? '',
     icePanels: [],
     extras: [...wash.extras],
     spots: 'none',
@@ -68,16 +68,13 @@ export function draftErrors(draft: WashDraft, around: { nowMs: number; timeZone:
   const minutes = numberOf(draft.minutes);
   if (minutes === null || minutes < 1 || minutes > 1440) errors.minutes = 'Between 1 and 1440 minutes.';
   const cost = numberOf(draft.cost);
-  if (draft.cost !== '' && (cost === null || cost < 0 || cost * MINOR_PER_UNIT > MOST_MINOR))
+  if (draft.cost !== '' && (cost === null || cost < 0 || (toMinor(cost) ?? 0) > MOST_MINOR))
     errors.cost = 'Between 0 and 1 000 000.';
   return errors;
 }
 
 /** An amount as it is kept; null: not said. */
-const minorOf = (typed: number | string): number | null => {
-  const amount = numberOf(typed);
-  return amount === null ? null : Math.round(amount * MINOR_PER_UNIT);
-};
+const minorOf = (typed: number | string): number | null => toMinor(numberOf(typed));
 
 /** The form as the server takes it. Only for a form without faults. */
 export function doneFrom(draft: WashDraft, timeZone: string): LoggedWash {
