@@ -59,12 +59,18 @@ export class RunsService {
     return {
       wash,
       vehicleName: vehicle.name,
-      placeName: place.name,
+      placeName: [place.name, await this.secondName(pack)].filter(Boolean).join(', then '),
       pack,
       actions: merged,
       seq: arrived.at(-1)?.seq ?? 0,
       nowMs: this.clock.now(),
     };
+  }
+
+  /** The second place, where the wash ends in one; null: it ends where it begins. */
+  private async secondName({ method, place }: RunPack): Promise<string | null> {
+    const endsThere = method.steps.some(({ isElsewhere }) => isElsewhere);
+    return endsThere && place.finish ? ((await this.places.find(place.finish.place.id))?.name ?? null) : null;
   }
 
   private async freshPack(wash: WashRecord): Promise<RunPack> {

@@ -4,6 +4,7 @@ import type { WashRecord } from '../log/index.js';
 export interface RunAnswer {
   readonly wash: WashRecord;
   readonly vehicleName: string;
+  /** Where it is done; of a wash in two places both, in their order. */
   readonly placeName: string;
   readonly pack: RunPack;
   readonly actions: readonly RunAction[];

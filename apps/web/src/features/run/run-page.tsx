@@ -93,7 +93,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
   return (
     <Page
       title={`Run sheet: ${nameOf(vehicles, wash.vehicleId)}`}
-      lead={`${format.dayTime(wash.startMs)}, ${nameOf(places, wash.placeId)}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
+      lead={`${format.dayTime(wash.startMs)}, ${answer.placeName}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
       actions={
         <>
           <Button variant="default" onClick={() => setEditing(!isEditing)} aria-pressed={isEditing}>

@@ -23,7 +23,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
   return (
     <div data-step={step.id}>
       <strong>{RUN_STEP_NAMES[step.id]}</strong>
-      {!inAll && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
+      {!inAll && step.groups.length > 0 && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
       {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
       {inAll && ' in all'}
       {step.litres > 0 && `, ${format.litres(step.litres)}`}
