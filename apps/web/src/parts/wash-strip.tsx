@@ -7,7 +7,11 @@ import classes from './wash-strip.module.css';
 interface WashStripProps {
   readonly panels: readonly WashPanel[];
   /** In the order of the wash. */
-  readonly steps: readonly { readonly id: WashStepId }[];
+  readonly steps: readonly {
+    readonly id: WashStepId;
+    readonly fromMinute: number;
+    readonly minutes: number;
+  }[];
   readonly minutes: number;
 }
 
@@ -24,6 +28,7 @@ export function WashStrip({ panels, steps, minutes }: WashStripProps) {
     const id = steps[index]?.id;
     return id ? STEP_KINDS[id] : null;
   });
+  const drive = steps.find(({ id }) => id === 'drive-on');
   const share = (minute: number): string => `${Math.min(100, (minute / minutes) * 100)}%`;
   return (
     <section className={classes.box} aria-label="The wash, panel by panel">
@@ -33,6 +38,13 @@ export function WashStrip({ panels, steps, minutes }: WashStripProps) {
           <li key={key}>
             <span className={classes.name}>{PANEL_NAMES[panel]}</span>
             <span className={classes.lane}>
+              {drive && (
+                <span
+                  className={classes.drive}
+                  data-stage="drive"
+                  style={{ left: share(drive.fromMinute), width: share(drive.minutes) }}
+                />
+              )}
               {stretches.map(({ state, fromMinute, toMinute }, i) => (
                 <span
                   key={i}
@@ -65,6 +77,12 @@ export function WashStrip({ panels, steps, minutes }: WashStripProps) {
             <span className={classes.swatch} data-state={state} aria-hidden /> {label}
           </span>
         ))}
+        {drive && (
+          <span>
+            <span className={classes.swatch} data-state="drive" aria-hidden /> on the road, then at the second
+            place
+          </span>
+        )}
         <span>
           <span className={classes.swatch} data-kind="ice" aria-hidden /> would freeze
         </span>

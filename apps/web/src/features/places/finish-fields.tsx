@@ -40,7 +40,7 @@ export function FinishFields({ draft, set, errors, seconds, currency }: FinishFi
           <NumberField
             label="Drive from here to there"
             unit="min"
-            hint="Guessed from the map until you type it"
+            hint="The first guess is from the map"
             value={draft.finishMinutes}
             onChange={(finishMinutes) => set({ finishMinutes })}
             decimals={0}

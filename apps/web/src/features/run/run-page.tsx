@@ -154,7 +154,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           {hours && (
             <WashStrip
               panels={washPanels(pack, pack.limits, hours)}
-              steps={pack.method.steps}
+              steps={sheet.steps}
               minutes={pack.method.minutes}
             />
           )}
