@@ -30,8 +30,7 @@ test('a wash before a coating, with another car close: told by the place, minded
   page,
 }) => {
   await page.goto('/places');
-  const unit = page.getByRole('listitem').filter({ hasText: 'Rented heated unit' });
-  await unit.getByRole('button', { name: 'Edit' }).click();
+  await page.getByRole('button', { name: 'Edit Rented heated unit' }).click();
   await page.getByRole('combobox', { name: 'Forbidden here' }).focus();
   await page.keyboard.press('ArrowDown');
   await page.getByRole('option', { name: 'No jet, hose or foam: another car stands close' }).click();

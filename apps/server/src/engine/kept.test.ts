@@ -27,7 +27,7 @@ import { KeptInMemory } from './kept.js';
 const nowMs = Date.parse(DEMO_CLOCK);
 const fromMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
 const PAST_HOURS = 24 * 12;
-const AHEAD_HOURS = 60;
+const AHEAD_HOURS = 36;
 const seasonMs = fromMs - PAST_HOURS * MS_PER_HOUR;
 const weather = (startMs: number, hourCount: number, seed: number) =>
   simulateWeather({ climate: COLD_LAKE_PORT, seed, fromMs: startMs, hourCount });
@@ -36,10 +36,11 @@ const weather = (startMs: number, hourCount: number, seed: number) =>
 const placeOf = (kind: Place['kind'], methodId: string): Place => {
   const place = shopPlaces(DEMO_PLACES).find((one) => one.kind === kind);
   if (!place) throw new Error(`the demo has no ${kind}`);
-  return { ...place, methods: [{ methodId, priceMinor: 0 }] };
+  const { finish: _finish, ...alone } = place;
+  return { ...alone, methods: [{ methodId, priceMinor: 0 }] };
 };
 const garage = placeOf('garage', 'garage-rinseless');
-const bay = placeOf('self-serve-bay', 'bay-touch-free');
+const bay = placeOf('self-serve-bay', 'bay-rinse-rinseless');
 const [record] = DEMO_VEHICLES;
 if (!record) throw new Error('the demo has no car');
 
@@ -104,6 +105,19 @@ const CHANGES: Readonly<Record<string, Partial<OfCar>>> = {
   }),
   'hours of a place': withGarage({ openHours: garage.openHours.map(() => null) }),
   'methods of a place': withGarage({ methods: [] }),
+  'where a wash is ended': {
+    places: [
+      garage,
+      {
+        ...bay,
+        finish: {
+          place: { ...garage, id: 'second', climate: { kind: 'heated', setpointC: 18 } },
+          driveMinutes: 1,
+          priceMinor: 0,
+        },
+      },
+    ],
+  },
   'where it stands': withVehicle({ standsAtPlaceId: null }),
   'how far it drives': withVehicle({ driving: { mainRoadKm: 200, townKm: 0, bridgeKm: 0 } }),
   'which days it drives': withVehicle({ weekShares: [0, 0, 0, 0, 0, 0, 3] }),
