@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, type Variant } from '../house/index.js';
-import { extraKey, shopMethod, stepKeys } from './index.js';
+import { addableSteps, extraKey, extraOf, EXTRA_STEPS, shopMethod, stepKeys } from './index.js';
 
 const PLAIN = shopMethod('bay-contact', DEFAULT_HOUSE);
+const EXTRA_IDS = EXTRA_STEPS.map(({ id }) => id);
 const KEYS = stepKeys(PLAIN.steps);
 const told = (key: string, minutes: number | null = null, note = '') => ({ key, minutes, note });
 const withVariant = (variant: Variant) =>
@@ -39,6 +40,37 @@ describe('the shop’s own way of a method', () => {
     const ids = idsOf(withVariant({ steps, leftOut: [] }));
     expect(ids.slice(0, 3)).toEqual(['wheels', 'iron', 'foam']);
     expect(ids).toHaveLength(KEYS.length + 1);
+  });
+
+  it('adds one step as often as it tells it, and one of its own once more', () => {
+    const [first = '', ...others] = KEYS;
+    const steps = [
+      told(extraKey('rinse')),
+      told(first),
+      told(extraKey('rinse', 1), 2, 'the wheels'),
+      told(extraKey('iron')),
+      told(extraKey('iron', 1)),
+      ...others.map((key) => told(key)),
+    ];
+    const method = withVariant({ steps, leftOut: [] });
+    expect(idsOf(method).slice(0, 5)).toEqual(['rinse', 'wheels', 'rinse', 'iron', 'iron']);
+    expect(method.steps[2]).toMatchObject({ minutes: 2, note: 'the wheels', onMeter: true });
+    const rinse = PLAIN.steps.find(({ id }) => id === 'rinse');
+    expect(method.litres).toBeCloseTo(PLAIN.litres + 2 * (rinse?.litres ?? 0) + 1, 9);
+    expect(method.meterSeconds).toBeCloseTo(PLAIN.meterSeconds + 60 * ((rinse?.minutes ?? 0) + 2), 9);
+    // What it takes off is that of the whole wash.
+    expect(method.removes).toEqual(PLAIN.removes);
+  });
+
+  it('adds nothing that a machine does, nor a second strip', () => {
+    const idsFor = (methodId: string): string[] =>
+      addableSteps(shopMethod(methodId, DEFAULT_HOUSE).steps).map(({ id }) => id);
+    expect(idsFor('touchless-automatic')).toEqual(EXTRA_IDS);
+    expect(idsFor('strip-reseal')).not.toContain('strip');
+    expect(idsFor('bay-contact')).toEqual(
+      expect.arrayContaining([...EXTRA_IDS, 'rinse', 'foam', 'wheels', 'towel']),
+    );
+    expect(extraOf('+machine-jets', shopMethod('touchless-automatic', DEFAULT_HOUSE).steps)).toBeUndefined();
   });
 
   it('passes over what no step has, and keeps a step that a house rule adds later where it belongs', () => {

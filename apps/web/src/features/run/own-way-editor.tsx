@@ -7,15 +7,7 @@ import { useSaveSettings } from '../../api/queries.js';
 import { noticeWithUndo } from '../../parts/notices.js';
 import { methodName } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
-import {
-  extrasFor,
-  minuteErrors,
-  movedBy,
-  ownSteps,
-  type OwnStep,
-  variantFrom,
-  withExtra,
-} from './own-way.js';
+import { addable, minuteErrors, movedBy, ownSteps, type OwnStep, variantFrom, withExtra } from './own-way.js';
 import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './run.module.css';
 
@@ -32,6 +24,7 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
   const [failure, setFailure] = useState<string | null>(null);
   const save = useSaveSettings();
   const errors = minuteErrors(steps);
+  const extras = addable(methodId, house, car);
   const before = house.variants?.[methodId] ?? null;
   const change = (key: string, part: Partial<OwnStep>): void =>
     setSteps(steps.map((step) => (step.key === key ? { ...step, ...part } : step)));
@@ -126,9 +119,12 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
         <Select
           aria-label="Add a step"
           placeholder="Add a step"
-          data={extrasFor(steps).map((id) => ({ value: id, label: RUN_STEP_NAMES[id] }))}
+          data={extras.map(({ id }) => ({ value: id, label: RUN_STEP_NAMES[id] }))}
           value={null}
-          onChange={(id) => id && setSteps(withExtra(steps, id))}
+          onChange={(id) => {
+            const extra = extras.find((step) => step.id === id);
+            if (extra) setSteps(withExtra(steps, extra));
+          }}
         />
         <Button
           color="lamp.3"

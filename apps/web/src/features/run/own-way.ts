@@ -1,12 +1,14 @@
 import {
-  EXTRA_STEPS,
+  addableSteps,
   extraKey,
+  extraOf,
   type HouseRules,
   ownOrderKeys,
   shopMethod,
   stepKeys,
   type Variant,
   type WashedCar,
+  type WashStep,
   type WashStepId,
 } from '@keen/core';
 
@@ -34,7 +36,7 @@ export function ownSteps(
   const { steps } = shopMethod(methodId, { ...house, variants: {} }, car);
   const keys = stepKeys(steps);
   return ownOrderKeys(steps, variant).flatMap((key): OwnStep[] => {
-    const step = steps[keys.indexOf(key)] ?? EXTRA_STEPS.find(({ id }) => extraKey(id) === key);
+    const step = steps[keys.indexOf(key)] ?? extraOf(key, steps);
     const own = variant.steps.find((one) => one.key === key);
     if (!step) return [];
     return [
@@ -51,16 +53,22 @@ export function ownSteps(
   });
 }
 
-/** Steps that can still be added. */
-export const extrasFor = (steps: readonly OwnStep[]): WashStepId[] =>
-  EXTRA_STEPS.map(({ id }) => id).filter((id) => !steps.some((step) => step.id === id));
+/** Steps that can be put into this method, those of its own that it can do once more among them. */
+export const addable = (
+  methodId: string,
+  house: HouseRules,
+  { bodyClass: _, ...car }: WashedCar,
+): WashStep[] => addableSteps(shopMethod(methodId, { ...house, variants: {} }, car).steps);
 
-export function withExtra(steps: readonly OwnStep[], id: WashStepId): OwnStep[] {
-  const extra = EXTRA_STEPS.find((step) => step.id === id);
-  if (!extra) return [...steps];
-  const { minutes } = extra;
-  const added = {
-    key: extraKey(id),
+/** The steps with one more, behind the last of its kind or at the end. */
+export function withExtra(
+  steps: readonly OwnStep[],
+  { id, minutes }: Pick<WashStep, 'id' | 'minutes'>,
+): OwnStep[] {
+  const taken = new Set(steps.map(({ key }) => key));
+  const number = Array.from(steps, (_, i) => i).find((i) => !taken.has(extraKey(id, i))) ?? steps.length;
+  const added: OwnStep = {
+    key: extraKey(id, number),
     id,
     shippedMinutes: minutes,
     minutes,
@@ -68,7 +76,9 @@ export function withExtra(steps: readonly OwnStep[], id: WashStepId): OwnStep[] 
     isLeftOut: false,
     isExtra: true,
   };
-  return [...steps, added];
+  const behind = steps.findLastIndex((step) => step.id === id);
+  const at = behind < 0 ? steps.length : behind + 1;
+  return [...steps.slice(0, at), added, ...steps.slice(at)];
 }
 
 /** One place up (−1) or down (1). */
