@@ -250,7 +250,7 @@ describe('what a customer is to be told of the night', () => {
     { overnightC: null, count: 0 },
   ])('at $overnightC °C is told $count times', async ({ overnightC, count }) => {
     tonight(-1);
-    cell = { overnightC } as CellAnswer;
+    cell = { overnightC };
     expect(await untold()).toHaveLength(count);
   });
 

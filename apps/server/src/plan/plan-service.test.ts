@@ -227,7 +227,7 @@ describe('the search behind a plan', () => {
   it('does not begin where the first plan is proven', async () => {
     const proven = found();
     const made = { ...proven.made, schedule: chosen(90, 'proven') };
-    const { plan, limit } = searching({ ...proven, made } as PlanFound);
+    const { plan, limit } = searching({ ...proven, made });
     expect((await plan.view()).standing).toMatchObject({ status: 'proven', state: 'ended' });
     expect(limit()).toBeNull();
   });
@@ -292,7 +292,7 @@ describe('the morning of a plan', () => {
       // Begun three quarters of an hour late, and still at it.
       const late = planned('late', { startMs: NOW + 2 * HOUR, startedMs: NOW + 2.75 * HOUR, ...change });
       const found = { ...foundOf([planned('white'), late]), nowMs: NOW + 2.8 * HOUR };
-      const { plan } = searching(found as PlanFound);
+      const { plan } = searching(found);
       const dropped = (await plan.view()).changes.find((one) => one.washId === 'of-white');
       expect(dropped).toMatchObject({ kind: 'drop', against: null, heldUpBy });
     },

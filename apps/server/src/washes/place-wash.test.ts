@@ -21,7 +21,7 @@ const bay = (change: Partial<PlaceRecord> = {}): PlaceRecord =>
     ...change,
   }) as PlaceRecord;
 const unit = bay({ id: 'unit', name: 'Warm unit', travelMinutes: 0 });
-const hands = (id: string, name: string): Hands => ({ id, name, hours: [] }) as unknown as Hands;
+const hands = (id: string, name: string): Hands => ({ id, name, hours: [] });
 
 const shop = (change: Partial<Shop> = {}): Shop => ({
   places: [bay(), unit],
@@ -33,24 +33,23 @@ const shop = (change: Partial<Shop> = {}): Shop => ({
   ...change,
 });
 
-const wash = (change: Partial<WashRecord> = {}): WashRecord =>
-  ({
-    id: 'w',
-    vehicleId: 'black',
-    placeId: 'bay',
-    methodId: 'bay-contact',
-    status: 'planned',
-    startMs: NOW + 4 * HOUR,
-    minutes: 60,
-    handsId: 'owner',
-    isLocked: true,
-    startedMs: null,
-    extras: [],
-    costMinor: null,
-    predicted: null,
-    found: null,
-    ...change,
-  }) as WashRecord;
+const wash = (change: Partial<WashRecord> = {}): WashRecord => ({
+  id: 'w',
+  vehicleId: 'black',
+  placeId: 'bay',
+  methodId: 'bay-contact',
+  status: 'planned',
+  startMs: NOW + 4 * HOUR,
+  minutes: 60,
+  handsId: 'owner',
+  isLocked: true,
+  startedMs: null,
+  extras: [],
+  costMinor: null,
+  predicted: null,
+  found: null,
+  ...change,
+});
 const other = (change: Partial<WashRecord>): WashRecord =>
   wash({ id: 'other', vehicleId: 'white', placeId: 'unit', handsId: 'helper', ...change });
 
@@ -108,7 +107,7 @@ describe('a wash that is to stand otherwise', () => {
   });
 
   it('forgets a way that nobody chose', () => {
-    const before = wash({ predicted: { ...predicted, isOwnWay: undefined } as Predicted });
+    const before = wash({ predicted: { ...predicted, isOwnWay: undefined } });
     expect(movedWash({ id: 'w', handsId: 'helper' }, before, '')[0]?.wayId).toBeUndefined();
     expect(movedWash({ id: 'w', handsId: 'helper' }, wash(), '')[0]?.wayId).toBeUndefined();
   });

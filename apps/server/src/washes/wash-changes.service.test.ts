@@ -5,24 +5,23 @@ import { type WashChanges, WashChangesService } from './wash-changes.service.js'
 const NOW = Date.UTC(2026, 0, 14, 12);
 const HOUR = 3_600_000;
 
-const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord =>
-  ({
-    id,
-    vehicleId: id,
-    placeId: 'bay',
-    methodId: 'bay-contact',
-    status: 'planned',
-    startMs: NOW + 4 * HOUR,
-    minutes: 60,
-    handsId: 'owner',
-    isLocked: true,
-    startedMs: null,
-    extras: [],
-    costMinor: null,
-    predicted: null,
-    found: null,
-    ...change,
-  }) as WashRecord;
+const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord => ({
+  id,
+  vehicleId: id,
+  placeId: 'bay',
+  methodId: 'bay-contact',
+  status: 'planned',
+  startMs: NOW + 4 * HOUR,
+  minutes: 60,
+  handsId: 'owner',
+  isLocked: true,
+  startedMs: null,
+  extras: [],
+  costMinor: null,
+  predicted: null,
+  found: null,
+  ...change,
+});
 
 let kept: WashRecord[];
 let gone: WashRecord[];
