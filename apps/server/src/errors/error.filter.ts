@@ -49,7 +49,11 @@ interface Answer {
 }
 
 const isErrorBody = (body: unknown): body is ErrorBody =>
-  typeof body === 'object' && body !== null && 'error' in body && typeof body.error === 'object';
+  typeof body === 'object' &&
+  body !== null &&
+  'error' in body &&
+  typeof body.error === 'object' &&
+  body.error !== null;
 
 function ofHttp(exception: HttpException): Answer {
   const status = exception.getStatus();
