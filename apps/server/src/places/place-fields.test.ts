@@ -64,10 +64,7 @@ describe('a change of a place', () => {
     { span: null, refused: false },
   ])('with $span on a day is refused: $refused', ({ span, refused }) => {
     const openHours = PLACE.openHours.map((day, i) => (i === 3 ? span : day));
-    const made = [
-      () => placeFields({ openHours }),
-      () => newPlaceFields({ ...PLACE, openHours }),
-    ];
+    const made = [() => placeFields({ openHours }), () => newPlaceFields({ ...PLACE, openHours })];
     for (const one of made) {
       if (!refused) expect(one().openHours).toEqual(openHours);
       else

@@ -1,7 +1,18 @@
 import { linePoints } from '../../parts/hour-lines.js';
 import { describe, expect, it } from '@jest/globals';
-import type { Band, Cell, VerdictKind } from '@keen/core';
-import { cellOpacity, firstChoice, isInDoubt, moveByKey, runsOf, tempScale } from './ribbon-view.js';
+import type { Band, Cell, VerdictKind, WindowsView } from '@keen/core';
+import {
+  bandLayout,
+  cellOpacity,
+  firstChoice,
+  goingAt,
+  isInDoubt,
+  moveByKey,
+  openBands,
+  roadRuns,
+  runsOf,
+  tempScale,
+} from './ribbon-view.js';
 
 const cell = (
   i: number,
@@ -103,5 +114,96 @@ describe('drawing', () => {
     ];
     const axes = { x: (atMs: number) => atMs / 360_000, y: (value: number) => value };
     expect(linePoints(values, axes)).toBe('5.0,1.0 15.0,2.0');
+  });
+});
+
+describe('keys over more than a day', () => {
+  const long = [band(Array.from({ length: 60 }, (_, i): VerdictKind => (i === 40 ? 'go' : 'no')))];
+
+  it.each([
+    { key: 'PageUp', from: 50, to: 26 },
+    { key: 'PageUp', from: 23, to: 0 },
+    { key: 'PageDown', from: 10, to: 34 },
+    { key: 'PageDown', from: 50, to: 59 },
+    { key: 'ArrowLeft', from: 7, to: 6 },
+    { key: 'n', from: 39, to: 40 },
+    { key: 'n', from: 40, to: 40 },
+  ])('$key from $from to $to', ({ key, from, to }) => {
+    expect(moveByKey(key, { bandIndex: 0, hourIndex: from }, long)?.hourIndex).toBe(to);
+  });
+
+  it('keep their hour on the first and the last band', () => {
+    const two = [band(['go']), band(['go'])];
+    expect(moveByKey('ArrowUp', { bandIndex: 0, hourIndex: 0 }, two)).toEqual({ bandIndex: 0, hourIndex: 0 });
+  });
+});
+
+describe('where the bands lie', () => {
+  const at = (...places: string[]) => bandLayout(places.map((placeId) => ({ placeId })));
+
+  it('each place has its name once, over its bands', () => {
+    expect(at('a', 'a', 'b')).toEqual({
+      thick: 34,
+      heads: [true, false, true],
+      tops: [17, 56, 112],
+      height: 151,
+    });
+    expect(at()).toMatchObject({ height: 0, tops: [] });
+  });
+
+  it('they grow thin beyond six', () => {
+    expect(at('a', 'a', 'a', 'a', 'a', 'a').thick).toBe(34);
+    expect(at('a', 'a', 'a', 'a', 'a', 'a', 'a').thick).toBe(22);
+  });
+
+  it('those that are refused for good are not drawn', () => {
+    const refused = { ...band([]), refusal: { ruleId: 'floor-drain' } } as Band;
+    const open = band(['go']);
+    expect(openBands({ bands: [refused, open] } as unknown as WindowsView)).toEqual([open]);
+  });
+});
+
+describe('what else goes at an hour', () => {
+  const of = (verdict: VerdictKind, comfort: number): Band => ({
+    ...band([]),
+    cells: [cell(0, verdict, 'spots', comfort)],
+  });
+
+  it('is go before go if, and of each the one furthest from its limit first', () => {
+    const bands = [of('go-if', 9), of('no', 9), of('go', 1), of('wait', 1), of('go', 3), of('unknown', 1)];
+    expect(goingAt(bands, 0)).toEqual([4, 2, 0]);
+    expect(goingAt(bands, 5)).toEqual([]);
+  });
+});
+
+describe('the road under the ribbon', () => {
+  const roads = (...states: (string | null)[]) =>
+    roadRuns(states.map((road) => ({ road })) as unknown as WindowsView['hours']);
+
+  it('is marked where it changes, and not known is a stretch of its own', () => {
+    expect(roads('dry', 'dry', 'wet', null, null, 'dry')).toEqual([
+      { from: 0, length: 2, state: 'dry' },
+      { from: 2, length: 1, state: 'wet' },
+      { from: 3, length: 2, state: null },
+      { from: 5, length: 1, state: 'dry' },
+    ]);
+    expect(roads()).toEqual([]);
+  });
+});
+
+describe('the scale of the air', () => {
+  const hour = (airTempC: number, lowTempC = airTempC, highTempC = airTempC) =>
+    ({ airTempC, lowTempC, highTempC }) as Parameters<typeof tempScale>[0][number];
+
+  it.each([
+    { hours: [hour(-22)], lowC: -25, highC: 5 },
+    { hours: [hour(12)], lowC: -5, highC: 15 },
+    { hours: [hour(-3, -11, 6)], lowC: -15, highC: 10 },
+    { hours: [hour(-5), hour(5)], lowC: -5, highC: 5 },
+    { hours: [], lowC: -5, highC: 5 },
+  ])('goes in fives from $lowC to $highC', ({ hours, lowC, highC }) => {
+    const scale = tempScale(hours);
+    expect([scale.lowC, scale.highC]).toEqual([lowC, highC]);
+    expect([scale.y(highC), scale.y(lowC)]).toEqual([8, 96]);
   });
 });
