@@ -1,0 +1,72 @@
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { signal, useSignals } from './signals.js';
+
+interface Played {
+  readonly hertz: number;
+  readonly from: number;
+  readonly to: number;
+}
+let played: Played[];
+const shaken = jest.fn();
+
+beforeEach(() => {
+  played = [];
+  shaken.mockClear();
+  class Tone {
+    private from = 0;
+    constructor(
+      _audio: unknown,
+      private readonly how: { frequency: number },
+    ) {}
+    connect = (to: unknown) => to;
+    start = (atSeconds: number): void => void (this.from = atSeconds);
+    stop = (atSeconds: number): void =>
+      void played.push({ hertz: this.how.frequency, from: this.from, to: atSeconds });
+  }
+  class Gain {
+    connect = (to: unknown) => to;
+  }
+  class Audio {
+    currentTime = 10;
+    destination = {};
+  }
+  Object.assign(globalThis, { AudioContext: Audio, OscillatorNode: Tone, GainNode: Gain });
+  Object.defineProperty(navigator, 'vibrate', { value: shaken, configurable: true });
+});
+
+afterEach(() => useSignals.getState().set({ sound: true, vibration: true }));
+
+describe('what becomes due', () => {
+  it('sounds tone after tone, and shakes', () => {
+    signal(['dries-soon']);
+    expect(played.map(({ hertz }) => hertz)).toEqual([660, 880]);
+    const [first, second] = played;
+    expect(first?.from).toBe(10);
+    expect(second?.from).toBeGreaterThan(first?.to ?? Infinity);
+    expect((first?.to ?? 0) - (first?.from ?? 0)).toBeCloseTo(0.18, 9);
+    expect(shaken).toHaveBeenCalledWith([200, 100, 200]);
+  });
+
+  it('each has its own signal', () => {
+    const alarms = ['worked', 'dries-soon', 'over', 'meter-low', 'wipe-soon'] as const;
+    signal(alarms);
+    expect(shaken).toHaveBeenCalledTimes(alarms.length);
+    expect(new Set(shaken.mock.calls.map((call) => JSON.stringify(call))).size).toBe(alarms.length);
+  });
+
+  it('is silent, or still, as the owner of the phone wants it', () => {
+    useSignals.getState().set({ sound: false });
+    signal(['over']);
+    expect(played).toEqual([]);
+    expect(shaken).toHaveBeenCalledTimes(1);
+    useSignals.getState().set({ sound: true, vibration: false });
+    signal(['over']);
+    expect(played).toHaveLength(3);
+    expect(shaken).toHaveBeenCalledTimes(1);
+  });
+
+  it('is nothing where nothing is due', () => {
+    signal([]);
+    expect([played.length, shaken.mock.calls.length]).toEqual([0, 0]);
+  });
+});
