@@ -20,6 +20,7 @@ import {
   TAPS,
   WASH_STATUSES,
   WATER_BEHAVIOURS,
+  type BottleLevel,
   type FinishAt,
   type OpenSpan,
   type Place,
@@ -384,6 +385,7 @@ export const products = sqliteTable('product', {
   lowMl: real('low_ml').notNull(),
   priceMinor: integer('price_minor').notNull(),
   notes: text('notes').notNull(),
+  levels: text('levels', { mode: 'json' }).$type<readonly BottleLevel[] | null>(),
   removedMs,
 });
 

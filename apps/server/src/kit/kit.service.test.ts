@@ -74,6 +74,7 @@ describe('a bottle', () => {
       lowestWorkC: null,
       lowestStoreC: null,
       notes: '',
+      levels: [{ atMs: NOW, readMl: 800, reckonedMl: 800 }],
     });
     expect(products.rows).toEqual([kept]);
     const said = {
@@ -113,6 +114,20 @@ describe('a bottle', () => {
     await refused(update({ mostParts: 399 }), 'usualParts');
     await refused(update({ leftMl: 400, was: { leftMl: 800 } }), 'leftMl');
     expect(products.rows[0]).toMatchObject({ leftMl: 500, mostParts: 600 });
+  });
+
+  it('keeps each level that is read off it beside what was reckoned, the last two dozen, and no other change', async () => {
+    const { id } = await make();
+    await service().updateProduct(id, { name: 'Other' });
+    expect(products.rows[0]?.levels).toHaveLength(1);
+    await service().updateProduct(id, { leftMl: 610 });
+    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 610, reckonedMl: 800 });
+    for (let ml = 600; ml > 570; ml -= 1) await service().updateProduct(id, { leftMl: ml });
+    expect(products.rows[0]?.levels).toHaveLength(24);
+    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 571, reckonedMl: 572 });
+    products.rows = products.rows.map((row) => ({ ...row, levels: null }));
+    await service().updateProduct(id, { leftMl: 500 });
+    expect(products.rows[0]?.levels).toEqual([{ atMs: NOW, readMl: 500, reckonedMl: 571 }]);
   });
 
   it('is taken away at its hour where there is one, and comes back', async () => {

@@ -8,6 +8,8 @@ import { WeatherService } from '../weather/weather.service.js';
 import type { CreateGearDto, CreateProductDto, UpdateGearDto, UpdateProductDto } from './kit.dto.js';
 import { KitRepository } from '../records/kit.repository.js';
 
+/** Older readings tell of an older way of working. */
+const MOST_LEVELS = 24;
 /** From an evening to the next morning. */
 const NIGHT_HOURS = 18;
 
@@ -40,6 +42,7 @@ export class KitService {
       lowestWorkC: dto.lowestWorkC ?? null,
       lowestStoreC: dto.lowestStoreC ?? null,
       notes: dto.notes ?? '',
+      levels: [{ atMs: this.clock.now(), readMl: dto.leftMl, reckonedMl: dto.leftMl }],
     };
     requireLabel(record);
     await this.kit.products.insert(record);
@@ -49,10 +52,18 @@ export class KitService {
   async updateProduct(id: string, { was, ...dto }: UpdateProductDto): Promise<Product> {
     const before = await this.kit.products.read(id);
     requireUnchanged(before, was);
-    const after: Product = { ...before, ...dto };
+    const change: Partial<Product> = { ...dto, ...this.levelRead(before, dto.leftMl) };
+    const after: Product = { ...before, ...change };
     requireLabel(after);
-    await this.kit.products.update(id, dto);
+    await this.kit.products.update(id, change);
     return after;
+  }
+
+  /** A level that is typed was read off the bottle: kept beside what was reckoned, so that the shop's own use can be learned. */
+  private levelRead({ leftMl, levels }: Product, readMl: number | undefined): Pick<Product, 'levels'> {
+    if (readMl === undefined) return {};
+    const read = { atMs: this.clock.now(), readMl, reckonedMl: leftMl };
+    return { levels: [...(levels ?? []), read].slice(-MOST_LEVELS) };
   }
 
   async removeProduct(id: string): Promise<void> {

@@ -4,6 +4,13 @@ export const KEPT_IN = ['van', 'indoors'] as const;
 /** Where it stands overnight. */
 export type KeptIn = (typeof KEPT_IN)[number];
 
+/** A level that somebody read off a bottle, and what the program had reckoned to be left then, mL. */
+export interface BottleLevel {
+  readonly atMs: number;
+  readonly readMl: number;
+  readonly reckonedMl: number;
+}
+
 /** A bottle on the shelf, as its label has it. */
 export interface Product {
   readonly id: string;
@@ -33,6 +40,8 @@ export interface Product {
   /** Of a bottle, minor units. */
   readonly priceMinor: number;
   readonly notes: string;
+  /** As it was read, the newest last; absent or null: before it was kept. */
+  readonly levels?: readonly BottleLevel[] | null;
 }
 
 export const GEAR_KINDS = [

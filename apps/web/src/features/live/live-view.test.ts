@@ -4,8 +4,14 @@ import { liveStep, METER, moment } from '../../testing/live.js';
 import { alarmsBetween, isDrying, mainTap, phaseOf, skipDeeds, wetsBySection } from './live-view.js';
 
 const running = { phase: 'running', steps: [], meter: [] } as unknown as RunState;
-const action = (deed: RunDeed, id: string): RunAction =>
-  ({ id, tap: id, deviceId: 'phone', count: Number(id), atMs: Number(id), deed });
+const action = (deed: RunDeed, id: string): RunAction => ({
+  id,
+  tap: id,
+  deviceId: 'phone',
+  count: Number(id),
+  atMs: Number(id),
+  deed,
+});
 
 describe('what kind of step it is', () => {
   const ids: WashStepId[] = [

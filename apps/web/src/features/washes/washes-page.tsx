@@ -18,7 +18,7 @@ import { download } from '../../parts/download.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
-import { Learned } from './learned.js';
+import { OwnFigures } from './own-figures.js';
 import { DoneForm } from './done-form.js';
 import { draftFor, type WashDraft } from './wash-form.js';
 import { RowAction, WashTable } from './wash-table.js';
@@ -124,7 +124,7 @@ export function WashesPage() {
         </>
       }
     >
-      <Learned washes={washes.data} />
+      <OwnFigures washes={washes.data} />
       <section>
         <h2>Planned</h2>
         {planned.length === 0 ? (
