@@ -12,7 +12,7 @@ import {
   type WeekQuestion,
   simulateWeather,
 } from '@keen/core';
-import { DEMO_CLOCK, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
+import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
 import { Cancelled } from './cancelled.js';
 import { EnginePool } from './engine-pool.js';
 
@@ -94,5 +94,28 @@ describe('the engine in its threads', () => {
     const outcome = expect(atWork).rejects.toBeInstanceOf(Cancelled);
     await pool.onModuleDestroy();
     await outcome;
+  });
+
+  it('names the field of a question that cannot be', async () => {
+    const pool = newPool();
+    const { places, ...rest } = job(5);
+    const wrong = places.map((place) => ({ ...place, latitudeDeg: 999 }));
+    await expect(pool.run<'week'>({ ...rest, places: wrong })).rejects.toMatchObject({
+      field: 'latitudeDeg',
+      code: 'out-of-range',
+    });
+  });
+
+  it('begins the parts of an answer anew with each question that has them, and with no other', async () => {
+    const pool = newPool();
+    const told = { name: 'an early part' } as unknown as EnginePool['parts'][number];
+    pool.parts = [told];
+    const { car: _car, kind: _kind, ...shop } = job(6);
+    const salt = { ...shop, car: job(6).car, kind: 'salt' } as const;
+    await pool.run<'salt'>(salt);
+    expect(pool.parts).toEqual([told]);
+    const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+    await pool.run<'plan'>({ ...shop, kind: 'plan', cars: [], facts });
+    expect(pool.parts).toEqual([]);
   });
 });
