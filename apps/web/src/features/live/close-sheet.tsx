@@ -1,7 +1,4 @@
-import { Textarea, TextInput } from '@mantine/core';
 import {
-  type PanelId,
-  panelsOf,
   type RunDeed,
   type RunMoment,
   type RunPack,
@@ -14,16 +11,9 @@ import { useState } from 'react';
 import { useFormat } from '../../format/use-format.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
-import { BEHAVIOUR_NAMES, PANEL_NAMES, SEASON_JOB_NAMES, SPOTS_NAMES } from '../../words/names.js';
-import {
-  closeDeed,
-  closeDraft,
-  type CloseDraft,
-  closeErrors,
-  type CloseErrors,
-  nextBehaviour,
-} from './close-form.js';
-import { TypedNumber } from '../../parts/typed-number.js';
+import { SPOTS_NAMES } from '../../words/names.js';
+import { closeDeed, closeDraft, type CloseDraft, closeErrors, type CloseErrors } from './close-form.js';
+import { ExtrasDone, PanelsFound, UsedFields } from './close-fields.js';
 import shared from './live.module.css';
 import classes from './close-sheet.module.css';
 
@@ -74,14 +64,7 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
     closeDraft(pack, state, { moment, extras: wash.extras }),
   );
   const [errors, setErrors] = useState<CloseErrors>({});
-  const panels = panelsOf(pack.vehicle.bodyClass);
   const left = moment.drift ? moment.drift.leftMinutes : 0;
-  const toggleIce = (panel: PanelId): void =>
-    set({
-      icePanels: draft.icePanels.includes(panel)
-        ? draft.icePanels.filter((one) => one !== panel)
-        : [...draft.icePanels, panel],
-    });
   const save = (): void => {
     const faults = closeErrors(draft);
     setErrors(faults);
@@ -120,113 +103,9 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
           </div>
         </section>
         {closing}
-        <section>
-          <h3 id="close-ice">Where water froze</h3>
-          <div className={shared.choices} role="group" aria-labelledby="close-ice">
-            {panels.map(({ id }) => (
-              <button
-                key={id}
-                type="button"
-                aria-pressed={draft.icePanels.includes(id)}
-                onClick={() => toggleIce(id)}
-              >
-                {PANEL_NAMES[id]}
-              </button>
-            ))}
-          </div>
-        </section>
-        <section>
-          <h3 id="close-water">What water does now</h3>
-          {pack.method.leavesBare && (
-            <p>
-              It was stripped and left bare, so flat is what was wanted: a panel that beads still carries the
-              old protection.
-            </p>
-          )}
-          <div className={shared.choices} role="group" aria-labelledby="close-water">
-            {panels.map(({ id }) => (
-              <button
-                key={id}
-                type="button"
-                data-set={draft.behaviour[id] !== undefined || undefined}
-                onClick={() => set({ behaviour: nextBehaviour(draft.behaviour, id) })}
-              >
-                {PANEL_NAMES[id]}:{' '}
-                {draft.behaviour[id] ? BEHAVIOUR_NAMES[draft.behaviour[id]] : 'not looked at'}
-              </button>
-            ))}
-          </div>
-        </section>
-        {wash.extras.length > 0 && (
-          <section>
-            <h3 id="close-extras">Season work that was done</h3>
-            <div className={shared.choices} role="group" aria-labelledby="close-extras">
-              {wash.extras.map((id) => (
-                <button
-                  key={id}
-                  type="button"
-                  aria-pressed={draft.extras.includes(id)}
-                  onClick={() =>
-                    set({
-                      extras: draft.extras.includes(id)
-                        ? draft.extras.filter((one) => one !== id)
-                        : [...draft.extras, id],
-                    })
-                  }
-                >
-                  {SEASON_JOB_NAMES[id]}
-                </button>
-              ))}
-            </div>
-          </section>
-        )}
-        <section>
-          <h3>Used</h3>
-          <div className={classes.usedRow}>
-            <TypedNumber
-              label={`Paid, ${format.display.currency}`}
-              size="lg"
-              value={draft.paid}
-              onChange={(paid) => set({ paid })}
-              min={0}
-              decimalScale={2}
-              error={errors.paid}
-            />
-            <TypedNumber
-              label="Folded towels"
-              size="lg"
-              value={draft.foldedTowels}
-              onChange={(foldedTowels) => set({ foldedTowels })}
-              min={0}
-              error={errors.foldedTowels}
-            />
-            <TypedNumber
-              label="Drying towels"
-              size="lg"
-              value={draft.dryingTowels}
-              onChange={(dryingTowels) => set({ dryingTowels })}
-              min={0}
-              error={errors.dryingTowels}
-            />
-          </div>
-        </section>
-        <section>
-          <TextInput
-            label="What stayed dirty"
-            size="lg"
-            value={draft.leftovers}
-            maxLength={500}
-            onChange={(event) => set({ leftovers: event.currentTarget.value })}
-          />
-          <Textarea
-            label="Note"
-            size="lg"
-            value={draft.note}
-            maxLength={2000}
-            autosize
-            onChange={(event) => set({ note: event.currentTarget.value })}
-          />
-        </section>
+        <PanelsFound draft={draft} set={set} pack={pack} />
+        <ExtrasDone draft={draft} set={set} planned={wash.extras} />
+        <UsedFields draft={draft} set={set} errors={errors} />
       </div>
     </Dialog>
   );
