@@ -27,7 +27,6 @@ const LONG_FILES: Readonly<Record<string, number>> = {
   'apps/web/src/features/plan/wash-panel.tsx': 260,
   'apps/web/src/features/salt/salt-page.tsx': 215,
   'apps/web/src/features/settings/settings-page.tsx': 260,
-  'apps/web/src/features/washes/washes-page.tsx': 210,
   'apps/web/src/parts/unfolded-car-shape.ts': 215,
   'apps/web/src/words/names.ts': 370,
   'packages/core/src/film/film-run.ts': 290,

@@ -1,23 +1,11 @@
-import {
-  Button,
-  Chip,
-  Group,
-  SegmentedControl,
-  Select,
-  Stack,
-  Text,
-  Textarea,
-  TextInput,
-} from '@mantine/core';
-import { METHODS, type PlaceRecord, type VehicleRecord, type WashRecord } from '@keen/core';
+import { Button, Group, Stack } from '@mantine/core';
+import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import { useState } from 'react';
 import { useFinishWash, useLogWash } from '../../api/queries.js';
 import { ApiError } from '../../api/client.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
-import { SeasonChips } from '../../parts/season-chips.js';
-import { methodName, optionsOf, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
-import { TypedNumber } from '../../parts/typed-number.js';
+import { FoundFields, TakenFields, WhichFields } from './done-fields.js';
 import { doneFrom, draftErrors, type DraftErrors, type WashDraft } from './wash-form.js';
 
 interface DoneFormProps {
@@ -57,9 +45,6 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
     if (wash) finish.mutate({ id: wash.id, done }, handlers);
     else log.mutate({ ...done, vehicleId: draft.vehicleId, placeId: draft.placeId }, handlers);
   };
-  const offered =
-    places.find(({ id }) => id === draft.placeId)?.methods.map(({ methodId }) => methodId) ??
-    METHODS.map(({ id }) => id);
   return (
     <Dialog onClose={onClose} title={wash ? 'Mark done' : 'Log a wash'}>
       <form
@@ -71,112 +56,10 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
       >
         <Stack gap="sm">
           {!wash && (
-            <Group grow align="start">
-              <Select
-                label="Vehicle"
-                data={vehicles.map(({ id, name }) => ({ value: id, label: name }))}
-                value={draft.vehicleId || null}
-                onChange={(value) => set({ vehicleId: value ?? '' })}
-                error={errors.vehicleId}
-                searchable
-              />
-              <Select
-                label="Place"
-                data={places.map(({ id, name }) => ({ value: id, label: name }))}
-                value={draft.placeId || null}
-                onChange={(value) =>
-                  set({
-                    placeId: value ?? '',
-                    methodId: places.find(({ id }) => id === value)?.methods[0]?.methodId ?? '',
-                  })
-                }
-                error={errors.placeId}
-              />
-            </Group>
+            <WhichFields draft={draft} set={set} errors={errors} vehicles={vehicles} places={places} />
           )}
-          <Group grow align="start">
-            <TextInput
-              type="datetime-local"
-              label="Begun"
-              value={draft.start}
-              onChange={(event) => set({ start: event.currentTarget.value })}
-              error={errors.start}
-            />
-            <TypedNumber
-              label="Minutes"
-              value={draft.minutes}
-              onChange={(minutes) => set({ minutes })}
-              min={1}
-              max={1440}
-              error={errors.minutes}
-              data-autofocus
-            />
-          </Group>
-          <Group grow align="start">
-            <Select
-              label="Method"
-              data={offered.map((value) => ({ value, label: methodName(value) }))}
-              value={draft.methodId || null}
-              onChange={(value) => set({ methodId: value ?? '' })}
-              error={errors.methodId}
-              allowDeselect={false}
-            />
-            <TypedNumber
-              label={`Paid, ${around.currency}`}
-              value={draft.cost}
-              onChange={(cost) => set({ cost })}
-              min={0}
-              decimalScale={2}
-              error={errors.cost}
-            />
-          </Group>
-          <div>
-            <Text size="sm" fw={500} mb={4}>
-              Work of the season that was done
-            </Text>
-            <SeasonChips value={draft.extras} onChange={(extras) => set({ extras })} size="md" />
-          </div>
-          <div>
-            <Text size="sm" fw={500} id="spots-label">
-              Spots
-            </Text>
-            <SegmentedControl
-              fullWidth
-              aria-labelledby="spots-label"
-              data={optionsOf(SPOTS_NAMES)}
-              value={draft.spots}
-              onChange={(value) => set({ spots: value })}
-            />
-          </div>
-          <div>
-            <Text size="sm" fw={500} mb={4}>
-              Where water froze (none if it did not)
-            </Text>
-            <Chip.Group multiple value={draft.icePanels} onChange={(value) => set({ icePanels: value })}>
-              <Group gap="xs">
-                {optionsOf(PANEL_NAMES).map(({ value, label }) => (
-                  <Chip key={value} value={value} size="md">
-                    {label}
-                  </Chip>
-                ))}
-              </Group>
-            </Chip.Group>
-          </div>
-          <TextInput
-            label="What stayed dirty"
-            value={draft.leftovers}
-            maxLength={500}
-            onChange={(event) => set({ leftovers: event.currentTarget.value })}
-          />
-          <Textarea
-            label="Note"
-            autosize
-            minRows={2}
-            value={draft.note}
-            maxLength={2000}
-            onChange={(event) => set({ note: event.currentTarget.value })}
-            error={errors.note}
-          />
+          <TakenFields draft={draft} set={set} errors={errors} places={places} currency={around.currency} />
+          <FoundFields draft={draft} set={set} errors={errors} />
           <Group justify="flex-end">
             <Button
               variant="default"

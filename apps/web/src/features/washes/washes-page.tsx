@@ -1,8 +1,7 @@
 import { MS_PER_HOUR } from '@keen/core';
-import type { PlaceRecord, WashRecord } from '@keen/core';
+import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
 import {
   useClock,
   usePlaces,
@@ -17,11 +16,11 @@ import { toLocalInput } from '../../format/local-input.js';
 import { download } from '../../parts/download.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
-import { Empty, Failed, Loading } from '../../parts/states.js';
+import { Failed, Loading } from '../../parts/states.js';
 import { OwnFigures } from './own-figures.js';
 import { DoneForm } from './done-form.js';
 import { draftFor, type WashDraft } from './wash-form.js';
-import { RowAction, WashTable } from './wash-table.js';
+import { DoneWashes, PlannedWashes } from './wash-lists.js';
 import { type WashRow, washRows, washesCsv, type WashSort } from './washes-view.js';
 
 const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
@@ -42,6 +41,40 @@ const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
 const priceAt = (places: readonly PlaceRecord[], wash: WashRecord): number | null =>
   places.find(({ id }) => id === wash.placeId)?.methods.find(({ methodId }) => methodId === wash.methodId)
     ?.priceMinor ?? null;
+
+interface ListActionsProps {
+  readonly vehicles: readonly VehicleRecord[];
+  readonly vehicleId: string | null;
+  readonly onVehicle: (id: string | null) => void;
+  readonly text: string;
+  readonly onText: (text: string) => void;
+  readonly onExport: () => void;
+}
+
+/** Finding among the washes, and taking them out. */
+function ListActions({ vehicles, vehicleId, onVehicle, text, onText, onExport }: ListActionsProps) {
+  return (
+    <>
+      <Select
+        label="Vehicle"
+        placeholder="All"
+        clearable
+        clearButtonProps={{ 'aria-label': 'All vehicles' }}
+        data={vehicles.map(({ id, name }) => ({ value: id, label: name }))}
+        value={vehicleId}
+        onChange={onVehicle}
+        w={190}
+      />
+      <TextInput label="Find" value={text} onChange={(event) => onText(event.currentTarget.value)} w={160} />
+      <Button variant="default" onClick={onExport}>
+        Export CSV
+      </Button>
+      <Button variant="default" onClick={() => window.print()}>
+        Print
+      </Button>
+    </>
+  );
+}
 
 /** What is planned and what was done. */
 export function WashesPage() {
@@ -82,6 +115,7 @@ export function WashesPage() {
       onSuccess: () => noticeWithUndo(`Wash of ${vehicle} taken away.`, () => restore.mutate(wash.id)),
       onError: noticeOfFailure,
     });
+  const list = { sort, onSort: setSort, format, onTakeAway: takeAway };
   const saved = (record: WashRecord): void => {
     setOpen(null);
     const undo = open === 'new' ? () => remove.mutate(record.id) : () => reopen.mutate(record.id);
@@ -93,31 +127,14 @@ export function WashesPage() {
       lead={`${planned.length} planned, ${done.length} done${vehicleId || text ? ' (filtered)' : ''}.`}
       actions={
         <>
-          <Select
-            label="Vehicle"
-            placeholder="All"
-            clearable
-            clearButtonProps={{ 'aria-label': 'All vehicles' }}
-            data={vehicles.map(({ id, name }) => ({ value: id, label: name }))}
-            value={vehicleId}
-            onChange={setVehicleId}
-            w={190}
+          <ListActions
+            vehicles={vehicles}
+            vehicleId={vehicleId}
+            onVehicle={setVehicleId}
+            text={text}
+            onText={setText}
+            onExport={() => download('washes.csv', washesCsv(rows, format), 'text/csv')}
           />
-          <TextInput
-            label="Find"
-            value={text}
-            onChange={(event) => setText(event.currentTarget.value)}
-            w={160}
-          />
-          <Button
-            variant="default"
-            onClick={() => download('washes.csv', washesCsv(rows, format), 'text/csv')}
-          >
-            Export CSV
-          </Button>
-          <Button variant="default" onClick={() => window.print()}>
-            Print
-          </Button>
           <Button color="lamp.3" onClick={() => setOpen('new')}>
             Log a wash
           </Button>
@@ -125,70 +142,13 @@ export function WashesPage() {
       }
     >
       <OwnFigures washes={washes.data} />
-      <section>
-        <h2>Planned</h2>
-        {planned.length === 0 ? (
-          <Empty title="Nothing planned">
-            <span>
-              Plan a wash from <Link to="/">this morning</Link> or from the <Link to="/windows">windows</Link>
-              .
-            </span>
-          </Empty>
-        ) : (
-          <WashTable
-            caption="Planned washes"
-            rows={planned}
-            sort={sort}
-            onSort={setSort}
-            format={format}
-            acts={(row) => (
-              <>
-                <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}`}>
-                  Run sheet
-                </Button>
-                <RowAction isMain label="Mark done" onClick={() => setOpen(row.wash)} />
-                <RowAction label="Take away" onClick={() => takeAway(row)} />
-              </>
-            )}
-          />
-        )}
-      </section>
-      <section>
-        <h2>Done</h2>
-        {done.length === 0 ? (
-          <Empty title={vehicleId || text ? 'Nothing matches' : 'Nothing logged yet'}>
-            Log a wash to start the record; the salt ledger counts from it.
-          </Empty>
-        ) : (
-          <WashTable
-            caption="Done washes"
-            rows={done}
-            sort={sort}
-            onSort={setSort}
-            format={format}
-            acts={(row) => (
-              <>
-                {row.wash.found?.run ? (
-                  <Button
-                    size="compact-md"
-                    variant="default"
-                    component={Link}
-                    to={`/run/${row.wash.id}/live`}
-                  >
-                    Open its run
-                  </Button>
-                ) : (
-                  <RowAction
-                    label="Open again"
-                    onClick={() => reopen.mutate(row.wash.id, { onError: noticeOfFailure })}
-                  />
-                )}
-                <RowAction label="Take away" onClick={() => takeAway(row)} />
-              </>
-            )}
-          />
-        )}
-      </section>
+      <PlannedWashes {...list} rows={planned} onDone={setOpen} />
+      <DoneWashes
+        {...list}
+        rows={done}
+        isFiltered={vehicleId !== null || text !== ''}
+        onReopen={({ id }) => reopen.mutate(id, { onError: noticeOfFailure })}
+      />
       {open !== null && (
         <DoneForm
           wash={open === 'new' ? null : open}

@@ -1,0 +1,97 @@
+import type { WashRecord } from '@keen/core';
+import { Button } from '@mantine/core';
+import { Link } from 'react-router';
+import type { Format } from '../../format/format.js';
+import { Empty } from '../../parts/states.js';
+import { RowAction, WashTable } from './wash-table.js';
+import type { WashRow, WashSort } from './washes-view.js';
+
+interface ListProps {
+  readonly rows: readonly WashRow[];
+  readonly sort: WashSort;
+  readonly onSort: (sort: WashSort) => void;
+  readonly format: Format;
+  readonly onTakeAway: (row: WashRow) => void;
+}
+
+/** What is planned, each with its sheet. */
+export function PlannedWashes({
+  rows,
+  sort,
+  onSort,
+  format,
+  onTakeAway,
+  onDone,
+}: ListProps & { readonly onDone: (wash: WashRecord) => void }) {
+  return (
+    <section>
+      <h2>Planned</h2>
+      {rows.length === 0 ? (
+        <Empty title="Nothing planned">
+          <span>
+            Plan a wash from <Link to="/">this morning</Link> or from the <Link to="/windows">windows</Link>.
+          </span>
+        </Empty>
+      ) : (
+        <WashTable
+          caption="Planned washes"
+          rows={rows}
+          sort={sort}
+          onSort={onSort}
+          format={format}
+          acts={(row) => (
+            <>
+              <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}`}>
+                Run sheet
+              </Button>
+              <RowAction isMain label="Mark done" onClick={() => onDone(row.wash)} />
+              <RowAction label="Take away" onClick={() => onTakeAway(row)} />
+            </>
+          )}
+        />
+      )}
+    </section>
+  );
+}
+
+/** What was done, each with its run where it had one. */
+export function DoneWashes({
+  rows,
+  sort,
+  onSort,
+  format,
+  onTakeAway,
+  isFiltered,
+  onReopen,
+}: ListProps & { readonly isFiltered: boolean; readonly onReopen: (wash: WashRecord) => void }) {
+  return (
+    <section>
+      <h2>Done</h2>
+      {rows.length === 0 ? (
+        <Empty title={isFiltered ? 'Nothing matches' : 'Nothing logged yet'}>
+          Log a wash to start the record; the salt ledger counts from it.
+        </Empty>
+      ) : (
+        <WashTable
+          caption="Done washes"
+          rows={rows}
+          sort={sort}
+          onSort={onSort}
+          format={format}
+          acts={(row) => (
+            <>
+              {row.wash.found?.run ? (
+                <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}/live`}>
+                  Open its run
+                </Button>
+              ) : (
+                <RowAction label="Open again" onClick={() => onReopen(row.wash)} />
+              )}
+              <RowAction label="Take away" onClick={() => onTakeAway(row)} />
+            </>
+          )}
+        />
+      )}
+    </section>
+  );
+}
