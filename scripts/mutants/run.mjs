@@ -4,13 +4,14 @@
 //   npm run mutants -- --percent 20          only that share of the changes, always the same ones
 // The scores are kept in docs/mutants.md. What survived, with its line, is printed.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const SCORES = join(root, 'docs', 'mutants.md');
+const REPORT = join(root, '.data', 'mutants', 'report.json');
 const AREAS = { core: 'packages/core/src', server: 'apps/server/src', web: 'apps/web/src' };
 const NOTICED = new Set(['Killed', 'Timeout', 'RuntimeError']);
 
@@ -38,7 +39,7 @@ if (!(percent >= 1 && percent <= 100)) {
 
 const hasTests = (path) =>
   readdirSync(path, { withFileTypes: true }).some((entry) =>
-    entry.isDirectory() ? hasTests(join(path, entry.name)) : entry.name.endsWith('.test.ts'),
+    entry.isDirectory() ? hasTests(join(path, entry.name)) : /\.test\.tsx?$/.test(entry.name),
   );
 
 /** Folders with tests of their own; the web's features count one by one. */
@@ -64,6 +65,12 @@ function measure(name) {
     );
     process.exit(2);
   }
+  if (!hasTests(join(root, path))) {
+    console.error(`mutants: ${name} has no tests of its own`);
+    process.exit(2);
+  }
+  // What an earlier folder left is not this one's.
+  rmSync(REPORT, { force: true });
   const mutate = [`${path}/**/*.ts`, `!${path}/**/*.test.ts`, `!${path}/**/*.d.ts`].join(',');
   const stryker = join(root, 'node_modules', '.bin', 'stryker');
   const ran = spawnSync(stryker, ['run', 'scripts/mutants/stryker.config.mjs', '--mutate', mutate], {
@@ -77,7 +84,7 @@ function measure(name) {
     },
   });
   if (ran.status !== 0) process.exit(ran.status ?? 1);
-  const report = JSON.parse(readFileSync(join(root, '.data', 'mutants', 'report.json'), 'utf8'));
+  const report = JSON.parse(readFileSync(REPORT, 'utf8'));
   const states = Object.values(report.files).flatMap((file) => file.mutants.map(({ status }) => status));
   const counted = states.filter((status) => status !== 'Ignored' && status !== 'CompileError');
   return { changes: counted.length, noticed: counted.filter((status) => NOTICED.has(status)).length };

@@ -78,3 +78,54 @@ describe('a brine beside ice', () => {
     expect(brine.waterActivity(60, 5)).toBeCloseTo(0.755, 1);
   });
 });
+
+describe('how dry a brine keeps', () => {
+  it('is the balance with ice up to the eutectic, and goes straight on beyond it', () => {
+    const salt = brineOf('NaCl');
+    // 10 % freezes at −6.6 °C, where ice holds 93.8 % of the vapour of water.
+    expect(salt.waterActivity(10, -6.6)).toBeCloseTo(0.938, 2);
+    expect(salt.waterActivity(0, 0)).toBeCloseTo(1, 6);
+    const atEutectic = salt.waterActivity(salt.eutecticMassPercent, -21.1);
+    expect(atEutectic).toBeCloseTo(0.813, 2);
+    const strong = brineOf('CaCl2');
+    const below = strong.waterActivity(strong.eutecticMassPercent - 0.01, 20);
+    const above = strong.waterActivity(strong.eutecticMassPercent + 0.01, 20);
+    expect(above).toBeLessThan(below);
+    expect(below - above).toBeLessThan(0.01);
+    expect(strong.waterActivity(40, 20)).toBeLessThan(strong.waterActivity(35, 20));
+  });
+
+  it('is never drier than the salt itself would be', () => {
+    for (const agent of ['NaCl', 'MgCl2', 'CaCl2']) {
+      const salt = brineOf(agent);
+      for (const tempC of [-5, 5, 20])
+        expect(salt.waterActivity(99, tempC)).toBeCloseTo(salt.deliquescenceFraction(tempC) ?? NaN, 9);
+    }
+  });
+});
+
+describe('what cannot be', () => {
+  it.each([-0.1, 100.1, NaN])('a strength of %p %%', (massPercent) => {
+    expect(() => brineFreezing({ agent: 'NaCl', massPercent })).toThrow(
+      expect.objectContaining({ field: 'massPercent' }),
+    );
+  });
+
+  it.each([-60.1, 60.1])('a salt at %p °C', (tempC) => {
+    expect(() => deliquescence({ agent: 'NaCl', tempC })).toThrow(
+      expect.objectContaining({ field: 'tempC' }),
+    );
+  });
+
+  it('says why there is no humidity below the eutectic, and only there', () => {
+    expect(deliquescence({ agent: 'NaCl', tempC: -21.2 })).toEqual({
+      relHumidityFraction: null,
+      reason: expect.stringContaining('-21.1 °C'),
+    });
+    expect(deliquescence({ agent: 'NaCl', tempC: -21 })).not.toHaveProperty('reason');
+  });
+
+  it('names the salts that there are', () => {
+    expect(() => brineOf('KCl')).toThrow('NaCl, MgCl2, CaCl2');
+  });
+});
