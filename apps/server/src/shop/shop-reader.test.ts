@@ -83,24 +83,23 @@ function reader(): ShopReader {
   ];
   return new ShopReader(...(parts as unknown as ConstructorParameters<typeof ShopReader>));
 }
-const wash = (id: string, startMs: number, change: Partial<WashRecord> = {}): WashRecord =>
-  ({
-    id,
-    vehicleId: 'black',
-    placeId: 'bay',
-    methodId: 'garage-rinseless',
-    status: 'planned',
-    startMs,
-    minutes: 60,
-    handsId: 'owner',
-    isLocked: true,
-    startedMs: null,
-    extras: [],
-    costMinor: null,
-    predicted: null,
-    found: null,
-    ...change,
-  });
+const wash = (id: string, startMs: number, change: Partial<WashRecord> = {}): WashRecord => ({
+  id,
+  vehicleId: 'black',
+  placeId: 'bay',
+  methodId: 'garage-rinseless',
+  status: 'planned',
+  startMs,
+  minutes: 60,
+  handsId: 'owner',
+  isLocked: true,
+  startedMs: null,
+  extras: [],
+  costMinor: null,
+  predicted: null,
+  found: null,
+  ...change,
+});
 
 describe('the facts of one car', () => {
   it('hold for ten minutes, so that the same question is asked again', async () => {

@@ -53,3 +53,50 @@ describe('the form of a vehicle', () => {
     },
   );
 });
+
+describe('what may be typed of a vehicle', () => {
+  const faults = (change: Partial<VehicleDraft>): string[] =>
+    Object.keys(vehicleErrors({ ...NEW_VEHICLE, name: 'Car', ...change }));
+
+  it.each<[Partial<VehicleDraft>, string[]]>([
+    [{}, []],
+    [{ name: ' ' }, ['name']],
+    [{ mainRoadKm: 0, townKm: 1500 }, []],
+    [{ mainRoadKm: -1 }, ['mainRoadKm']],
+    [{ townKm: 1501 }, ['townKm']],
+    [{ bridgeKm: null }, ['bridgeKm']],
+    [{ weekShares: [0, 10, 1, 1, 1, 1, 1] }, []],
+    [{ weekShares: [0, 10.1, 1, 1, 1, 1, 1] }, ['weekShares']],
+    [{ weekShares: [null, 1, 1, 1, 1, 1, 1] }, ['weekShares']],
+    [{ targetKind: 'days', cadenceDays: 1 }, []],
+    [{ targetKind: 'days', cadenceDays: 365 }, []],
+    [{ targetKind: 'days', cadenceDays: 366 }, ['cadenceDays']],
+    [{ targetKind: 'days', cadenceDays: 0 }, ['cadenceDays']],
+    [{ targetKind: 'days', targetMost: null }, []],
+    [{ targetKind: 'active-hours', targetMost: 1 }, []],
+    [{ targetKind: 'active-hours', targetMost: 1000 }, []],
+    [{ targetKind: 'active-hours', targetMost: 1001 }, ['targetMost']],
+    [{ targetKind: 'active-hours', targetMost: null }, ['targetMost']],
+    [{ targetKind: 'active-hours', targetMost: 5, cadenceDays: null }, []],
+  ])('%j: %j', (change, fields) => {
+    expect(faults(change)).toEqual(fields);
+  });
+
+  it('is kept trimmed, with what it drives, and with what it may bear', () => {
+    const draft = { ...NEW_VEHICLE, name: ' Car ', mainRoadKm: 30, townKm: null, bridgeKm: 4 };
+    expect(vehicleFrom(draft)).toMatchObject({
+      name: 'Car',
+      driving: { mainRoadKm: 30, townKm: 0, bridgeKm: 4 },
+      target: { kind: 'days' },
+    });
+    expect(
+      vehicleFrom({ ...draft, targetKind: 'active-hours', targetMost: 7, cadenceDays: null }),
+    ).toMatchObject({
+      target: { kind: 'active-hours', most: 7 },
+      cadenceDays: 14,
+    });
+    expect(vehicleFrom({ ...draft, weekShares: [null, 2, 1, 1, 1, 1, 0] }).weekShares).toEqual([
+      1, 2, 1, 1, 1, 1, 0,
+    ]);
+  });
+});
