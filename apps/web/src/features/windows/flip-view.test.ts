@@ -9,12 +9,12 @@ const flip = (change: Partial<Flip>): Flip =>
 
 describe('what would change an answer', () => {
   it.each<[FlipInput, number, string]>([
-    ['air', -4.26, format.temp(-4.26)],
-    ['wind', 6, format.wind(6)],
-    ['humidity', 0.62, format.share(0.62)],
-    ['cloud', 0.2, format.share(0.2)],
+    ['air', -3.5, '−3.5 °C'],
+    ['wind', 5, '18 km/h'],
+    ['humidity', 0.72, '72 %'],
+    ['cloud', 0.2, '20 %'],
     ['solids', 84.6, '85 mg/L'],
-    ['hand-speed', 7.5, format.minutes(7.5)],
+    ['hand-speed', 9, '9.0 min'],
     ['start', Date.UTC(2026, 0, 14, 15), format.dayTime(Date.UTC(2026, 0, 14, 15))],
   ])('%s at %p is told as %p', (input, value, text) => {
     expect(flipValue(input, value, format)).toBe(text);
