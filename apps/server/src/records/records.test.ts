@@ -13,6 +13,7 @@ import { TreatmentsRepository } from './treatments.repository.js';
 import { VehicleRows } from './vehicle-rows.js';
 import { WashesRepository } from './washes.repository.js';
 import { PLACE } from '../testing/test-app.js';
+import { plannedWash } from '../testing/planned-wash.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12);
 const HOUR = 3_600_000;
@@ -136,23 +137,7 @@ describe('rows of a vehicle', () => {
 });
 
 describe('washes', () => {
-  const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord => ({
-    id,
-    vehicleId: 'black',
-    placeId: 'bay',
-    methodId: 'bay-contact',
-    status: 'planned',
-    startMs: NOW,
-    minutes: 60,
-    handsId: 'owner',
-    isLocked: true,
-    startedMs: null,
-    extras: [],
-    costMinor: null,
-    predicted: null,
-    found: null,
-    ...change,
-  });
+  const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord => plannedWash(id, NOW, change);
   let repository: WashesRepository;
   beforeEach(async () => {
     repository = new WashesRepository(db);

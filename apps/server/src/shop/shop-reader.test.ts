@@ -3,6 +3,7 @@ import { DEFAULT_HOUSE, DEFAULT_LIMITS, DEFAULT_PRICES, DEFAULT_SEASON, type Was
 import { MethodsReader } from './methods.reader.js';
 import { ShopReader } from './shop-reader.js';
 import { PLACE, VEHICLE } from '../testing/test-app.js';
+import { plannedWash } from '../testing/planned-wash.js';
 
 const AT = (minute: number, second = 0): number => Date.UTC(2026, 0, 14, 12, minute, second);
 let nowMs: number;
@@ -83,23 +84,7 @@ function reader(): ShopReader {
   ];
   return new ShopReader(...(parts as unknown as ConstructorParameters<typeof ShopReader>));
 }
-const wash = (id: string, startMs: number, change: Partial<WashRecord> = {}): WashRecord => ({
-  id,
-  vehicleId: 'black',
-  placeId: 'bay',
-  methodId: 'garage-rinseless',
-  status: 'planned',
-  startMs,
-  minutes: 60,
-  handsId: 'owner',
-  isLocked: true,
-  startedMs: null,
-  extras: [],
-  costMinor: null,
-  predicted: null,
-  found: null,
-  ...change,
-});
+const wash = plannedWash;
 
 describe('the facts of one car', () => {
   it('hold for ten minutes, so that the same question is asked again', async () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Hands, PlaceRecord, Predicted, VehicleRecord, WashRecord } from '@keen/core';
 import { movedWash, newWash, place, type Shop, type Wanted } from './place-wash.js';
+import { plannedWash } from '../testing/planned-wash.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12);
 const MINUTE = 60_000;
@@ -33,23 +34,8 @@ const shop = (change: Partial<Shop> = {}): Shop => ({
   ...change,
 });
 
-const wash = (change: Partial<WashRecord> = {}): WashRecord => ({
-  id: 'w',
-  vehicleId: 'black',
-  placeId: 'bay',
-  methodId: 'bay-contact',
-  status: 'planned',
-  startMs: NOW + 4 * HOUR,
-  minutes: 60,
-  handsId: 'owner',
-  isLocked: true,
-  startedMs: null,
-  extras: [],
-  costMinor: null,
-  predicted: null,
-  found: null,
-  ...change,
-});
+const wash = ({ id = 'w', ...change }: Partial<WashRecord> = {}): WashRecord =>
+  plannedWash(id, NOW + 4 * HOUR, change);
 const other = (change: Partial<WashRecord>): WashRecord =>
   wash({ id: 'other', vehicleId: 'white', placeId: 'unit', handsId: 'helper', ...change });
 

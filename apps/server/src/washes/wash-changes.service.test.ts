@@ -1,27 +1,13 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, DEFAULT_SEASON, type WashRecord } from '@keen/core';
 import { type WashChanges, WashChangesService } from './wash-changes.service.js';
+import { plannedWash } from '../testing/planned-wash.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12);
 const HOUR = 3_600_000;
 
-const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord => ({
-  id,
-  vehicleId: id,
-  placeId: 'bay',
-  methodId: 'bay-contact',
-  status: 'planned',
-  startMs: NOW + 4 * HOUR,
-  minutes: 60,
-  handsId: 'owner',
-  isLocked: true,
-  startedMs: null,
-  extras: [],
-  costMinor: null,
-  predicted: null,
-  found: null,
-  ...change,
-});
+const wash = (id: string, change: Partial<WashRecord> = {}): WashRecord =>
+  plannedWash(id, NOW + 4 * HOUR, { vehicleId: id, ...change });
 
 let kept: WashRecord[];
 let gone: WashRecord[];

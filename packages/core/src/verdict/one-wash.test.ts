@@ -4,6 +4,7 @@ import { mixesFor } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
+import { coldStreak as steady, STREAK_START as START } from '../testing/cold-streak.js';
 import { BAY, bottle, circumstances, DRIVE, methodWith, VEHICLE, WATER } from '../testing/shop.js';
 import { type Vehicle } from '../vehicle/index.js';
 import {
@@ -15,29 +16,7 @@ import {
   type WashHours,
 } from '../wash/index.js';
 import { climatesOf } from '../wash/index.js';
-import { type WeatherHour } from '../weather/index.js';
 import { cellDetail, type Judged, PlaceCalendar, PlaceWeather, type WeatherSpan } from './index.js';
-
-const START = Date.UTC(2026, 0, 14, 15);
-const FROM = START - 48 * MS_PER_HOUR;
-
-const steady = (change: Partial<WeatherHour>): WeatherSpan => ({
-  fromMs: FROM,
-  hours: Array.from({ length: 96 }, (_, i) => ({
-    atMs: FROM + i * MS_PER_HOUR,
-    airTempC: -5,
-    dewPointC: -8,
-    windMetresPerSecond: 2,
-    gustMetresPerSecond: 4,
-    windFromDeg: 300,
-    cloudFraction: 1,
-    precipMm: 0,
-    precipKind: 'none',
-    snowDepthCm: 0,
-    pressureHpa: 1010,
-    ...change,
-  })),
-});
 
 const GARAGE: Place = {
   ...DRIVE,

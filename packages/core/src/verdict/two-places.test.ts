@@ -3,8 +3,9 @@ import { driveOf, inUsualWay, inWay, METHODS, shopMethod, stagesOf, wayOf, waysO
 import { DEFAULT_HOUSE } from '../house/index.js';
 import type { Finish, Place } from '../place/index.js';
 import { washTotals } from '../plan/index.js';
-import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { RuleId } from '../rules/index.js';
+import { coldStreak, STREAK_START as START } from '../testing/cold-streak.js';
 import { BAY, circumstances, everyDay, HEATED_UNIT, methodWith, VEHICLE } from '../testing/shop.js';
 import type { WeatherHour } from '../weather/index.js';
 import {
@@ -19,26 +20,9 @@ import {
   type WeatherSpan,
 } from './index.js';
 
-const START = Date.UTC(2026, 0, 14, 15);
-const FROM = START - 48 * MS_PER_HOUR;
-
-const steady = (change: Partial<WeatherHour>): WeatherSpan => ({
-  fromMs: FROM,
-  hours: Array.from({ length: 96 }, (_, i) => ({
-    atMs: FROM + i * MS_PER_HOUR,
-    airTempC: -4,
-    dewPointC: -6,
-    windMetresPerSecond: 1,
-    gustMetresPerSecond: 2,
-    windFromDeg: 300,
-    cloudFraction: 1,
-    precipMm: 0,
-    precipKind: 'none',
-    snowDepthCm: 0,
-    pressureHpa: 1010,
-    ...change,
-  })),
-});
+/** Calmer and a little milder than the streak. */
+const calm = (change: Partial<WeatherHour>): WeatherSpan =>
+  coldStreak({ airTempC: -4, dewPointC: -6, windMetresPerSecond: 1, gustMetresPerSecond: 2, ...change });
 
 const UNIT: Place = { ...HEATED_UNIT, id: 'unit', hasDrain: true, openHours: everyDay(0, 1440) };
 const finish = (driveMinutes: number, change: Partial<Place> = {}): Finish => ({
@@ -125,10 +109,10 @@ describe('a wash that is begun in one place and ended in another', () => {
   });
 
   it('is no way of a place that has no second one, and a plan that has it still is worked through', () => {
-    const ways = judgedWays(at(bayWith(), 'bay-touch-free', steady({})), START).map(({ wayId }) => wayId);
+    const ways = judgedWays(at(bayWith(), 'bay-touch-free', calm({})), START).map(({ wayId }) => wayId);
     expect(ways).not.toContain('dry-elsewhere');
     expect(methodAt(method, 'dry-elsewhere', {}).wayId).toBe('whole');
-    expect(inThatWay(bayWith(), 'bay-touch-free', 'dry-elsewhere', steady({})).wayId).toBe('whole');
+    expect(inThatWay(bayWith(), 'bay-touch-free', 'dry-elsewhere', calm({})).wayId).toBe('whole');
   });
 });
 
@@ -140,13 +124,13 @@ describe('what the weather does to it', () => {
       wayOf(methodWith('bay-touch-free'), 'dry-elsewhere'),
       10,
     );
-    const hours = new PlaceWeather(new PlaceCalendar(place), steady({})).washHours(START, method) ?? [];
+    const hours = new PlaceWeather(new PlaceCalendar(place), calm({})).washHours(START, method) ?? [];
     const drive = driveOf(method);
     expect(hours.map(({ fromMinute }) => fromMinute)).toEqual([0, drive?.fromMinute, drive?.toMinute]);
     expect(hours.map(({ site }) => site.air.airTempC)).toEqual([-4, -4, 14]);
     expect(hours.map(({ site }) => site.isDriven ?? false)).toEqual([false, true, false]);
     expect(hours[1]?.site.air.airSpeedMetresPerSecond).toBe(8);
-    const crossesTheHour = new PlaceWeather(new PlaceCalendar(place), steady({})).washHours(
+    const crossesTheHour = new PlaceWeather(new PlaceCalendar(place), calm({})).washHours(
       START + 50 * MS_PER_MINUTE,
       method,
     );
@@ -159,7 +143,7 @@ describe('what the weather does to it', () => {
   });
 
   it('goes in a warm unit near by where the bay is too cold to dry in, and says so', () => {
-    const cold = steady({ airTempC: -14, dewPointC: -17 });
+    const cold = calm({ airTempC: -14, dewPointC: -17 });
     const alone = cellDetail(at(bayWith(), 'bay-rinse-rinseless', cold), START);
     expect(alone.judgement.standing).toBe('no');
     // Glazed by the road, and still when the hand would come: it has to thaw first.
@@ -172,13 +156,13 @@ describe('what the weather does to it', () => {
   });
 
   it('is left alone where the usual way goes', () => {
-    const mild = steady({ airTempC: 12, dewPointC: 9 });
+    const mild = calm({ airTempC: 12, dewPointC: 9 });
     const found = cellDetail(at(bayWith(finish(3)), 'bay-touch-free', mild), START);
     expect([found.wayId, found.judgement.standing]).toEqual(['whole', 'go']);
   });
 
   it('a longer drive in frost never makes it go', () => {
-    const cold = steady({ airTempC: -9, dewPointC: -12 });
+    const cold = calm({ airTempC: -9, dewPointC: -12 });
     const order = ['go', 'go-if', 'no'];
     const standings = [2, 6, 12, 25].map((minutes) =>
       order.indexOf(
@@ -190,7 +174,7 @@ describe('what the weather does to it', () => {
   });
 
   it('a second place as cold as the first melts nothing', () => {
-    const cold = steady({ airTempC: -14, dewPointC: -17 });
+    const cold = calm({ airTempC: -14, dewPointC: -17 });
     const outdoors = finish(5, { climate: { kind: 'outdoors' }, shelter: { kind: 'open', horizon: [] } });
     expect(inThatWay(bayWith(outdoors), 'bay-touch-free', 'dry-elsewhere', cold).judgement.standing).toBe(
       'no',
@@ -199,7 +183,7 @@ describe('what the weather does to it', () => {
 });
 
 describe('the rules of both places', () => {
-  const span = steady({ airTempC: 8, dewPointC: 4 });
+  const span = calm({ airTempC: 8, dewPointC: 4 });
   const dried = (to: Finish) => inThatWay(bayWith(to), 'bay-touch-free', 'dry-elsewhere', span);
 
   it('each has to be open for its own part', () => {
@@ -212,7 +196,7 @@ describe('the rules of both places', () => {
   });
 
   it('rain falls on it only where it is dried', () => {
-    const rain = steady({ airTempC: 8, dewPointC: 6, precipMm: 3, precipKind: 'rain' });
+    const rain = calm({ airTempC: 8, dewPointC: 6, precipMm: 3, precipKind: 'rain' });
     const outdoors = { climate: { kind: 'outdoors' }, shelter: { kind: 'open', horizon: [] } } as const;
     const wet = (to: Finish) => inThatWay(bayWith(to), 'bay-touch-free', 'dry-elsewhere', rain);
     expect(findingOf(wet(finish(5)), 'falling')?.level).toBe('clear');
@@ -236,8 +220,8 @@ describe('the rules of both places', () => {
   });
 
   it('is asked of every member in the places and on the road as they are there', () => {
-    const members = [steady({}), steady({ airTempC: -25, dewPointC: -28 })];
-    const control = steady({ airTempC: -6, dewPointC: -9 });
+    const members = [calm({}), calm({ airTempC: -25, dewPointC: -28 })];
+    const control = calm({ airTempC: -6, dewPointC: -9 });
     const [band] = verdictGrid({
       ...circumstances(control, { vehicle: VEHICLE }),
       sites: placeSites([bayWith(finish(3))], { control, members }),
