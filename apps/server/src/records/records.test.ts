@@ -1,10 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import type { RunAction, RunPack, WashRecord } from '@keen/core';
 import { sql } from 'drizzle-orm';
-import { type Database, openDatabase } from '../db/database.js';
+import type { Database } from '../db/database.js';
+import { ownDatabase } from '../testing/own-database.js';
 import { soilLooks, washes } from '../db/schema.js';
 import { inChunks } from './in-chunks.js';
 import { PlacesRepository } from './places.repository.js';
@@ -17,23 +15,14 @@ import { plannedWash } from '../testing/planned-wash.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12);
 const HOUR = 3_600_000;
-const folder = mkdtempSync(join(tmpdir(), 'keen-records-'));
 let db: Database;
 let close: () => void;
 
 beforeAll(async () => {
-  ({ db, close } = await openDatabase({
-    dataFolder: folder,
-    databaseUrl: `file:${join(folder, 'test.db')}`,
-    migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
-  }));
-  await db.run(sql`pragma foreign_keys = off`);
+  ({ db, close } = await ownDatabase());
 });
 
-afterAll(() => {
-  close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => close());
 
 describe('rows in portions', () => {
   it.each([
