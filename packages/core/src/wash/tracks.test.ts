@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { beforeEach, describe, expect, it } from '@jest/globals';
 import { inUsualWay, inWay, type Method, wayOf } from '../method/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { BAY, DRIVE, methodWith, VEHICLE } from '../testing/shop.js';
@@ -26,7 +26,10 @@ describe('the steps on their clock', () => {
 });
 
 describe('what is done to each panel', () => {
-  const tracks = of(touchFree);
+  let tracks: Track[];
+  beforeEach(() => {
+    tracks = of(touchFree);
+  });
 
   it('goes from piece to piece, in the minutes of the step, the roof first', () => {
     expect(tracks.map(({ panel }) => panel.id)).toEqual([
