@@ -13,15 +13,14 @@ import {
 } from './index.js';
 
 /** Air and light at a place in one hour: overcast, and a car that nothing shines on. */
-const hour = (airTempC: number, change: Partial<SiteHour> = {}): SiteHour =>
-  ({
-    air: { airTempC, relHumidityFraction: 0.7, airSpeedMetresPerSecond: 0.8, skyTempC: airTempC },
-    sun: { elevationDeg: 20, azimuthDeg: 180 },
-    light: { globalWm2: 0, beamNormalWm2: 0, diffuseWm2: 0 },
-    albedoFraction: 0.2,
-    overheadTempC: airTempC,
-    ...change,
-  }) as unknown as SiteHour;
+const hour = (airTempC: number, change: Partial<SiteHour> = {}): SiteHour => ({
+  air: { airTempC, relHumidityFraction: 0.7, airSpeedMetresPerSecond: 0.8, skyTempC: airTempC },
+  sun: { elevationDeg: 20, azimuthDeg: 180 },
+  light: { globalWm2: 0, beamNormalWm2: 0, diffuseWm2: 0 },
+  albedoFraction: 0.2,
+  overheadTempC: airTempC,
+  ...change,
+});
 const method = inUsualWay(methodWith('bay-touch-free'));
 const roof = (): Track => {
   const found = tracksOf({ vehicle: VEHICLE, place: BAY, method }, DEFAULT_LIMITS).find(
