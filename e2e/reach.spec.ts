@@ -44,8 +44,10 @@ test('axe finds nothing on any view, and enough contrast by night', async ({ pag
     await test.step(path, async () => {
       await page.emulateMedia({ colorScheme: 'light' });
       await (path.includes('?') ? settled(page, path) : follow(page, path));
+      await unmoving(page);
       expect.soft(await faultsOf(page), `${path} by day`).toEqual([]);
       await page.emulateMedia({ colorScheme: 'dark' });
+      await unmoving(page);
       const night = await faultsOf(page, { part: 'main', rules: ['color-contrast'] });
       expect.soft(night, `${path} by night`).toEqual([]);
     });

@@ -11,6 +11,11 @@ export async function settled(page: Page, path: string): Promise<void> {
   await shown(page);
 }
 
-/** Waits until nothing moves: a dialog that slides in is there. */
+/** Waits until nothing moves: a dialog that slides in is there, colours have changed. What was set off just now begins within two frames. */
 export const unmoving = (page: Page): Promise<unknown> =>
-  page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
+  page.evaluate(async () => {
+    const frame = () => new Promise(requestAnimationFrame);
+    await frame();
+    await frame();
+    return Promise.allSettled(document.getAnimations().map(({ finished }) => finished));
+  });
