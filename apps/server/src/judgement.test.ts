@@ -93,7 +93,7 @@ describe('soil and protection', () => {
       field: 'protections.0.appliedMs',
       why: 'dated tomorrow',
     },
-    { rows: [wax, wax], field: 'protections.1.zone', why: 'told twice' },
+    { rows: [wax, wax], field: 'protections.1.zone', why: 'listed twice' },
     { rows: [{ ...wax, kind: 'lard' }], field: 'protections.0.kind', why: 'of no kind' },
     {
       rows: [{ ...wax, claimedLifeDays: -2 }],

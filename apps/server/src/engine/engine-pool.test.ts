@@ -106,7 +106,7 @@ describe('the engine in its threads', () => {
     });
   });
 
-  it('begins the parts of an answer anew with each question that has them, and with no other', async () => {
+  it('begins the parts of an answer again with each question that has them, and with no other', async () => {
     const pool = newPool();
     const told = { name: 'an early part' } as unknown as EnginePool['parts'][number];
     pool.parts = [told];

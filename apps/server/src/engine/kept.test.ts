@@ -186,7 +186,7 @@ describe('what is kept between questions', () => {
     expect(before).toEqual(answers(KEEP_NOTHING, BASE));
   });
 
-  it.each(Object.entries(CHANGES))('is made anew when this changes: %s', (_name, change) => {
+  it.each(Object.entries(CHANGES))('is worked out again when this changes: %s', (_name, change) => {
     const job = { ...BASE, ...change };
     const kept = answers(warm, job);
     expect(kept).toEqual(answers(new KeptInMemory(), job));

@@ -74,7 +74,7 @@ describe('a bottle', () => {
       lowestWorkC: null,
       lowestStoreC: null,
       notes: '',
-      levels: [{ atMs: NOW, readMl: 800, reckonedMl: 800 }],
+      levels: [{ atMs: NOW, readMl: 800, expectedMl: 800 }],
     });
     expect(products.rows).toEqual([kept]);
     const said = {
@@ -116,18 +116,18 @@ describe('a bottle', () => {
     expect(products.rows[0]).toMatchObject({ leftMl: 500, mostParts: 600 });
   });
 
-  it('keeps each level that is read off it beside what was reckoned, the last two dozen, and no other change', async () => {
+  it('keeps each level that is read off it beside what was expected, the last two dozen, and no other change', async () => {
     const { id } = await make();
     await service().updateProduct(id, { name: 'Other' });
     expect(products.rows[0]?.levels).toHaveLength(1);
     await service().updateProduct(id, { leftMl: 610 });
-    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 610, reckonedMl: 800 });
+    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 610, expectedMl: 800 });
     for (let ml = 600; ml > 570; ml -= 1) await service().updateProduct(id, { leftMl: ml });
     expect(products.rows[0]?.levels).toHaveLength(24);
-    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 571, reckonedMl: 572 });
+    expect(products.rows[0]?.levels?.at(-1)).toEqual({ atMs: NOW, readMl: 571, expectedMl: 572 });
     products.rows = products.rows.map((row) => ({ ...row, levels: null }));
     await service().updateProduct(id, { leftMl: 500 });
-    expect(products.rows[0]?.levels).toEqual([{ atMs: NOW, readMl: 500, reckonedMl: 571 }]);
+    expect(products.rows[0]?.levels).toEqual([{ atMs: NOW, readMl: 500, expectedMl: 571 }]);
   });
 
   it('is taken away at its hour where there is one, and comes back', async () => {

@@ -42,7 +42,7 @@ export class KitService {
       lowestWorkC: dto.lowestWorkC ?? null,
       lowestStoreC: dto.lowestStoreC ?? null,
       notes: dto.notes ?? '',
-      levels: [{ atMs: this.clock.now(), readMl: dto.leftMl, reckonedMl: dto.leftMl }],
+      levels: [{ atMs: this.clock.now(), readMl: dto.leftMl, expectedMl: dto.leftMl }],
     };
     requireLabel(record);
     await this.kit.products.insert(record);
@@ -59,10 +59,10 @@ export class KitService {
     return after;
   }
 
-  /** A level that is typed was read off the bottle: kept beside what was reckoned, so that the shop's own use can be learned. */
+  /** A level that is typed was read off the bottle: kept beside what was expected, so that the shop's own use can be learned. */
   private levelRead({ leftMl, levels }: Product, readMl: number | undefined): Pick<Product, 'levels'> {
     if (readMl === undefined) return {};
-    const read = { atMs: this.clock.now(), readMl, reckonedMl: leftMl };
+    const read = { atMs: this.clock.now(), readMl, expectedMl: leftMl };
     return { levels: [...(levels ?? []), read].slice(-MOST_LEVELS) };
   }
 

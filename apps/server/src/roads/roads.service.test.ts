@@ -112,7 +112,7 @@ describe('a bulletin that somebody enters', () => {
     expect(await roads.add(round(NOW + 10 * HOUR))).toMatchObject({ isLate: false });
   });
 
-  it('is refused where that hour, road and salt is told already, by whom and how much', async () => {
+  it('is refused where that hour, road and salt is there already, by whom and how much', async () => {
     kept = [{ ...round(ON_THE_HOUR, { gramsPerM2: 7 }), id: 'a', source: 'the authority' } as KeptBulletin];
     const roads = service();
     await expect(roads.add(round(NOW))).rejects.toMatchObject({

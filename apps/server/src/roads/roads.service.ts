@@ -59,7 +59,7 @@ export class RoadsService {
     return { fromMs: seasonStartMs(nowMs), toMs: nowMs + AHEAD_MS };
   }
 
-  /** Keeps a bulletin that somebody entered. @throws 400 naming the field, 409 if it is told twice */
+  /** Keeps a bulletin that somebody entered. @throws 400 naming the field, 409 if it is there already */
   async add(given: Treatment): Promise<KeptBulletin> {
     requireTreatment(given, this.span());
     const treatment = { ...given, atMs: startOfHourMs(given.atMs) };

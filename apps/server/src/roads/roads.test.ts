@@ -66,7 +66,7 @@ describe('bulletins', () => {
     expect(await list()).toHaveLength(count);
     expect(await send('good-lines')).toMatchObject({ kept: true, faults: [fault] });
     expect(await list()).toHaveLength(count + 2);
-    // A second time both are told already.
+    // A second time both are there already.
     expect(await send('good-lines')).toMatchObject({ kept: false, good: [] });
   });
 });

@@ -87,7 +87,7 @@ function variantStep(field: string, given: unknown): VariantStep {
   return { key: stepKey(`${field}.key`, given.key), minutes, note };
 }
 
-/** The shop's own way of each method; a step is told once, and is not left out as well. @throws 400 naming the field */
+/** The shop's own way of each method; a step is listed once, and is not left out as well. @throws 400 naming the field */
 export function checkedVariants(given: Given): NonNullable<HouseRules['variants']> {
   return Object.fromEntries(
     Object.entries(given).map(([methodId, variant]) => {
@@ -102,7 +102,7 @@ export function checkedVariants(given: Given): NonNullable<HouseRules['variants'
       );
       steps.forEach(({ key }, i) => {
         if (steps.findIndex((other) => other.key === key) !== i || leftOut.includes(key))
-          throw badField(`${field}.steps.${i}.key`, `${field}.steps.${i}.key: ${key} is told twice.`);
+          throw badField(`${field}.steps.${i}.key`, `${field}.steps.${i}.key: ${key} is listed twice.`);
       });
       return [methodId, { steps, leftOut }];
     }),

@@ -95,7 +95,7 @@ export class VehiclesService {
     });
   }
 
-  /** Nothing is put on tomorrow, and each zone is told once. @throws 400 naming the row's field */
+  /** Nothing is put on tomorrow, and each zone is listed once. @throws 400 naming the row's field */
   private requireProtections(rows: readonly ZoneProtection[]): void {
     const nowMs = this.clock.now();
     rows.forEach(({ zone, appliedMs, observed }, i) => {
@@ -108,7 +108,7 @@ export class VehiclesService {
       if (observed && observed.atMs > nowMs)
         throw badField(`${field}.observed.atMs`, `${field}.observed.atMs is in the future.`);
       if (rows.findIndex((other) => other.zone === zone) !== i)
-        throw badField(`${field}.zone`, `${field}.zone: ${zone} is told twice.`);
+        throw badField(`${field}.zone`, `${field}.zone: ${zone} is listed twice.`);
     });
   }
 

@@ -4,11 +4,11 @@ export const KEPT_IN = ['van', 'indoors'] as const;
 /** Where it stands overnight. */
 export type KeptIn = (typeof KEPT_IN)[number];
 
-/** A level that somebody read off a bottle, and what the program had reckoned to be left then, mL. */
+/** A level that somebody read off a bottle, and what the program expected to be left then, mL. */
 export interface BottleLevel {
   readonly atMs: number;
   readonly readMl: number;
-  readonly reckonedMl: number;
+  readonly expectedMl: number;
 }
 
 /** A bottle on the shelf, as its label has it. */

@@ -6,10 +6,10 @@ import { VEHICLE } from '../testing/shop.js';
 import { learnedMl, type LearnMlCase } from './index.js';
 
 const VAN = { ...VEHICLE, id: 'van', bodyClass: 'van' as const };
-const level = (atMs: number, readMl: number, reckonedMl = readMl): BottleLevel => ({
+const level = (atMs: number, readMl: number, expectedMl = readMl): BottleLevel => ({
   atMs,
   readMl,
-  reckonedMl,
+  expectedMl,
 });
 const wash = (startMs: number, ml = 40, change: object = {}): LearnMlCase['washes'][number] =>
   ({
@@ -32,12 +32,12 @@ const learned = (
     house: DEFAULT_HOUSE,
   });
 
-/** Full at 0; three washes later it was reckoned to hold 880 mL, and holds 820. */
+/** Full at 0; three washes later it should hold 880 mL, and holds 820. */
 const LEVELS = [level(0, 1000), level(100, 820, 880)];
 const THREE = [wash(10), wash(20), wash(30)];
 
 describe('what the bottles say of a wash', () => {
-  it('is what really went, on what was reckoned for a saloon', () => {
+  it('is mL used over mL expected, for a saloon', () => {
     expect(learned(LEVELS, THREE)).toEqual([{ productId: 'soap', cars: 3, ml: 60, countedMl: 40 }]);
   });
 
@@ -67,7 +67,7 @@ describe('what the bottles say of a wash', () => {
     expect(factor).toBeGreaterThan(1);
   });
 
-  it('leaves aside a span in which it was filled up, or in which nothing was reckoned', () => {
+  it('leaves aside a span in which it was filled up, or in which nothing was expected', () => {
     const filled = [level(0, 300), level(50, 1000, 260), level(100, 880, 940)];
     expect(learned(filled, [wash(10), wash(60), wash(70), wash(80)])).toMatchObject([{ cars: 3, ml: 80 }]);
     expect(learned([level(0, 1000), level(100, 900, 1000)], THREE)).toEqual([]);

@@ -24,11 +24,11 @@ export interface LearnMlCase {
 const FEWEST_CARS = 3;
 const DIFFERS_FRACTION = 0.15;
 
-/** Between two readings: what really went and what was reckoned, mL; null where it was filled up, or nothing was used. */
-function between(before: BottleLevel, after: BottleLevel): { usedMl: number; reckonedMl: number } | null {
+/** Between two readings: what was used and what the washes should have taken, mL; null where it was filled up, or nothing was used. */
+function between(before: BottleLevel, after: BottleLevel): { usedMl: number; expectedMl: number } | null {
   const usedMl = before.readMl - after.readMl;
-  const reckonedMl = before.readMl - after.reckonedMl;
-  return usedMl > 0 && reckonedMl > 0 ? { usedMl, reckonedMl } : null;
+  const expectedMl = before.readMl - after.expectedMl;
+  return usedMl > 0 && expectedMl > 0 ? { usedMl, expectedMl } : null;
 }
 
 function learnedOf(
@@ -36,14 +36,14 @@ function learnedOf(
   of: LearnMlCase,
 ): LearnedMl | null {
   let usedMl = 0;
-  let reckonedMl = 0;
+  let expectedMl = 0;
   const onSaloon: number[] = [];
   (levels ?? []).forEach((after, i, all) => {
     const before = all[i - 1];
     const spent = before && between(before, after);
     if (!before || !spent) return;
     usedMl += spent.usedMl;
-    reckonedMl += spent.reckonedMl;
+    expectedMl += spent.expectedMl;
     for (const { vehicleId, status, startMs, found } of of.washes) {
       const ml = found?.used?.products.find(({ productId }) => productId === id)?.ml ?? 0;
       const vehicle = of.vehicles.find((one) => one.id === vehicleId);
@@ -53,9 +53,9 @@ function learnedOf(
     }
   });
   if (onSaloon.length < FEWEST_CARS) return null;
-  const reckonedOnSaloon = onSaloon.reduce((sum, ml) => sum + ml, 0) / onSaloon.length;
-  const ml = Math.max(1, Math.round((reckonedOnSaloon * usedMl) / reckonedMl));
-  const countedMl = carMl ?? reckonedOnSaloon;
+  const expectedOnSaloon = onSaloon.reduce((sum, ml) => sum + ml, 0) / onSaloon.length;
+  const ml = Math.max(1, Math.round((expectedOnSaloon * usedMl) / expectedMl));
+  const countedMl = carMl ?? expectedOnSaloon;
   if (Math.abs(ml - countedMl) < DIFFERS_FRACTION * countedMl) return null;
   return { productId: id, cars: onSaloon.length, ml, countedMl };
 }
@@ -64,9 +64,9 @@ function learnedOf(
  * Which bottles empty faster or slower than this shop counts?
  *
  * @param of bottles with the levels that were read, the washes, the cars and the house
- * @returns bottles of which at least three washes between readings tell and that differ by 15 %, with the mL of neat product that one saloon
- * takes; spans in which a bottle was filled up tell nothing
- * Model: what really went over what was reckoned, on what was reckoned for a saloon; fewest washes and what counts as a difference are
+ * @returns bottles with at least three washes between readings that differ by 15 % or more, with the mL of neat product for one saloon; spans in
+ * which a bottle was filled up do not count
+ * Model: mL used over mL expected, times the mL expected for a saloon; fewest washes and what counts as a difference are
  * judgement
  */
 export const learnedMl = (of: LearnMlCase): LearnedMl[] =>

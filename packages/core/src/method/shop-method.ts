@@ -235,7 +235,7 @@ const ROBUST = { delicateWheels: false };
  * How does this shop do this method on this car?
  *
  * @returns the method with its steps put in order, added or left out by the house rules and then by the shop's own variant of it,
- * as long as the size of the body makes them, all figures anew
+ * as long as the size of the body makes them, all figures worked out again
  */
 export function shopMethod(methodId: string, house: HouseRules, vehicle: WashedCar = ROBUST): Method {
   const shipped: Row = methodOf(methodId);

@@ -114,7 +114,7 @@ const SEEN_MM: Readonly<Record<RoadState, { waterMm: number; snowMm: number }>> 
   ice: { waterMm: 0.3, snowMm: 0 },
 };
 
-/** The road is as it was seen, whatever was reckoned; its salt stays as reckoned. */
+/** The road is as it was seen, not as estimated; its salt stays as estimated. */
 const asSeen = (hour: RoadHour, { state }: RoadSight): RoadHour => ({ ...hour, state, ...SEEN_MM[state] });
 
 function byHourOf<T extends { readonly atMs: number }>(entries: readonly T[]): Map<number, T[]> {

@@ -11,7 +11,7 @@ export interface WetEdge {
   readonly ends: 'dries' | 'freezes' | 'lasts';
 }
 
-/** What stands against a step. */
+/** What could go wrong at a step. */
 export type StepFault =
   | MixFault
   | { readonly kind: 'acid-over-alkali'; readonly alkali: WashStepId }

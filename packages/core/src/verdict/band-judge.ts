@@ -194,7 +194,7 @@ export class BandJudge {
     return null;
   }
 
-  /** Ended in the second place, where nothing but this place, its air and its water stands against the usual way. */
+  /** Ended in the second place, where nothing but this place, its air and its water keeps the usual way from going. */
   private elsewhere(plain: Method, startMs: number, blocks: readonly Finding[]) {
     const isOfPlace = ({ ruleId }: Finding): boolean =>
       PLACE_RULE_IDS.has(ruleId) || WATER_RULE_IDS.has(ruleId);

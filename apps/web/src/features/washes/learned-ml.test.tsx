@@ -16,8 +16,8 @@ const washed = (startMs: number): WashRecord =>
 
 const shown = (readMl: number) => {
   const levels = [
-    { atMs: 0, readMl: 1000, reckonedMl: 1000 },
-    { atMs: 100, readMl, reckonedMl: 880 },
+    { atMs: 0, readMl: 1000, expectedMl: 1000 },
+    { atMs: 100, readMl, expectedMl: 880 },
   ];
   const sent = madeUpServer(({ method, path }) => {
     if (method !== 'GET') return undefined;
@@ -33,7 +33,7 @@ const shown = (readMl: number) => {
 describe('your own product', () => {
   it('says what a saloon really takes beside what is counted, and counts it so by one tap', async () => {
     const { sent } = shown(820);
-    const region = await screen.findByRole('region', { name: 'Product that your bottles tell of' });
+    const region = await screen.findByRole('region', { name: 'Product use by your bottles' });
     expect(region.textContent).toContain(
       'Plain shampoo: a saloon takes you 60 mL, counted are 40 mL (3 washes between readings of the bottle)',
     );

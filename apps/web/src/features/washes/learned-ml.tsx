@@ -50,11 +50,11 @@ export function LearnedProduct({ washes }: { readonly washes: readonly WashRecor
   const found = learnedMl({ products: kit.products, washes, vehicles, house: settings.house });
   if (found.length === 0) return null;
   return (
-    <section className={`${classes.learned} no-print`} aria-label="Product that your bottles tell of">
+    <section className={`${classes.learned} no-print`} aria-label="Product use by your bottles">
       <h2>Your own product</h2>
       <p className="muted">
-        What is typed as left in a bottle, beside what its washes were reckoned to take. Used for mixes,
-        prices and stock from then on.
+        Worked out from the levels you typed and the washes between them. Once you use a figure, mixes, prices
+        and stock follow it.
       </p>
       <ul>
         {found.map((learned) => {
