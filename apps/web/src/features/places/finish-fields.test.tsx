@@ -16,7 +16,11 @@ const unit = {
   ],
 } as unknown as PlaceRecord;
 
-function open(change: Partial<PlaceDraft>, errors: Record<string, string> = {}): Partial<PlaceDraft>[] {
+function open(
+  change: Partial<PlaceDraft>,
+  errors: Record<string, string> = {},
+  second: PlaceRecord = unit,
+): Partial<PlaceDraft>[] {
   const changes: Partial<PlaceDraft>[] = [];
   const draft = { ...newPlace('America/Toronto', { latitudeDeg: 46.5, longitudeDeg: -84.3 }), ...change };
   show(
@@ -25,7 +29,7 @@ function open(change: Partial<PlaceDraft>, errors: Record<string, string> = {}):
       set={(one) => changes.push(one)}
       errors={errors}
       currency="CAD"
-      seconds={[unit]}
+      seconds={[second]}
     />,
   );
   return changes;
@@ -49,6 +53,13 @@ describe('where a wash that begins here is finished', () => {
     fireEvent.click(screen.getByRole('combobox', { name: /finished at/ }));
     fireEvent.click(await screen.findByText('Warm unit'));
     expect(changes).toEqual([{ finishPlaceId: 'unit', finishMinutes: null, finishMinor: 900 }]);
+  });
+
+  it('guesses no price of a place that has no method yet', async () => {
+    const changes = open({}, {}, { ...unit, methods: [] });
+    fireEvent.click(screen.getByRole('combobox', { name: /finished at/ }));
+    fireEvent.click(await screen.findByText('Warm unit'));
+    expect(changes).toEqual([{ finishPlaceId: 'unit', finishMinutes: 16, finishMinor: null }]);
   });
 
   it('shows what is wrong at its field', () => {

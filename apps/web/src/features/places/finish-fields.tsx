@@ -10,6 +10,10 @@ interface FinishFieldsProps extends PlaceFieldsProps {
   readonly currency: string;
 }
 
+/** The first guess of what finishing there costs: its cheapest method; null where it has none yet. */
+const cheapestMinor = ({ methods }: PlaceRecord): number | null =>
+  methods.length > 0 ? Math.min(...methods.map(({ priceMinor }) => priceMinor)) : null;
+
 /** The second place in which a wash that begins here may be dried, or washed by hand once it is rinsed. */
 export function FinishFields({ draft, set, errors, seconds, currency }: FinishFieldsProps) {
   const choose = (placeId: string | null): void => {
@@ -19,7 +23,7 @@ export function FinishFields({ draft, set, errors, seconds, currency }: FinishFi
     set({
       finishPlaceId: placeId,
       finishMinutes: isKnown ? guessedDriveMinutes({ latitudeDeg, longitudeDeg }, second) : null,
-      finishMinor: second ? Math.min(...second.methods.map(({ priceMinor }) => priceMinor)) : null,
+      finishMinor: second ? cheapestMinor(second) : null,
     });
   };
   return (
