@@ -35,7 +35,7 @@ describe('your own product', () => {
     const { sent } = shown(820);
     const region = await screen.findByRole('region', { name: 'Product use by your bottles' });
     expect(region.textContent).toContain(
-      'Plain shampoo: a saloon takes you 60 mL, counted are 40 mL (3 washes between readings of the bottle)',
+      'Plain shampoo: a saloon takes you 60 mL, the program counts 40 mL (3 washes between readings of the bottle)',
     );
     await userEvent.click(screen.getByRole('button', { name: 'Count 60 mL of Plain shampoo' }));
     await waitFor(() => expect(sent).toMatchObject([{ method: 'PATCH', body: { carMl: 60 } }]));

@@ -24,8 +24,8 @@ function Offer({ learned, product }: { readonly learned: LearnedMl; readonly pro
   return (
     <li>
       <div>
-        <strong>{name}</strong>: a saloon takes you <strong className="figure">{format.ml(ml)}</strong>,
-        counted are <span className="figure">{format.ml(countedMl)}</span>{' '}
+        <strong>{name}</strong>: a saloon takes you <strong className="figure">{format.ml(ml)}</strong>, the
+        program counts <span className="figure">{format.ml(countedMl)}</span>{' '}
         <span className="muted">({cars} washes between readings of the bottle)</span>
       </div>
       <Button

@@ -45,7 +45,7 @@ describe('your own minutes', () => {
     const { sent } = shown([ran(1.3, 'bay'), ran(1.34, 'bay'), ran(1.4, 'unit')]);
     const region = await screen.findByRole('region', { name: 'Minutes that your runs tell of' });
     expect(region.textContent).toContain(
-      'Wash it by hand, self-serve, by hand: it takes you 24 min, counted are 18 min (median of 3 runs, on a saloon)',
+      'Wash it by hand, self-serve, by hand: it takes you 24 min, the program counts 18 min (median of 3 runs, on a saloon)',
     );
     expect(region.textContent).toContain('The bay 24 min (2 runs) · Me 24 min (3 runs)');
     await userEvent.click(screen.getByRole('button', { name: /^Count 24 min for “Wash it by hand”/ }));

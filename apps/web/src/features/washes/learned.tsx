@@ -58,7 +58,7 @@ function Offer({ learned, house, nameOfPlace, nameOfPerson }: OfferProps) {
     <li>
       <div>
         <strong>{step}</strong>, {methodName(methodId)}: it takes you{' '}
-        <strong className="figure">{format.minutes(minutes)}</strong>, counted are{' '}
+        <strong className="figure">{format.minutes(minutes)}</strong>, the program counts{' '}
         <span className="figure">{format.minutes(countedMinutes)}</span>{' '}
         <span className="muted">(median of {runs} runs, on a saloon)</span>
         {told.length > 0 && (
