@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, describe, expect, it } from '@jest/globals';
 import {
   carFacts,
@@ -28,7 +31,7 @@ function job(seed: number): WeekQuestion {
   const observedHours = 24 * 10;
   return {
     kind: 'week',
-    places: shopPlaces(DEMO_PLACES),
+    places: shopPlaces(DEMO_PLACES.slice(0, 1)),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
@@ -56,8 +59,8 @@ function job(seed: number): WeekQuestion {
 }
 
 const pools: EnginePool[] = [];
-const newPool = (): EnginePool => {
-  const pool = new EnginePool();
+const newPool = (dataFolder?: string): EnginePool => {
+  const pool = new EnginePool(dataFolder === undefined ? null : { dataFolder });
   pools.push(pool);
   return pool;
 };
@@ -117,5 +120,26 @@ describe('the engine in its threads', () => {
     const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
     await pool.run<'plan'>({ ...shop, kind: 'plan', cars: [], facts });
     expect(pool.parts).toEqual([]);
+  });
+
+  it('shares the cars of a plan with other threads, and answers as one alone does', async () => {
+    const { car, kind: _kind, ...shop } = job(7);
+    const cars = ['one', 'two', 'three'].map((id) => ({ ...car, vehicle: { ...car.vehicle, id } }));
+    const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+    const asked = { ...shop, kind: 'plan', cars, facts } as const;
+    const folder = mkdtempSync(join(tmpdir(), 'keen-pool-'));
+    const team = newPool(folder);
+    const shares: number[] = [];
+    const listening = team.progress.subscribe(({ share }) => shares.push(share));
+    const together = await team.run<'plan'>(asked);
+    listening.unsubscribe();
+    const apart = await newPool().run<'plan'>(asked);
+    expect(together.mornings).toEqual(apart.mornings);
+    expect(together.problem).toEqual(apart.problem);
+    expect(new Set(team.parts.map(({ vehicleId }) => vehicleId))).toEqual(new Set(['one', 'two', 'three']));
+    expect(team.parts).toHaveLength(3);
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b));
+    expect(shares.at(-1)).toBe(1);
+    rmSync(folder, { recursive: true });
   });
 });

@@ -1,4 +1,5 @@
 import { existsSync, statSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import { Inject, Injectable, type OnModuleDestroy, Optional } from '@nestjs/common';
@@ -6,6 +7,7 @@ import {
   type AnswerProgress,
   type Answers,
   FieldError,
+  helpWith,
   LONG_QUESTIONS,
   PARTIAL_QUESTIONS,
   type Question,
@@ -14,8 +16,9 @@ import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
 import { Cancelled } from './cancelled.js';
 import { CONFIG, type Config } from '../config/config.js';
-import type { EngineData, Outcome } from './engine.worker.js';
+import type { EngineData, News, Outcome } from './engine.worker.js';
 import { SharedWriter } from './shared-memory.js';
+import { dissolve, type TeamBoard, teamBoard } from './shared-team.js';
 
 /** A thread cannot load TypeScript, so a run from source uses what was built. */
 function workerFile(): string {
@@ -28,8 +31,25 @@ function workerFile(): string {
 /** Without a bound a thread would rather grow than tidy up. */
 const LONG_MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 16 };
 const QUICK_MEMORY = { maxOldGenerationSizeMb: 72, maxYoungGenerationSizeMb: 8 };
+/** Threads that help with a long question: as many as there are processors besides, but each has its own memory. */
+const MOST_HELPERS = 3;
+const HELPERS = Math.min(MOST_HELPERS, availableParallelism() - 1);
 
-/** Two threads that answer questions: one for long ones, whose sums are worth keeping at hand, and one for quick ones meanwhile. */
+/** A question under way. */
+interface UnderWay {
+  readonly isInParts: boolean;
+  /** Set to 1 when nobody waits for the answer any more. */
+  readonly stop: Int32Array;
+  /** What several threads have taken of it; null: one thread does it all. */
+  readonly board: TeamBoard | null;
+  /** How far it was told to be. */
+  share: number;
+}
+
+/**
+ * Threads that answer questions: one for long ones, whose sums are worth keeping at hand, others that help it where there is much to be
+ * made, and one for quick ones meanwhile.
+ */
 @Injectable()
 export class EnginePool implements OnModuleDestroy {
   readonly progress = new Subject<AnswerProgress>();
@@ -38,6 +58,8 @@ export class EnginePool implements OnModuleDestroy {
   private readonly weather = new SharedWriter();
   private isClosing = false;
   private readonly long: Piscina;
+  /** null: nobody would find what they make, or there is one processor only. */
+  private readonly helpers: Piscina | null;
   private readonly quick = new Piscina({
     filename: workerFile(),
     minThreads: 0,
@@ -50,14 +72,10 @@ export class EnginePool implements OnModuleDestroy {
     const filename = workerFile();
     const version = String(statSync(new URL(filename)).mtimeMs);
     const workerData: EngineData | null = config && { folder: join(config.dataFolder, 'answers'), version };
-    this.long = new Piscina({
-      filename,
-      workerData,
-      minThreads: 0,
-      maxThreads: 1,
-      idleTimeout: 600_000,
-      resourceLimits: LONG_MEMORY,
-    });
+    const keeping = { filename, workerData, minThreads: 0, resourceLimits: LONG_MEMORY };
+    this.long = new Piscina({ ...keeping, maxThreads: 1, idleTimeout: 600_000 });
+    this.helpers =
+      config && HELPERS > 0 ? new Piscina({ ...keeping, maxThreads: HELPERS, idleTimeout: 2000 }) : null;
   }
 
   /** @throws Cancelled once the signal says that nobody waits any more */
@@ -65,38 +83,78 @@ export class EnginePool implements OnModuleDestroy {
     question: Extract<Question, { kind: K }>,
     signal?: AbortSignal,
   ): Promise<Answers[K]> {
-    const { port1, port2 } = new MessageChannel();
     const isInParts = PARTIAL_QUESTIONS.has(question.kind);
     if (isInParts) this.parts = [];
-    port1.on('message', (progress: AnswerProgress) => {
-      if (progress.part && isInParts) this.parts = [...this.parts, progress.part];
-      this.progress.next(progress);
-    });
+    const help = this.helpers && helpWith(question);
     const stop = new Int32Array(new SharedArrayBuffer(4));
+    const board = help && teamBoard(help.partCount);
+    const underWay: UnderWay = { isInParts, stop, board, share: 0 };
     const onAbort = (): void => void Atomics.store(stop, 0, 1);
     signal?.addEventListener('abort', onAbort);
+    const pool = LONG_QUESTIONS.has(question.kind) ? this.long : this.quick;
     try {
-      const pool = LONG_QUESTIONS.has(question.kind) ? this.long : this.quick;
-      const { weather, ...rest } = question;
-      const order = { question: rest, weather: this.weather.of(weather), port: port2, stop };
+      const answer = this.ask(pool, question, underWay, () => {
+        if (help) this.callHelpers(help.ask, underWay);
+      });
+      return (await answer) as Answers[K];
+    } catch (error) {
+      // A thread that is ended in the middle of its work is no fault once the program stops.
+      throw this.isClosing ? new Cancelled() : error;
+    } finally {
+      signal?.removeEventListener('abort', onAbort);
+      onAbort();
+    }
+  }
+
+  /** What they make is kept; that one of them fails is seen by whoever does its part again. */
+  private callHelpers(question: Question, underWay: UnderWay): void {
+    for (let helper = 0; helper < HELPERS && this.helpers; helper += 1)
+      this.ask(this.helpers, question, underWay).catch(() => {
+        if (underWay.board) dissolve(underWay.board);
+      });
+  }
+
+  private async ask(
+    pool: Piscina,
+    { weather, ...question }: Question,
+    underWay: UnderWay,
+    onCall: () => void = () => undefined,
+  ): Promise<unknown> {
+    const { stop, board } = underWay;
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', (news: News) => {
+      if (news.kind === 'call') onCall();
+      else this.tell(news.progress, underWay);
+    });
+    try {
+      const order = {
+        question,
+        weather: this.weather.of(weather),
+        port: port2,
+        stop,
+        ...(board && { board }),
+      };
       const outcome = (await pool.run(order, { transferList: [port2] })) as Outcome;
       if (outcome.kind === 'cancelled') throw new Cancelled();
       if (outcome.kind === 'fault') {
         const { code, field, message } = outcome.fault;
         throw new FieldError(code, field, message);
       }
-      return outcome.answer as Answers[K];
-    } catch (error) {
-      // A thread that is ended in the middle of its work is no fault once the program stops.
-      throw this.isClosing ? new Cancelled() : error;
+      return outcome.answer;
     } finally {
-      signal?.removeEventListener('abort', onAbort);
       port1.close();
     }
   }
 
+  /** Several threads tell of the same work, and never that it went backwards. */
+  private tell(progress: AnswerProgress, underWay: Pick<UnderWay, 'isInParts' | 'share'>): void {
+    if (progress.part && underWay.isInParts) this.parts = [...this.parts, progress.part];
+    underWay.share = Math.max(underWay.share, progress.share);
+    this.progress.next({ ...progress, share: underWay.share });
+  }
+
   async onModuleDestroy(): Promise<void> {
     this.isClosing = true;
-    await Promise.all([this.long.destroy(), this.quick.destroy()]);
+    await Promise.all([this.long.destroy(), this.quick.destroy(), this.helpers?.destroy()]);
   }
 }

@@ -15,7 +15,7 @@ import {
   type WeekQuestion,
 } from '@keen/core';
 import { DEMO_CLOCK, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
-import run from './engine.worker.js';
+import run, { type News } from './engine.worker.js';
 import { SharedWriter } from './shared-memory.js';
 
 const nowMs = Date.parse(DEMO_CLOCK);
@@ -61,8 +61,8 @@ function order(change: Partial<WeekQuestion> = {}, stopped = 0) {
   const { weather: told, ...question } = { ...QUESTION, ...change };
   const reports: AnswerProgress[] = [];
   const port = {
-    postMessage: (progress: AnswerProgress) => {
-      reports.push(progress);
+    postMessage: (news: News) => {
+      if (news.kind === 'progress') reports.push(news.progress);
     },
     close: () => reports.push({ share: -1 } as AnswerProgress),
   } as unknown as MessagePort;
@@ -119,9 +119,9 @@ describe('the thread that answers', () => {
 
   it('is given a port that carries its reports', async () => {
     const { port1, port2 } = new MessageChannel();
-    const heard = new Promise<AnswerProgress>((resolve) => port1.once('message', resolve));
+    const heard = new Promise<News>((resolve) => port1.once('message', resolve));
     run({ ...order({ weather: { ...QUESTION.weather, stamp: 'third' } }).given, port: port2 });
-    expect((await heard).share).toBeGreaterThan(0);
+    expect(await heard).toMatchObject({ kind: 'progress', progress: { label: QUESTION.car.vehicle.id } });
     port1.close();
   });
 });

@@ -5,6 +5,7 @@ import { Cancelled } from './cancelled.js';
 import { KeptInMemory } from './kept.js';
 import { KeptFiles } from './kept-files.js';
 import { type Shared, SharedReader } from './shared-memory.js';
+import { SharedTeam, type TeamBoard } from './shared-team.js';
 
 const files = workerData as EngineData | null;
 const keep = new KeptInMemory(files && new KeptFiles(files.folder, files.version));
@@ -22,7 +23,15 @@ interface Order {
   readonly port: MessagePort;
   /** Set to 1 when nobody waits for the answer any more. */
   readonly stop: Int32Array;
+  /** Who shares the work of this question; absent: nobody. */
+  readonly board?: TeamBoard;
 }
+
+/** What goes out on the port while a question is worked on. */
+export type News =
+  | { readonly kind: 'progress'; readonly progress: AnswerProgress }
+  /** There is work for others. */
+  | { readonly kind: 'call' };
 
 /** What comes back from the thread: errors lose their names and fields on the way, so the expected ones are told as data. */
 export type Outcome =
@@ -44,12 +53,21 @@ export default function run(order: Order): Outcome {
   }
 }
 
-function work({ question, weather, port, stop }: Order): unknown {
-  const report = (progress: AnswerProgress): void => {
+function work({ question, weather, port, stop, board }: Order): unknown {
+  const look = (): void => {
     if (Atomics.load(stop, 0) === 1) throw new Cancelled();
-    port.postMessage(progress);
   };
-  if (Atomics.load(stop, 0) === 1) throw new Cancelled();
+  const tell = (news: News): void => port.postMessage(news);
+  const report = (progress: AnswerProgress): void => {
+    look();
+    tell({ kind: 'progress', progress });
+  };
+  look();
+  const team = board && new SharedTeam(board, () => tell({ kind: 'call' }), look);
   const whole = { ...question, weather: reader.of(weather) } as Question;
-  return answerTo(whole, { keep, report, clockMs: () => performance.now() });
+  try {
+    return answerTo(whole, { keep, report, clockMs: () => performance.now(), ...(team && { team }) });
+  } finally {
+    team?.leave();
+  }
 }

@@ -2,8 +2,15 @@ import { balanceAnswer } from './balance.js';
 import { cadenceAnswer } from './cadence.js';
 import { type CellAnswer, cellAnswer, flipsAnswer } from './cell.js';
 import { type ConditionAnswer, conditionAnswer } from './condition.js';
-import { type MadePlan, movesAnswer, planAnswerOf, planTellAnswer, reliefsAnswer } from './plan.js';
-import type { Question } from './question.js';
+import {
+  type MadePlan,
+  morningsAnswer,
+  movesAnswer,
+  planAnswerOf,
+  planTellAnswer,
+  reliefsAnswer,
+} from './plan.js';
+import type { MorningsQuestion, Question } from './question.js';
 import { type PackDraft, runPackAnswer } from './run-pack.js';
 import { type SaltAnswer, saltAnswer } from './salt.js';
 import type { Tools } from './tools.js';
@@ -26,10 +33,20 @@ export const LONG_QUESTIONS: ReadonlySet<Question['kind']> = new Set([
 /** Questions whose answer comes in parts before it is whole. */
 export const PARTIAL_QUESTIONS: ReadonlySet<Question['kind']> = new Set(['plan']);
 
+/**
+ * What others may be asked meanwhile so that a question is answered sooner, and how many parts they share with it; null: nobody can
+ * help. It is worth it only where all find what the others keep.
+ */
+export function helpWith(question: Question): { partCount: number; ask: MorningsQuestion } | null {
+  if (question.kind !== 'plan') return null;
+  return { partCount: question.cars.length, ask: { ...question, kind: 'mornings' } };
+}
+
 /** The answer to each kind of question. */
 export interface Answers {
   week: WeekAnswer;
   plan: MadePlan;
+  mornings: null;
   'plan-tell': PlanAnswer;
   moves: PlanOption[];
   reliefs: WorthOfRelief[];
@@ -49,6 +66,7 @@ const ANSWERERS: {
 } = {
   week: weekAnswer,
   plan: planAnswerOf,
+  mornings: morningsAnswer,
   'plan-tell': planTellAnswer,
   moves: movesAnswer,
   reliefs: reliefsAnswer,

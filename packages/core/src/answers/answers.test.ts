@@ -3,10 +3,10 @@ import { EMPTY_KIT } from '../kit/index.js';
 import type { DoneWash } from '../log/index.js';
 import { METHOD_IDS } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { KEEP_NOTHING } from '../shop/index.js';
+import { KEEP_NOTHING, type OfCar } from '../shop/index.js';
 import { FACTS, NOTES, NOW_MS, ofCar, THIS_HOUR_MS, washAgo, winter } from '../testing/facts.js';
 import { conditionAnswer } from './condition.js';
-import { type AnswerProgress, answerTo, type Question, WEEK_HOURS } from './index.js';
+import { alone, type AnswerProgress, answerTo, helpWith, type Question, WEEK_HOURS } from './index.js';
 import { saltAnswer } from './salt.js';
 
 const tools = { keep: KEEP_NOTHING, report: () => undefined, clockMs: () => 0 };
@@ -197,5 +197,50 @@ describe('a wash that was done', () => {
     expect(roof([washAgo(30, { methodId: 'pre-coating', extras: ['re-coat'] })])).toMatchObject({
       kind: 'coating',
     });
+  });
+});
+
+describe('a share of the mornings of a plan', () => {
+  const cars = ['one', 'two', 'three'].map((id) => ({
+    ...FACTS.car,
+    vehicle: { ...FACTS.car.vehicle, id },
+  }));
+  const { car: _car, ...shop } = FACTS;
+  const asked = { ...shop, kind: 'plan', cars, facts: NOTES } as const;
+
+  it('takes from the last on what nobody else has', () => {
+    const help = helpWith(asked);
+    expect(help?.partCount).toBe(3);
+    const told: string[] = [];
+    const team = alone();
+    team.take(1);
+    const report = ({ part }: AnswerProgress): void => void (part && told.push(part.vehicleId));
+    if (help) answerTo<'mornings'>(help.ask, { ...tools, report, team });
+    expect(told).toEqual(['three', 'one']);
+    expect([team.doneCount, team.take(0), team.take(2)]).toEqual([2, false, false]);
+  });
+
+  it('waits for what others have taken before it looks for it', () => {
+    const team = alone();
+    const deeds: string[] = [];
+    team.take(1);
+    const keep = {
+      ...KEEP_NOTHING,
+      of: <I extends object, V>(room: string, inputs: I, make: (of: I) => V): V => {
+        if (room === 'morning') deeds.push(`makes ${(inputs as unknown as OfCar).car.vehicle.id}`);
+        return make(inputs);
+      },
+    };
+    const waitFor = (car: number): void => void deeds.push(`waits for ${cars[car]?.vehicle.id}`);
+    answerTo<'plan'>(asked, {
+      ...tools,
+      keep,
+      team: { ...team, take: (car) => team.take(car), waitFor },
+    });
+    expect(deeds).toEqual(['makes one', 'makes three', 'waits for two', 'makes two']);
+  });
+
+  it('is no help with any other question', () => {
+    expect(helpWith({ ...FACTS, kind: 'week' })).toBeNull();
   });
 });

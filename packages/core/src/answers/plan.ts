@@ -1,6 +1,12 @@
 import { morningOf, planHours } from './morning.js';
-import type { MovesQuestion, PlanQuestion, PlanTellQuestion, ReliefsQuestion } from './question.js';
-import type { Tools } from './tools.js';
+import type {
+  MorningsQuestion,
+  MovesQuestion,
+  PlanQuestion,
+  PlanTellQuestion,
+  ReliefsQuestion,
+} from './question.js';
+import { alone, type Team, type Tools } from './tools.js';
 
 import {
   type PlanAnswer,
@@ -20,7 +26,7 @@ import {
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
 import { NO_EXTRAS, shopSeasonJobs } from '../season/index.js';
-import { carStateOf, type OfCar, type ShopFacts } from '../shop/index.js';
+import { type CarFacts, carStateOf, type OfCar, type ShopFacts } from '../shop/index.js';
 import { methodsInWays } from '../verdict/index.js';
 
 /** A good plan is wanted within a second; proving it is another's work. */
@@ -50,17 +56,50 @@ function extrasOf(of: OfCar, keep: Tools['keep']): PlanCar['extrasOf'] {
   };
 }
 
-function planRequest(
-  question: ShopFacts & Pick<PlanQuestion, 'cars' | 'facts'>,
+type OfCars = ShopFacts & Pick<PlanQuestion, 'cars' | 'facts'>;
+
+/** Works out the mornings of the cars that nobody has taken, in this order, and tells of each. */
+function makeMornings(
+  question: OfCars,
   { keep, report }: Tools,
-): PlanRequest {
-  const { weather, facts, house, limits } = question;
+  { team, order }: { readonly team: Team; readonly order: readonly number[] },
+): Map<number, VehicleMorning> {
+  const made = new Map<number, VehicleMorning>();
   const total = question.cars.length;
-  const cars = question.cars.map((car, i) => {
+  for (const i of order) {
+    const car = question.cars[i];
+    if (!car || !team.take(i)) continue;
     const label = car.vehicle.id;
-    const told = (share: number): void => report({ label, share: (i + share) / total });
+    const told = (share: number): void => {
+      // Those that are kept already are told in one go.
+      if (share < 1) team.call();
+      report({ label, share: (team.doneCount + share) / total });
+    };
     const morning = morningOf({ ...question, car }, keep, told);
-    report({ label, share: (i + 1) / total, part: earlyAnswer(morning, question.nowMs) });
+    made.set(i, morning);
+    team.done(i);
+    report({ label, share: team.doneCount / total, part: earlyAnswer(morning, question.nowMs) });
+  }
+  return made;
+}
+
+/** A share of the mornings of a plan, for whoever makes it to find kept. */
+export function morningsAnswer(question: MorningsQuestion, tools: Tools): null {
+  const order = question.cars.map((_, i) => i).toReversed();
+  makeMornings(question, tools, { team: tools.team ?? alone(), order });
+  return null;
+}
+
+function planRequest(question: OfCars, tools: Tools): PlanRequest {
+  const { keep, team = alone() } = tools;
+  const { weather, facts, house, limits } = question;
+  const mine = makeMornings(question, tools, { team, order: question.cars.map((_, i) => i) });
+  const ofOthers = (car: CarFacts, i: number): VehicleMorning => {
+    team.waitFor(i);
+    return morningOf({ ...question, car }, keep, () => undefined);
+  };
+  const cars = question.cars.map((car, i) => {
+    const morning = mine.get(i) ?? ofOthers(car, i);
     return {
       ...morning,
       cadenceDays: morning.due.everyDays,

@@ -29,6 +29,11 @@ export interface PlanQuestion extends ShopFacts {
   readonly facts: PlanNotes;
 }
 
+/** A share of the mornings that a plan of these cars will look for: those that nobody else has taken, from the last on. */
+export interface MorningsQuestion extends Omit<PlanQuestion, 'kind'> {
+  readonly kind: 'mornings';
+}
+
 /** What a little more of each limit would be worth. */
 export interface ReliefsQuestion extends Omit<PlanQuestion, 'kind'> {
   readonly kind: 'reliefs';
@@ -102,6 +107,7 @@ export interface CadenceQuestion extends OfCar {
 export type Question =
   | WeekQuestion
   | PlanQuestion
+  | MorningsQuestion
   | PlanTellQuestion
   | MovesQuestion
   | ReliefsQuestion
