@@ -1,3 +1,5 @@
+import { CORE_IN_ONE } from './scripts/jest/from-source.js';
+
 // Unit tests run in a zone that no shop of theirs is in: what reads the machine's own clock face shows.
 process.env.TZ = 'Pacific/Auckland';
 
@@ -33,6 +35,13 @@ const project = (displayName, root) => ({
   transform,
 });
 
+/** What rests on the core takes it in one file, made from its sources before the tests start. */
+const onCore = ({ moduleNameMapper, ...rest }) => ({
+  ...rest,
+  moduleNameMapper: { '^@keen/core$': CORE_IN_ONE, ...moduleNameMapper },
+  globalSetup: `${import.meta.dirname}/scripts/jest/from-source.js`,
+});
+
 /** Components of the web in a made-up browser. */
 const components = {
   ...project('components', 'apps/web'),
@@ -50,12 +59,9 @@ export default {
   testTimeout: 60_000,
   projects: [
     project('core', 'packages/core'),
-    {
-      ...project('server', 'apps/server'),
-      globalSetup: `${import.meta.dirname}/scripts/jest/fresh-threads.js`,
-    },
-    project('web', 'apps/web'),
+    onCore(project('server', 'apps/server')),
+    onCore(project('web', 'apps/web')),
     { ...project('structure', 'scripts/structure'), testMatch: ['<rootDir>/*.test.ts'] },
-    components,
+    onCore(components),
   ],
 };

@@ -27,7 +27,7 @@ import { KeptInMemory } from './kept.js';
 const nowMs = Date.parse(DEMO_CLOCK);
 const fromMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
 const PAST_HOURS = 24 * 12;
-const AHEAD_HOURS = 36;
+const AHEAD_HOURS = 24;
 const seasonMs = fromMs - PAST_HOURS * MS_PER_HOUR;
 const weather = (startMs: number, hourCount: number, seed: number) =>
   simulateWeather({ climate: COLD_LAKE_PORT, seed, fromMs: startMs, hourCount });

@@ -40,10 +40,14 @@ const WAYS: readonly { house: HouseRules; method: Method }[] = HOUSES.flatMap((h
     })),
   ),
 );
+const named = (wrong: readonly { house: HouseRules; method: Method }[]): string[] =>
+  wrong.slice(0, 3).map(({ method, house }) => `${method.id} ${JSON.stringify(house.choices)}`);
 const wrong = (isWrong: (method: Method, house: HouseRules) => boolean): string[] =>
-  WAYS.filter(({ method, house }) => isWrong(method, house))
-    .slice(0, 3)
-    .map(({ method, house }) => `${method.id} ${JSON.stringify(house.choices)}`);
+  named(WAYS.filter(({ method, house }) => isWrong(method, house)));
+/** Every third of them in every way in which it can be done. */
+const CUT = WAYS.filter((_, i) => i % 3 === 0).flatMap(({ house, method }) =>
+  waysOf(method).map((way) => ({ house, method, way, cut: inWay(method, way) })),
+);
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
@@ -101,38 +105,29 @@ describe('a method in any house', () => {
         minutes: same.reduce((sum, { minutes }) => sum + minutes, 0),
       };
     };
-    expect(
-      wrong((method) =>
-        waysOf(method).some((way) => {
-          const cut = inWay(method, way);
-          if (way.only !== null) return false;
-          return method.steps.some(({ id }) => {
-            const [before, after] = [asWhole(method, id), asWhole(cut, id)];
-            const isDearer = way.before !== null || way.section !== method.usualSection;
-            return (
-              after.count < before.count ||
-              after.litres < before.litres - 0.02 ||
-              after.minutes < before.minutes - 0.02 ||
-              (!isDearer && Math.abs(after.minutes - before.minutes) > 0.02)
-            );
-          });
-        }),
-      ),
-    ).toEqual([]);
+    const loses = ({ method, way, cut }: (typeof CUT)[number]): boolean =>
+      way.only === null &&
+      method.steps.some(({ id }) => {
+        const [before, after] = [asWhole(method, id), asWhole(cut, id)];
+        const isDearer = way.before !== null || way.section !== method.usualSection;
+        return (
+          after.count < before.count ||
+          after.litres < before.litres - 0.02 ||
+          after.minutes < before.minutes - 0.02 ||
+          (!isDearer && Math.abs(after.minutes - before.minutes) > 0.02)
+        );
+      });
+    expect(named(CUT.filter(loses))).toEqual([]);
   });
 
   it('goes round part by part: each part is dry before the next is wetted', () => {
-    expect(
-      wrong((method) =>
-        waysOf(method).some((way) => {
-          const parts = inWay(method, way)
-            .steps.map(({ part }) => part)
-            .filter((part) => part !== undefined);
-          const turns = parts.filter((part, i) => part !== parts[i - 1]);
-          return new Set(turns).size !== turns.length;
-        }),
-      ),
-    ).toEqual([]);
+    const comesBack = ({ cut }: (typeof CUT)[number]): boolean => {
+      const parts = cut.steps.map(({ part }) => part).filter((part) => part !== undefined);
+      const turns = parts.filter((part, i) => part !== parts[i - 1]);
+      return new Set(turns).size !== turns.length;
+    };
+    expect(named(CUT.filter(comesBack))).toEqual([]);
+    expect(CUT.some(({ cut }) => cut.steps.some(({ part }) => part !== undefined))).toBe(true);
   });
 
   it('needs what is known and no thing twice, and costs nothing below zero', () => {
