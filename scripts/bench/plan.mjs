@@ -18,7 +18,7 @@ import { add, median, timed } from './shared.mjs';
 export async function replan() {
   const { KeptInMemory } = await import('../../apps/server/dist/engine/kept.js');
   const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
-  const { DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+  const { DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
   const nowMs = Date.UTC(2026, 0, 14, 12);
   const seasonMs = nowMs - 60 * 86_400_000;
   const climate = { climate: COLD_LAKE_PORT, seed: 3 };
@@ -70,7 +70,7 @@ export async function replan() {
   };
   const tools = { keep: new KeptInMemory(), report: () => undefined, clockMs: () => performance.now() };
   const plan = (facts) => answerTo({ ...setting, kind: 'plan', cars, facts }, tools);
-  const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+  const facts = { hands: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
   let made;
   const cold = await timed(() => (made = plan(facts)));
   add(
@@ -81,8 +81,8 @@ export async function replan() {
   );
   const times = [];
   for (let run = 0; run < 5; run += 1) {
-    const { vehicleId, window, handsId } = made.answer.choices[run];
-    const fixed = [{ vehicleId, handsId, ...window, extras: window.extras?.jobIds ?? [] }];
+    const { vehicleId, window, workerId } = made.answer.choices[run];
+    const fixed = [{ vehicleId, workerId, ...window, extras: window.extras?.jobIds ?? [] }];
     times.push(await timed(() => plan({ ...facts, fixed })));
   }
   add(

@@ -63,7 +63,7 @@ export async function served() {
     await fetch(`${base}/settings`, {
       method: 'PATCH',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ limits: { inHandShare: 0.34 + i / 100 } }),
+      body: JSON.stringify({ limits: { inHandFraction: 0.34 + i / 100 } }),
     });
     colds.push(await timed(() => get(`verdicts/windows/${id}`)));
   }

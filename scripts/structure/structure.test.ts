@@ -39,7 +39,7 @@ const LONG_FILES: Readonly<Record<string, number>> = {
   'packages/core/src/rules/water-rules.ts': 290,
   'packages/core/src/salt/ledger.ts': 370,
   'packages/core/src/schedule/compiled.ts': 210,
-  'packages/core/src/schedule/line.ts': 220,
+  'packages/core/src/schedule/crew-sequence.ts': 220,
   'packages/core/src/shop/car-state.ts': 229,
   'packages/core/src/verdict/band-judge.ts': 244,
   'packages/core/src/verdict/flips.ts': 240,

@@ -13,7 +13,7 @@ export * from './weather/index.js';
 export * from './vehicle/index.js';
 export * from './protection/index.js';
 export * from './soil/index.js';
-export * from './house/index.js';
+export * from './house-rules/index.js';
 export * from './method/index.js';
 export * from './kit/index.js';
 export * from './place/index.js';

@@ -31,7 +31,7 @@ function service(): AnswersService {
         facts,
         told,
         cars: [{ vehicle: { id: 'black' } }],
-        notes: { hands: ['me'], fixed: [1], movable: [2] },
+        notes: { workers: ['me'], fixed: [1], movable: [2] },
         planned: [
           { id: 'a', vehicleId: 'white', startMs: FROM, minutes: 60, status: 'planned', startedMs: null },
           { id: 'b', vehicleId: 'black', startMs: FROM, minutes: 60, status: 'planned', startedMs: null },
@@ -132,7 +132,7 @@ describe('the plan', () => {
     expect(found).toMatchObject({
       fromMs: FROM,
       memberCount: 3,
-      hands: ['me'],
+      workers: ['me'],
       bookings: ['promise'],
       source: 'made up',
     });

@@ -44,7 +44,7 @@ import { type Accepted, startOf } from './start-of.js';
 export interface PlanFound {
   readonly made: MadePlan;
   readonly planned: readonly WashRecord[];
-  readonly hands: PlanNotes['hands'];
+  readonly workers: PlanNotes['workers'];
   readonly bookings: readonly BookingRecord[];
   readonly nowMs: number;
   readonly fromMs: number;
@@ -98,7 +98,7 @@ export class AnswersService {
       days: daysOf(facts, fromMs, (made.horizonMs - fromMs) / MS_PER_HOUR),
       ...told,
       memberCount: members.length,
-      hands: notes.hands,
+      workers: notes.workers,
       bookings: booked,
       tell: (chosen) => this.ask({ ...question, kind: 'plan-tell', chosen }, caller),
     };

@@ -5,5 +5,5 @@ export class ImportBusyDto extends ImportDto {
   /** What the calendar is called here; a second import under the name replaces the first. */
   @IsString() @IsNotEmpty() @MaxLength(60) calendar: string;
   /** Whose time it is; absent: everybody's. */
-  @IsOptional() @IsString() @IsNotEmpty() handsId?: string;
+  @IsOptional() @IsString() @IsNotEmpty() workerId?: string;
 }

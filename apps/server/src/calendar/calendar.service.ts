@@ -38,7 +38,7 @@ export class CalendarService {
       const own = rows.filter((row) => row.calendar === calendar);
       return {
         calendar,
-        handsId: own[0]?.handsId ?? null,
+        workerId: own[0]?.workerId ?? null,
         count: own.length,
         nextMs: own[0]?.fromMs ?? 0,
       };
@@ -72,15 +72,15 @@ export class CalendarService {
   }
 
   /** Reads busy times; what is kept replaces what came from that calendar before. */
-  async importBusy({ text, mode, calendar, handsId }: ImportBusyDto): Promise<ImportReport<BusySpan>> {
-    const { timeZone, hands } = await this.settings.read();
-    if (handsId !== undefined && !hands.some(({ id }) => id === handsId))
-      throw badField('handsId', `handsId: nobody here is called ${handsId}.`);
+  async importBusy({ text, mode, calendar, workerId }: ImportBusyDto): Promise<ImportReport<BusySpan>> {
+    const { timeZone, workers } = await this.settings.read();
+    if (workerId !== undefined && !workers.some(({ id }) => id === workerId))
+      throw badField('workerId', `workerId: nobody here is called ${workerId}.`);
     const nowMs = this.clock.now();
     const window = { fromMs: nowMs - MS_PER_DAY, toMs: nowMs + AHEAD_DAYS * MS_PER_DAY, timeZone };
     const found = readCalendar(text, window);
     const kept = keeps(mode, found);
-    if (kept) await this.repository.replace(calendar, handsId ?? null, found.good);
+    if (kept) await this.repository.replace(calendar, workerId ?? null, found.good);
     return { ...found, kept };
   }
 

@@ -208,7 +208,7 @@ describe('the washes as a calendar', () => {
     status: 'planned',
     startMs: Date.parse('2026-03-08T13:00:00-04:00'),
     minutes: 50,
-    handsId: 'owner',
+    workerId: 'owner',
     isLocked: true,
     revision: 2,
   } as unknown as WashRecord & { revision: number };
@@ -339,7 +339,7 @@ describe('calendars over HTTP', () => {
     const plan = async () => (await api().get('/api/plan').expect(200)).body as PlanView;
     expect((await plan()).choices.length).toBeGreaterThan(0);
     await post('calendar/busy/import', { ...body, mode: 'all-or-nothing' }, 200);
-    expect((await view()).calendars).toMatchObject([{ calendar: 'Family', handsId: null, count: 1 }]);
+    expect((await view()).calendars).toMatchObject([{ calendar: 'Family', workerId: null, count: 1 }]);
     const kept = await plan();
     expect(kept.choices.every(({ window: { startMs } }) => startMs >= at('2026-01-23T00:00'))).toBe(true);
     const later = { ...body, text: file(...all('20260301')), mode: 'all-or-nothing' };
@@ -353,7 +353,7 @@ describe('calendars over HTTP', () => {
   it.each([
     { body: { text: 'x', calendar: 'A', mode: 'look' }, field: 'text' },
     { body: { text: file(), calendar: '', mode: 'look' }, field: 'calendar' },
-    { body: { text: file(), calendar: 'A', mode: 'look', handsId: 'nobody' }, field: 'handsId' },
+    { body: { text: file(), calendar: 'A', mode: 'look', workerId: 'nobody' }, field: 'workerId' },
     { body: { text: file(), calendar: 'A', mode: 'perhaps' }, field: 'mode' },
   ])('a bad import names $field', async ({ body, field }) => {
     const answer = await api().post('/api/calendar/busy/import').send(body).expect(400);

@@ -97,14 +97,14 @@ export class BookingsService {
     const work = shopSeasonJobs(season).filter(({ id }) => jobIds.includes(id));
     const whole = methodFor(methodId, vehicle, null, work);
     const minutes = whole.minutes + 2 * place.travelMinutes;
-    const takesMinor = washCost(place, whole).totalMinor + (prices.hourMinor * minutes) / MINUTES_PER_HOUR;
+    const costMinor = washCost(place, whole).totalMinor + (prices.hourMinor * minutes) / MINUTES_PER_HOUR;
     const asked = {
       methodId: methodId satisfies MethodId,
       bodyClass: vehicle.bodyClass,
       extras: work.map(({ id }) => id),
-      takesMinor,
+      costMinor,
     };
-    return { ...quote(priceList, asked), minutes, takesMinor };
+    return { ...quote(priceList, asked), minutes, costMinor };
   }
 
   private async spanOf(from: string, readyBy: string): Promise<Pick<BookingRecord, 'fromMs' | 'readyByMs'>> {

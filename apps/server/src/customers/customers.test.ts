@@ -173,9 +173,9 @@ describe('the price list', () => {
     expect(await get(query)).toMatchObject({ totalMinor: null, leftMinor: null });
     const priceList = { methods: { 'garage-rinseless': { saloon: 5200 } }, extras: { 'top-up': 2200 } };
     await api().patch('/api/settings').send({ priceList }).expect(200);
-    const made = await get<{ totalMinor: number; leftMinor: number; takesMinor: number }>(query);
+    const made = await get<{ totalMinor: number; leftMinor: number; costMinor: number }>(query);
     expect(made.totalMinor).toBe(7400);
-    expect(made.leftMinor).toBeCloseTo(made.totalMinor - made.takesMinor, 9);
+    expect(made.leftMinor).toBeCloseTo(made.totalMinor - made.costMinor, 9);
   });
 
   it.each([

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { createClient } from '@libsql/client';
 import { StartError } from '../config/config.js';
 import { openDatabase } from './database.js';
-import { products } from './schema.js';
+import { products, settings } from './schema.js';
 
 const migrationsFolder = join(import.meta.dirname, '../../drizzle');
 const { entries } = JSON.parse(readFileSync(join(migrationsFolder, 'meta/_journal.json'), 'utf8')) as {
@@ -19,9 +19,10 @@ const at = (name: string) => ({
   migrationsFolder,
 });
 
+let made = 0;
 /** A database as the program left it when it had so many migrations. */
 async function databaseOf(count: number): Promise<ReturnType<typeof at>> {
-  const config = at(`from-${count}`);
+  const config = at(`from-${count}-${(made += 1)}`);
   const client = createClient({ url: config.databaseUrl });
   await client.execute(
     'CREATE TABLE __drizzle_migrations (id INTEGER PRIMARY KEY, hash text NOT NULL, created_at numeric)',
@@ -39,6 +40,15 @@ async function databaseOf(count: number): Promise<ReturnType<typeof at>> {
       `INSERT INTO product (id, name, role, in_use_ph, usual_parts, fewest_parts, most_parts, kept_in, bottle_ml, left_ml, low_ml, price_minor, notes)
        VALUES ('old', 'Old shampoo', 'shampoo', 7, 500, 200, 1000, 'indoors', 1000, 400, 100, 900, '')`,
     );
+  if (count >= 8 && count < 12)
+    await client.execute(`UPDATE product SET dwell = '{"from":3,"to":8}' WHERE id = 'old'`);
+  const limits = '{"inHandShare":0.5,"blowerLeavesShare":0.4,"tolerableBlockedShare":0.2,"warmWaterC":40}';
+  const own: [string, string][] = [
+    ['hands', '[{"id":"owner","name":"Owner"}]'],
+    ['limits', limits],
+  ];
+  for (const args of count >= 2 && count < 12 ? own : [])
+    await client.execute({ sql: 'INSERT INTO setting (key, value) VALUES (?, ?)', args });
   client.close();
   return config;
 }
@@ -53,6 +63,23 @@ describe('a database', () => {
     const { db, close } = await openDatabase(await databaseOf(count));
     const rows = await db.select().from(products);
     expect(rows.map(({ id, carMl }) => [id, carMl])).toEqual(count >= 8 ? [['old', null]] : []);
+    close();
+  });
+
+  it.each([2, 8, 11])('that had %s migrations keeps what is its own under the new names', async (count) => {
+    const { db, close } = await openDatabase(await databaseOf(count));
+    const kept = Object.fromEntries((await db.select().from(settings)).map(({ key, value }) => [key, value]));
+    expect(kept).toEqual({
+      workers: [{ id: 'owner', name: 'Owner' }],
+      limits: {
+        inHandFraction: 0.5,
+        blowerLeavesFraction: 0.4,
+        tolerableBlockedFraction: 0.2,
+        warmWaterC: 40,
+      },
+    });
+    const [bottle] = await db.select().from(products);
+    expect(bottle?.dwell).toEqual(count >= 8 ? { minMinutes: 3, maxMinutes: 8 } : undefined);
     close();
   });
 

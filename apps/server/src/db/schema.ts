@@ -130,7 +130,7 @@ export const washes = sqliteTable(
     status: text('status', { enum: WASH_STATUSES }).notNull(),
     startMs: integer('start_ms').notNull(),
     minutes: real('minutes').notNull(),
-    handsId: text('hands_id').notNull().default('owner'),
+    workerId: text('worker_id').notNull().default('owner'),
     isLocked: integer('is_locked', { mode: 'boolean' }).notNull().default(false),
     startedMs: integer('started_ms'),
     /** Goes up whenever it is moved, so that other calendars follow. */
@@ -251,7 +251,7 @@ export const soilLooks = sqliteTable(
   (table) => [index('soil_look_by_vehicle').on(table.vehicleId, table.atMs)],
 );
 
-/** When hands are otherwise engaged, as another calendar says; one row for each occurrence. */
+/** When workers are otherwise engaged, as another calendar says; one row for each occurrence. */
 export const busyTimes = sqliteTable(
   'busy_time',
   {
@@ -259,7 +259,7 @@ export const busyTimes = sqliteTable(
     /** The calendar that it came from; an import replaces what came from it before. */
     calendar: text('calendar').notNull(),
     /** null: everybody. */
-    handsId: text('hands_id'),
+    workerId: text('worker_id'),
     fromMs: integer('from_ms').notNull(),
     toMs: integer('to_ms').notNull(),
     summary: text('summary').notNull(),

@@ -44,7 +44,7 @@ export const DEMO_PRODUCTS: readonly Product[] = [
   }),
   bottle('shampoo', 'Plain shampoo', 'shampoo', [7, 500, 200, 1000], { bottleMl: 2000, leftMl: 1350 }),
   bottle('foam', 'Winter foam', 'alkaline-pre-wash', [10.8, 9, 4, 20], {
-    dwell: { from: 3, to: 8 },
+    dwell: { minMinutes: 3, maxMinutes: 8 },
     lowestWorkC: -5,
     lowestStoreC: -4,
     keptIn: 'van',
@@ -54,13 +54,15 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     priceMinor: 4200,
   }),
   bottle('wheels', 'Neutral wheel cleaner', 'wheel-cleaner', [7.8, 3, 1, 6], {
-    dwell: { from: 1, to: 4 },
+    dwell: { minMinutes: 1, maxMinutes: 4 },
     lowestWorkC: 2,
     leftMl: 180,
     lowMl: 250,
     keptIn: 'van',
   }),
-  bottle('salt', 'Salt neutraliser', 'salt-neutraliser', [4.6, 19, 9, 40], { dwell: { from: 3, to: 4 } }),
+  bottle('salt', 'Salt neutraliser', 'salt-neutraliser', [4.6, 19, 9, 40], {
+    dwell: { minMinutes: 3, maxMinutes: 4 },
+  }),
   bottle('waterless', 'Waterless spray, ready to use', 'waterless', [7, 0, 0, 0], {
     leftMl: 2100,
     bottleMl: 5000,
@@ -69,19 +71,21 @@ export const DEMO_PRODUCTS: readonly Product[] = [
   }),
   bottle('drying', 'Silica drying aid', 'drying-aid', [7, 15, 8, 20], { keptIn: 'van', lowestStoreC: 2 }),
   bottle('iron', 'Iron remover', 'iron-remover', [6.4, 0, 0, 3], {
-    dwell: { from: 2, to: 4 },
+    dwell: { minMinutes: 2, maxMinutes: 4 },
     lowestWorkC: 5,
     capMl: null,
   }),
-  bottle('strip', 'Strip shampoo', 'strip-shampoo', [11.4, 60, 40, 120], { dwell: { from: 3, to: 5 } }),
+  bottle('strip', 'Strip shampoo', 'strip-shampoo', [11.4, 60, 40, 120], {
+    dwell: { minMinutes: 3, maxMinutes: 5 },
+  }),
   bottle('tar', 'Tar remover', 'tar-remover', [7, 0, 0, 0], {
-    dwell: { from: 1, to: 2 },
+    dwell: { minMinutes: 1, maxMinutes: 2 },
     lowestWorkC: 5,
     capMl: null,
   }),
   bottle('wipe', 'Panel wipe', 'panel-wipe', [7, 0, 0, 0], { lowestWorkC: 5, capMl: null }),
   bottle('underbody', 'Underbody foam concentrate', 'underbody-foam', [8.2, 4, 4, 10], {
-    dwell: { from: 3, to: 6 },
+    dwell: { minMinutes: 3, maxMinutes: 6 },
     lowestWorkC: 1,
     lowestStoreC: 0,
     bottleMl: 5000,

@@ -1,7 +1,7 @@
 import {
   type CadenceTarget,
   EVEN_WEEK,
-  type Hands,
+  type Worker,
   type Place,
   type PlaceRecord,
   type Queue,
@@ -31,7 +31,7 @@ const TOUCHLESS_QUEUE: Queue = {
 };
 
 /** The owner from Monday to Saturday; a helper on Saturdays. */
-export const DEMO_HANDS: readonly Hands[] = [
+export const DEMO_WORKERS: readonly Worker[] = [
   {
     id: 'owner',
     name: 'Owner',

@@ -39,7 +39,7 @@ import { DEMO_PRICE_LIST, demoBookings, demoCustomerOf, demoCustomers } from './
 import { DEMO_GEAR, DEMO_PRODUCTS } from './kit.js';
 import { demoHistory, demoPlans } from './history.js';
 import { demoDrives, demoLooks, demoSwabs } from './notes.js';
-import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
+import { DEMO_CLOCK, DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from './scenario.js';
 
 const ROWS_PER_INSERT = 400;
 /** The cars were looked at when they came home the evening before. */
@@ -129,7 +129,7 @@ async function seed(): Promise<void> {
   await db.insert(soilLooks).values(looks);
   await db.insert(settings).values([
     { key: 'timeZone', value: DEMO_ZONE },
-    { key: 'hands', value: DEMO_HANDS },
+    { key: 'workers', value: DEMO_WORKERS },
     { key: 'priceList', value: DEMO_PRICE_LIST },
   ]);
   close();

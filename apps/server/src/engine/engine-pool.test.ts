@@ -15,7 +15,7 @@ import {
   type WeekQuestion,
   simulateWeather,
 } from '@keen/core';
-import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
+import { DEMO_CLOCK, DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
 import { Cancelled } from './cancelled.js';
 import { EnginePool } from './engine-pool.js';
 
@@ -117,7 +117,7 @@ describe('the engine in its threads', () => {
     const salt = { ...shop, car: job(6).car, kind: 'salt' } as const;
     await pool.run<'salt'>(salt);
     expect(pool.parts).toEqual([told]);
-    const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+    const facts = { workers: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
     await pool.run<'plan'>({ ...shop, kind: 'plan', cars: [], facts });
     expect(pool.parts).toEqual([]);
   });
@@ -125,7 +125,7 @@ describe('the engine in its threads', () => {
   it('shares the cars of a plan with other threads, and answers as one alone does', async () => {
     const { car, kind: _kind, ...shop } = job(7);
     const cars = ['one', 'two', 'three'].map((id) => ({ ...car, vehicle: { ...car.vehicle, id } }));
-    const facts = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+    const facts = { workers: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
     const asked = { ...shop, kind: 'plan', cars, facts } as const;
     const folder = mkdtempSync(join(tmpdir(), 'keen-pool-'));
     const team = newPool(folder);

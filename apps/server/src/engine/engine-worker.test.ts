@@ -96,7 +96,7 @@ describe('the thread that answers', () => {
     };
     const changed = {
       ...given,
-      question: { ...given.question, limits: { ...DEFAULT_LIMITS, inHandShare: 0.5 } },
+      question: { ...given.question, limits: { ...DEFAULT_LIMITS, inHandFraction: 0.5 } },
     };
     expect(run(changed)).toEqual({ kind: 'cancelled' });
     expect(told.filter(({ share }) => share >= 0)).toHaveLength(1);

@@ -20,7 +20,7 @@ import {
   type PlanNotes,
   simulateWeather,
 } from '@keen/core';
-import { DEMO_CLOCK, DEMO_HANDS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
+import { DEMO_CLOCK, DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
 import { DEMO_GEAR, DEMO_PRODUCTS } from '../demo/kit.js';
 import { KeptInMemory } from './kept.js';
 
@@ -85,7 +85,7 @@ const BASE: OfCar = {
   car: { ...CAR, vehicle: { ...CAR.vehicle, standsAtPlaceId: garage.id, protections: [] } },
 };
 
-const FACTS: PlanNotes = { hands: DEMO_HANDS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+const FACTS: PlanNotes = { workers: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
 
 const withGarage = (change: Partial<Place>): Partial<OfCar> => ({
   places: [{ ...garage, ...change }, bay],
@@ -143,7 +143,7 @@ const CHANGES: Readonly<Record<string, Partial<OfCar>>> = {
     looks: [{ atMs: nowMs - MS_PER_HOUR, zone: 'roof', kind: 'grit', grade: 5, estimatedThen: 0 }],
   }),
   'since when it is known': withCar({ washes: [], knownSinceMs: seasonMs + 24 * MS_PER_HOUR }),
-  limits: { limits: { ...DEFAULT_LIMITS, inHandShare: 3, spotsShowScale: 0.1 } },
+  limits: { limits: { ...DEFAULT_LIMITS, inHandFraction: 3, spotsShowScale: 0.1 } },
   prices: { prices: { ...DEFAULT_PRICES, hourMinor: 9000 } },
   house: { house: { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, strip: 'strip', sun: 'never' } } },
   'a bottle': {
@@ -200,9 +200,9 @@ describe('what is kept between questions', () => {
   it.each([
     {
       why: 'hours of its people',
-      facts: { hands: DEMO_HANDS.map((one) => ({ ...one, hours: one.hours.map(() => null) })) },
+      facts: { workers: DEMO_WORKERS.map((one) => ({ ...one, hours: one.hours.map(() => null) })) },
     },
-    { why: 'other engagements', facts: { busy: [{ handsId: null, fromMs: 0, toMs: Infinity }] } },
+    { why: 'other engagements', facts: { busy: [{ workerId: null, fromMs: 0, toMs: Infinity }] } },
     {
       why: 'a wash that stands fixed',
       facts: {
@@ -211,7 +211,7 @@ describe('what is kept between questions', () => {
             vehicleId: 'other',
             placeId: garage.id,
             methodId: 'garage-rinseless',
-            handsId: DEMO_HANDS[0]?.id ?? '',
+            workerId: DEMO_WORKERS[0]?.id ?? '',
             startMs: fromMs,
             endMs: fromMs + AHEAD_HOURS * MS_PER_HOUR,
             extras: [],

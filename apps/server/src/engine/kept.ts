@@ -16,7 +16,7 @@ export const keyOf = (inputs: unknown): string =>
     .digest('base64');
 
 /** Values by their keys, the oldest given up first. */
-class Room {
+class LruCache {
   private readonly values = new Map<string, unknown>();
   private under = '';
 
@@ -48,8 +48,8 @@ export class KeptInMemory implements Keeper {
   constructor(private readonly files: KeptFiles | null = null) {}
 
   private readonly rooms = Object.fromEntries(
-    Object.entries(KEPT_ROOMS).map(([room, most]) => [room, new Room(most)]),
-  ) as Record<KeptRoom, Room>;
+    Object.entries(KEPT_ROOMS).map(([room, most]) => [room, new LruCache(most)]),
+  ) as Record<KeptRoom, LruCache>;
 
   of<I extends object, V>(room: KeptRoom, inputs: I, make: (inputs: I) => V): V {
     const key = keyOf(inputs);

@@ -28,8 +28,8 @@ const MOST_PARTS = 100_000;
 const MOST_LITRES = 10_000_000;
 
 export class ProductDwellDto {
-  @IsNumber() @Min(0) @Max(120) from: number;
-  @IsNumber() @Min(0) @Max(120) to: number;
+  @IsNumber() @Min(0) @Max(120) minMinutes: number;
+  @IsNumber() @Min(0) @Max(120) maxMinutes: number;
 }
 
 export class CreateProductDto {

@@ -80,7 +80,7 @@ describe('a bottle', () => {
     const said = {
       capMl: 30,
       carMl: 40,
-      dwell: { from: 1, to: 4 },
+      dwell: { minMinutes: 1, maxMinutes: 4 },
       lowestWorkC: 3,
       lowestStoreC: 0,
       notes: 'blue',
@@ -98,8 +98,8 @@ describe('a bottle', () => {
     { change: { fewestParts: 0.9 }, field: 'fewestParts' },
     { change: { fewestParts: 0, usualParts: 0.5 }, field: 'usualParts' },
     { change: { fewestParts: 0, usualParts: 0, mostParts: 0.5 }, field: 'mostParts' },
-    { change: { dwell: { from: 2, to: 2 } }, field: null },
-    { change: { dwell: { from: 2.1, to: 2 } }, field: 'dwell.to' },
+    { change: { dwell: { minMinutes: 2, maxMinutes: 2 } }, field: null },
+    { change: { dwell: { minMinutes: 2.1, maxMinutes: 2 } }, field: 'dwell.maxMinutes' },
   ])('with $change is refused by $field', async ({ change, field }) => {
     if (field === null) await expect(make(change)).resolves.toBeDefined();
     else await refused(make(change), field);

@@ -119,8 +119,8 @@ function requireLabel({ fewestParts, usualParts, mostParts, dwell }: Product): v
       );
   if (usualParts < fewestParts || usualParts > mostParts)
     throw badField('usualParts', `usualParts is outside the label: 1:${fewestParts} to 1:${mostParts}.`);
-  if (dwell && dwell.to < dwell.from)
-    throw badField('dwell.to', 'dwell.to: the longest dwell is shorter than the shortest.');
+  if (dwell && dwell.maxMinutes < dwell.minMinutes)
+    throw badField('dwell.maxMinutes', 'dwell.maxMinutes: the longest dwell is shorter than the shortest.');
 }
 
 /** No more clean than there are. @throws 400 naming the field */

@@ -66,7 +66,11 @@ describe('the kit', () => {
   it.each([
     { change: { usualParts: 0.1, fewestParts: 0 }, field: 'usualParts', why: 'more product than water' },
     { change: { usualParts: 900 }, field: 'usualParts', why: 'weaker than the label' },
-    { change: { dwell: { from: 5, to: 2 } }, field: 'dwell.to', why: 'a dwell that ends first' },
+    {
+      change: { dwell: { minMinutes: 5, maxMinutes: 2 } },
+      field: 'dwell.maxMinutes',
+      why: 'a dwell that ends first',
+    },
     { change: { inUsePh: 15 }, field: 'inUsePh', why: 'a pH that is none' },
     { change: { role: 'potion' }, field: 'role', why: 'a role nobody knows' },
     { change: { name: '' }, field: 'name', why: 'no name' },

@@ -22,7 +22,7 @@ const HOUR = 3_600_000;
 const choiceAt = (vehicleId: string, startMs: number): PlanChoice =>
   ({
     vehicleId,
-    handsId: 'owner',
+    workerId: 'owner',
     window: {
       placeId: 'garage',
       methodId: 'garage-rinseless',
@@ -240,7 +240,7 @@ describe('the morning of a plan', () => {
       vehicleId,
       placeId: 'garage',
       methodId: 'garage-rinseless',
-      handsId: 'owner',
+      workerId: 'owner',
       status: 'planned',
       startMs: NOW + 3 * HOUR,
       minutes: 60,
@@ -277,8 +277,8 @@ describe('the morning of a plan', () => {
 
   it.each([
     { why: 'with the same hands', change: {}, heldUpBy: 'late' },
-    { why: 'at the same place', change: { handsId: 'helper' }, heldUpBy: 'late' },
-    { why: 'elsewhere with other hands', change: { handsId: 'helper', placeId: 'bay' }, heldUpBy: null },
+    { why: 'at the same place', change: { workerId: 'helper' }, heldUpBy: 'late' },
+    { why: 'elsewhere with other hands', change: { workerId: 'helper', placeId: 'bay' }, heldUpBy: null },
     { why: 'that is in time', change: { startedMs: null }, heldUpBy: null },
     { why: 'that begins later', change: { startMs: NOW + 3.5 * HOUR }, heldUpBy: null },
     {

@@ -219,7 +219,7 @@ function lateBefore(slot: PlannedSlot, { planned, nowMs }: PlanFound): string | 
     (wash) =>
       wash.vehicleId !== slot.vehicleId &&
       freeFrom(wash, nowMs) > endOf(wash) &&
-      (wash.handsId === slot.handsId || wash.placeId === slot.placeId) &&
+      (wash.workerId === slot.workerId || wash.placeId === slot.placeId) &&
       wash.startMs <= slot.startMs &&
       freeFrom(wash, nowMs) > slot.startMs - LATE_REACH_MS,
   );

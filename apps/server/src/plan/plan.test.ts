@@ -36,7 +36,7 @@ beforeAll(async () => {
   test = await startTestApp();
   await api()
     .patch('/api/settings')
-    .send({ timeZone: 'America/Toronto', hands: [{ id: 'owner', name: 'Owner', hours: PLACE.openHours }] })
+    .send({ timeZone: 'America/Toronto', workers: [{ id: 'owner', name: 'Owner', hours: PLACE.openHours }] })
     .expect(200);
   place = await sent<PlaceRecord>('places', PLACE);
   for (const name of ['First', 'Second', 'Third'])
@@ -75,7 +75,7 @@ describe('the plan', () => {
     const [one] = before.changes;
     const { added } = await sent<ChangedWashes>('plan/accept', { changeIds: [one?.id] }, 200);
     expect(added).toHaveLength(1);
-    expect(added[0]).toMatchObject({ isLocked: false, handsId: 'owner', predicted: { verdict: 'go' } });
+    expect(added[0]).toMatchObject({ isLocked: false, workerId: 'owner', predicted: { verdict: 'go' } });
     const after = await plan();
     expect(after.changes).toHaveLength(before.changes.length - 1);
     expect(after.standing.valueMinor).toBe(before.standing.valueMinor);
@@ -127,7 +127,7 @@ describe('what holds the plan back', () => {
     const setHours = (hours: unknown) =>
       api()
         .patch('/api/settings')
-        .send({ hands: [{ id: 'owner', name: 'Owner', hours }] })
+        .send({ workers: [{ id: 'owner', name: 'Owner', hours }] })
         .expect(200);
     const thursday = PLACE.openHours.map((_, day) =>
       day === 3 ? { openMinute: 540, closeMinute: 680 } : null,
@@ -135,7 +135,7 @@ describe('what holds the plan back', () => {
     await setHours(thursday);
     const reliefs = (await api().get('/api/plan/reliefs').expect(200)).body as WorthOfRelief[];
     await setHours(PLACE.openHours);
-    expect(reliefs[0]?.relief.kind).toBe('hands');
+    expect(reliefs[0]?.relief.kind).toBe('workers');
     const worths = reliefs.map(({ worthMinor }) => worthMinor);
     expect(worths.length).toBeGreaterThan(0);
     expect(worths).toEqual([...worths].sort((a, b) => b - a));
@@ -226,12 +226,12 @@ describe('changes to the plan', () => {
   it('leave the rest that the house wants between two washes', async () => {
     const [first] = (await sent<ChangedWashes>('washes/changes', { add: [slot(0, '2026-01-15T09:00')] }, 200))
       .added;
-    const soon = slot(1, '2026-01-15T11:00', { handsId: 'owner' });
+    const soon = slot(1, '2026-01-15T11:00', { workerId: 'owner' });
     await setNumbers({ restMinutes: 60 });
     const refused = (await sent<ErrorBody>('washes/changes', { add: [soon] }, 409)).error;
     expect(refused).toMatchObject({ field: 'startMs' });
     expect(refused.message).toContain('less than the house’s 60 min of rest');
-    const within = slot(1, '2026-01-15T09:20', { placeId: place.id, handsId: 'owner' });
+    const within = slot(1, '2026-01-15T09:20', { placeId: place.id, workerId: 'owner' });
     expect((await sent<ErrorBody>('washes/changes', { add: [within] }, 409)).error.message).not.toMatch(
       /rest/,
     );
@@ -289,7 +289,7 @@ describe('changes to the plan', () => {
   it('name hands, method and wash that do not exist', async () => {
     const refused = async (body: object) =>
       fieldOf((await api().post('/api/washes/changes').send(body)).body).field;
-    expect(await refused({ add: [slot(0, '2026-01-15T09:00', { handsId: 'nobody' })] })).toBe('handsId');
+    expect(await refused({ add: [slot(0, '2026-01-15T09:00', { workerId: 'nobody' })] })).toBe('workerId');
     expect(await refused({ add: [slot(0, '2026-01-15T09:00', { methodId: 'drive-hose' })] })).toBe(
       'methodId',
     );
@@ -311,37 +311,37 @@ describe('changes to the plan', () => {
 
   it('take whoever is free where nobody is named', async () => {
     const day = PLACE.openHours;
-    const hands = [
+    const workers = [
       { id: 'owner', name: 'Owner', hours: day },
       { id: 'helper', name: 'Helper', hours: day },
     ];
-    await api().patch('/api/settings').send({ hands }).expect(200);
+    await api().patch('/api/settings').send({ workers }).expect(200);
     await api().patch(`/api/places/${place.id}`).send({ carsAtOnce: 2 }).expect(200);
     const first = await sent<WashRecord>('washes', slot(0, '2026-01-15T09:00'));
     const second = await sent<WashRecord>('washes', slot(1, '2026-01-15T09:00'));
-    expect([first.handsId, second.handsId]).toEqual(['owner', 'helper']);
+    expect([first.workerId, second.workerId]).toEqual(['owner', 'helper']);
     const third = await api().post('/api/washes').send(slot(2, '2026-01-15T09:00'));
     expect([third.status, fieldOf(third.body).field]).toEqual([409, 'startMs']);
     await sent('washes/changes', { remove: [first.id, second.id] }, 200);
   });
 
   it.each([
-    { hands: [], field: 'hands' },
-    { hands: [{ id: 'A b', name: 'x', hours: PLACE.openHours }], field: 'hands.0.id' },
-    { hands: [{ id: 'a', name: '', hours: PLACE.openHours }], field: 'hands.0.name' },
-    { hands: [{ id: 'a', name: 'x', hours: [null] }], field: 'hands.0.hours' },
+    { workers: [], field: 'workers' },
+    { workers: [{ id: 'A b', name: 'x', hours: PLACE.openHours }], field: 'workers.0.id' },
+    { workers: [{ id: 'a', name: '', hours: PLACE.openHours }], field: 'workers.0.name' },
+    { workers: [{ id: 'a', name: 'x', hours: [null] }], field: 'workers.0.hours' },
     {
-      hands: [
+      workers: [
         { id: 'a', name: 'x', hours: [{ openMinute: 600, closeMinute: 600 }, ...PLACE.openHours.slice(1)] },
       ],
-      field: 'hands.0.hours.0.closeMinute',
+      field: 'workers.0.hours.0.closeMinute',
     },
     {
-      hands: [1, 2].map(() => ({ id: 'a', name: 'x', hours: PLACE.openHours })),
-      field: 'hands.1.id',
+      workers: [1, 2].map(() => ({ id: 'a', name: 'x', hours: PLACE.openHours })),
+      field: 'workers.1.id',
     },
-  ])('hands are checked: $field', async ({ hands, field }) => {
-    const answer = await api().patch('/api/settings').send({ hands }).expect(400);
+  ])('hands are checked: $field', async ({ workers, field }) => {
+    const answer = await api().patch('/api/settings').send({ workers }).expect(400);
     expect(fieldOf(answer.body).field).toBe(field);
   });
 });

@@ -11,7 +11,7 @@ const wash = (vehicleId: string, startMs: number): WashRecord =>
     vehicleId,
     placeId: 'garage',
     methodId: 'garage-rinseless',
-    handsId: 'owner',
+    workerId: 'owner',
     status: 'planned',
     startMs,
     minutes: 60,
@@ -22,7 +22,7 @@ const wash = (vehicleId: string, startMs: number): WashRecord =>
 const choice = (vehicleId: string, startMs: number): PlanChoice =>
   ({
     vehicleId,
-    handsId: 'helper',
+    workerId: 'helper',
     window: {
       placeId: 'garage',
       methodId: 'garage-rinseless',
@@ -66,7 +66,7 @@ describe('what a plan would change', () => {
     const slot = {
       placeId: 'garage',
       methodId: 'garage-rinseless',
-      handsId: 'helper',
+      workerId: 'helper',
       extras: ['underbody'],
     };
     expect(asWashChanges(added)).toEqual({

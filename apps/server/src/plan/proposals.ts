@@ -11,11 +11,11 @@ import {
 import type { PlanFound } from '../answers/answers.service.js';
 import type { WashChanges } from '../washes/wash-changes.service.js';
 
-const choiceSlot = ({ vehicleId, window, handsId }: PlanChoice): PlannedSlot => ({
+const choiceSlot = ({ vehicleId, window, workerId }: PlanChoice): PlannedSlot => ({
   vehicleId,
   placeId: window.placeId,
   methodId: window.methodId,
-  handsId,
+  workerId,
   startMs: window.startMs,
   endMs: window.endMs,
   extras: window.extras.jobIds,
@@ -38,7 +38,7 @@ export function changesOf({
     const washId = change.kind === 'add' ? null : change.before.washId;
     const after = change.kind === 'drop' ? null : change.after;
     const to = after
-      ? [after.placeId, after.methodId, after.startMs, after.handsId, ...after.extras].join('.')
+      ? [after.placeId, after.methodId, after.startMs, after.workerId, ...after.extras].join('.')
       : 'none';
     return { ...change, washId, id: `${change.kind}.${washId ?? after?.vehicleId}.${to}` };
   });
@@ -49,10 +49,10 @@ const isKept = (slot: PlannedSlot, fixed: readonly FixedState[]): boolean =>
 
 /** What the planner chose is free to be moved again. */
 export function asWashChanges(changes: readonly NamedChange[]): WashChanges {
-  const slot = ({ placeId, methodId, handsId, startMs, extras }: PlannedSlot) => ({
+  const slot = ({ placeId, methodId, workerId, startMs, extras }: PlannedSlot) => ({
     placeId,
     methodId,
-    handsId,
+    workerId,
     startMs,
     extras: [...extras],
   });

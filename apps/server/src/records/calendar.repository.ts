@@ -9,7 +9,7 @@ import { inChunks } from './in-chunks.js';
 const SECRET_KEY = 'calendarSecret';
 
 export type BusyRow = typeof busyTimes.$inferSelect;
-type NewBusyTime = Omit<BusyRow, 'id' | 'calendar' | 'handsId'>;
+type NewBusyTime = Omit<BusyRow, 'id' | 'calendar' | 'workerId'>;
 
 @Injectable()
 export class CalendarRepository {
@@ -21,8 +21,8 @@ export class CalendarRepository {
   }
 
   /** Puts these in the place of all that came from a calendar before, all or none. */
-  async replace(calendar: string, handsId: string | null, spans: readonly NewBusyTime[]): Promise<void> {
-    const rows = spans.map((span) => ({ ...span, id: randomUUID(), calendar, handsId }));
+  async replace(calendar: string, workerId: string | null, spans: readonly NewBusyTime[]): Promise<void> {
+    const rows = spans.map((span) => ({ ...span, id: randomUUID(), calendar, workerId }));
     const inserts = inChunks(rows).map((chunk) => this.db.insert(busyTimes).values(chunk));
     await this.db.batch([this.db.delete(busyTimes).where(eq(busyTimes.calendar, calendar)), ...inserts]);
   }

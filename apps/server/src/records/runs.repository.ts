@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { RunAction, RunPack } from '@keen/core';
+import { type RunAction, type RunPack, underTodaysNames } from '@keen/core';
 import { and, asc, eq, gt, inArray } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
@@ -27,7 +27,7 @@ export class RunsRepository {
 
   async findPack(id: string): Promise<RunPack | null> {
     const [row] = await this.db.select().from(runPacks).where(eq(runPacks.id, id));
-    return row?.pack ?? null;
+    return row ? underTodaysNames(row.pack) : null;
   }
 
   /** In the order of arrival, from behind a number on. */

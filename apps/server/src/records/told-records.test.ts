@@ -86,7 +86,7 @@ describe('when hands are engaged', () => {
     const span = (fromMs: number, toMs: number) => ({ uid: 'u', summary: '', fromMs, toMs }) as never;
     await calendar.replace('work', 'me', [span(NOW + HOUR, NOW + 2 * HOUR), span(NOW, NOW + HOUR)]);
     await calendar.replace('home', null, [span(NOW, NOW + 9 * HOUR)]);
-    expect((await calendar.busy(NOW + HOUR)).map((row) => [row.calendar, row.handsId])).toEqual([
+    expect((await calendar.busy(NOW + HOUR)).map((row) => [row.calendar, row.workerId])).toEqual([
       ['home', null],
       ['work', 'me'],
     ]);

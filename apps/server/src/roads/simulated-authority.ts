@@ -3,7 +3,7 @@ import type { WeatherSource } from '../weather/weather-source.js';
 import type { RoadAuthority } from './road-authority.js';
 
 /** Rounds that are called off, and how late the others come (hours at most). */
-const MISSED_SHARE = 0.1;
+const MISSED_FRACTION = 0.1;
 const LATEST_HOURS = 3;
 /** Below this air the main road gets calcium chloride, which still melts. */
 const CALCIUM_BELOW_C = -13;
@@ -27,7 +27,7 @@ export class SimulatedAuthority implements RoadAuthority {
     const rounds = ROAD_CLASSES.flatMap((roadClass, c) =>
       likelyTreatments(hours, roadClass).flatMap((treatment): Treatment[] => {
         const draw = (n: number): number => hashUnit(this.seed, c, n, treatment.atMs / MS_PER_HOUR);
-        if (draw(1) < MISSED_SHARE) return [];
+        if (draw(1) < MISSED_FRACTION) return [];
         const atMs = treatment.atMs + Math.floor(draw(2) * LATEST_HOURS) * MS_PER_HOUR;
         const gramsPerM2 = Math.round(treatment.gramsPerM2 * (0.75 + 0.6 * draw(3)));
         const cold = roadClass === 'main' && (airAt.get(treatment.atMs) ?? 0) < CALCIUM_BELOW_C;

@@ -41,7 +41,7 @@ export class HouseDto {
 }
 
 /** A pair of hands; hours Monday first, null where they do not work. */
-export class HandsDto {
+export class WorkerDto {
   @Matches(/^[a-z0-9-]{1,40}$/, { message: 'id must be small letters, digits and hyphens' }) id: string;
   @IsString() @IsNotEmpty() @MaxLength(60) name: string;
   @Validate(OpenHoursConstraint)
@@ -69,6 +69,6 @@ export class UpdateSettingsDto extends ReadBeforeDto {
   @ArrayMinSize(1)
   @ArrayMaxSize(12)
   @ValidateNested({ each: true })
-  @Type(() => HandsDto)
-  hands?: HandsDto[];
+  @Type(() => WorkerDto)
+  workers?: WorkerDto[];
 }

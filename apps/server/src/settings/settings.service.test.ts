@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
 import {
-  DEFAULT_HANDS,
+  DEFAULT_WORKERS,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
@@ -56,7 +56,7 @@ describe('settings that nobody has made', () => {
       limits: DEFAULT_LIMITS,
       prices: DEFAULT_PRICES,
       house: { choices: DEFAULT_HOUSE.choices, numbers: DEFAULT_HOUSE.numbers, variants: {}, products: {} },
-      hands: DEFAULT_HANDS,
+      workers: DEFAULT_WORKERS,
       drivesOn: 'right',
       season: DEFAULT_SEASON,
       weatherOrder: null,
@@ -135,20 +135,20 @@ describe('a house rule', () => {
   });
 });
 
-describe('hands', () => {
+describe('workers', () => {
   const hours = (openMinute: number, closeMinute: number) =>
     Array.from({ length: 7 }, (_, day) => (day === 2 ? { openMinute, closeMinute } : null));
 
   it('are each there once, on days that have a length', async () => {
     const owner = { id: 'owner', name: 'Owner', hours: hours(480, 1020) };
-    expect((await set({ hands: [owner] })).hands).toEqual([owner]);
-    expect((await set({ hands: [{ ...owner, hours: hours(1320, 300) }] })).hands[0]?.hours[2]).toEqual({
+    expect((await set({ workers: [owner] })).workers).toEqual([owner]);
+    expect((await set({ workers: [{ ...owner, hours: hours(1320, 300) }] })).workers[0]?.hours[2]).toEqual({
       openMinute: 1320,
       closeMinute: 300,
     });
     batches = 0;
-    await refused({ hands: [owner, { ...owner, name: 'Again' }] }, 'hands.1.id');
-    await refused({ hands: [{ ...owner, hours: hours(600, 600) }] }, 'hands.0.hours.2.closeMinute');
+    await refused({ workers: [owner, { ...owner, name: 'Again' }] }, 'workers.1.id');
+    await refused({ workers: [{ ...owner, hours: hours(600, 600) }] }, 'workers.0.hours.2.closeMinute');
   });
 });
 

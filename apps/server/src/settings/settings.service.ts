@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
   DEFAULT_DISPLAY,
-  DEFAULT_HANDS,
+  DEFAULT_WORKERS,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
@@ -12,7 +12,7 @@ import {
   hasLength,
   HOUSE_NUMBERS,
   HOUSE_RULES,
-  type Hands,
+  type Worker,
   type HouseRules,
   LIMITS,
   type MethodId,
@@ -79,17 +79,17 @@ function checkedChoices(given: Record<string, unknown>): Record<string, string> 
 }
 
 /** Each pair of hands once, and no day that ends before it begins. @throws 400 naming the field */
-function checkedHands(hands: readonly Hands[]): readonly Hands[] {
-  hands.forEach(({ id, hours }, i) => {
-    if (hands.findIndex((other) => other.id === id) !== i)
-      throw badField(`hands.${i}.id`, `hands.${i}.id: ${id} is there twice.`);
+function checkedWorkers(workers: readonly Worker[]): readonly Worker[] {
+  workers.forEach(({ id, hours }, i) => {
+    if (workers.findIndex((other) => other.id === id) !== i)
+      throw badField(`workers.${i}.id`, `workers.${i}.id: ${id} is there twice.`);
     hours.forEach((span, day) => {
-      const field = `hands.${i}.hours.${day}.closeMinute`;
+      const field = `workers.${i}.hours.${day}.closeMinute`;
       if (span && !hasLength(span))
         throw badField(field, `${field}: it ends as it begins; the whole day is 0 to 1440.`);
     });
   });
-  return hands;
+  return workers;
 }
 
 /** The season's numbers; what older versions kept besides is left aside. */
@@ -117,7 +117,7 @@ export class SettingsService {
         products: house?.products ?? {},
       },
       drivesOn: (stored.get('drivesOn') as DrivingSide | undefined) ?? 'right',
-      hands: (stored.get('hands') as readonly Hands[] | undefined) ?? DEFAULT_HANDS,
+      workers: (stored.get('workers') as readonly Worker[] | undefined) ?? DEFAULT_WORKERS,
       timeZone:
         (stored.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
       weatherOrder: (stored.get('weatherOrder') as readonly string[] | undefined) ?? null,
@@ -145,7 +145,7 @@ export class SettingsService {
       variants: merged(before.house.variants ?? {}, dto.house?.variants, checkedVariants),
       products: merged(before.house.products ?? {}, dto.house?.products, checkedProducts),
     };
-    const hands = dto.hands ? checkedHands(dto.hands) : before.hands;
+    const workers = dto.workers ? checkedWorkers(dto.workers) : before.workers;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };
     const priceList = dto.priceList ? mergedPrices(before.priceList, dto.priceList) : before.priceList;
     const stock = merged(before.stock, dto.stock, checkedStock);
@@ -157,7 +157,7 @@ export class SettingsService {
       timeZone,
       drivesOn,
       house,
-      hands,
+      workers,
       season,
       priceList,
       stock,

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_DISPLAY,
-  DEFAULT_HANDS,
+  DEFAULT_WORKERS,
   DEFAULT_HOUSE,
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
@@ -44,7 +44,7 @@ describe('settings', () => {
       prices: DEFAULT_PRICES,
       display: DEFAULT_DISPLAY,
       house: { choices: DEFAULT_HOUSE.choices, numbers: DEFAULT_HOUSE.numbers },
-      hands: DEFAULT_HANDS,
+      workers: DEFAULT_WORKERS,
       season: DEFAULT_SEASON,
       priceList: EMPTY_PRICE_LIST,
       drivesOn: 'right',
@@ -108,7 +108,7 @@ describe('settings', () => {
     { change: { display: { currency: 'cad' } }, field: 'display.currency' },
     { change: { display: { wind: 'knots' } }, field: 'display.wind' },
     { change: { timeZone: 'Nowhere/Town' }, field: 'timeZone' },
-    { change: { hands: [] }, field: 'hands' },
+    { change: { workers: [] }, field: 'workers' },
     { change: { drivesOn: 'both' }, field: 'drivesOn' },
   ])('refuse $field', async ({ change, field }) => {
     const before = await read();
@@ -119,11 +119,11 @@ describe('settings', () => {
   it('hold each pair of hands once, with nights that end the next day', async () => {
     const closed = Array.from({ length: 6 }, () => null);
     const night = { id: 'night', name: 'Night', hours: [{ openMinute: 1320, closeMinute: 360 }, ...closed] };
-    expect((await set({ hands: [night] })).hands).toEqual([night]);
-    expect((await refused({ hands: [night, night] })).field).toBe('hands.1.id');
+    expect((await set({ workers: [night] })).workers).toEqual([night]);
+    expect((await refused({ workers: [night, night] })).field).toBe('workers.1.id');
     const none = { ...night, hours: [{ openMinute: 480, closeMinute: 480 }, ...closed] };
-    expect((await refused({ hands: [none] })).field).toBe('hands.0.hours.0.closeMinute');
-    await set({ hands: DEFAULT_HANDS });
+    expect((await refused({ workers: [none] })).field).toBe('workers.0.hours.0.closeMinute');
+    await set({ workers: DEFAULT_WORKERS });
   });
 
   it('merge rows by name: one that is not named stays, null takes it out', async () => {

@@ -21,7 +21,7 @@ const settings = {
   drivesOn: 'left',
   timeZone: 'America/Toronto',
   season: DEFAULT_SEASON,
-  hands: [{ id: 'owner', name: 'Owner', hours: [] }],
+  workers: [{ id: 'owner', name: 'Owner', hours: [] }],
   stock: { 'garage-rinseless': 3 },
 };
 
@@ -60,7 +60,7 @@ function reader(): ShopReader {
         ]);
       },
     },
-    calendar: { busy: list([{ handsId: 'owner', fromMs: 1, toMs: 2, title: 'private' }]) },
+    calendar: { busy: list([{ workerId: 'owner', fromMs: 1, toMs: 2, title: 'private' }]) },
   };
   const parts = [
     records,
@@ -131,7 +131,7 @@ describe('the facts of the plan', () => {
     const found = await reader().plan();
     expect(found.cars.map(({ vehicle }) => vehicle.id)).toEqual(['black', 'white']);
     expect(found.planned.map(({ id }) => id)).toEqual(['ahead']);
-    expect(found.notes.busy).toEqual([{ handsId: 'owner', fromMs: 1, toMs: 2 }]);
+    expect(found.notes.busy).toEqual([{ workerId: 'owner', fromMs: 1, toMs: 2 }]);
     expect(JSON.stringify(found.notes)).not.toMatch(/blue house|agreedMinor|private/);
     expect(found.notes.stock).toMatchObject({ 'garage-rinseless': 3 });
     expect(found.booked).toMatchObject([{ note: 'blue house' }]);

@@ -70,7 +70,7 @@ export class ShopReader {
 
   async plan(): Promise<ReadPlan> {
     const nowMs = this.clock.now();
-    const [{ facts, told }, vehicles, notes, { hands, stock }, booked, kit, engaged] = await Promise.all([
+    const [{ facts, told }, vehicles, notes, { workers, stock }, booked, kit, engaged] = await Promise.all([
       this.shop(),
       this.records.vehicles.list(),
       this.notes(),
@@ -81,8 +81,8 @@ export class ShopReader {
     ]);
     const planned = notes.washes.filter((wash) => isAhead(wash, facts.nowMs));
     const shop = {
-      hands,
-      busy: engaged.map(({ handsId, fromMs, toMs }) => ({ handsId, fromMs, toMs })),
+      workers,
+      busy: engaged.map(({ workerId, fromMs, toMs }) => ({ workerId, fromMs, toMs })),
       bookings: booked.map(({ agreedMinor: _agreed, note: _note, ...booking }) => booking),
       stock: stockByMethod(stock, kit, facts),
     };

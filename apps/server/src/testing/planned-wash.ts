@@ -9,7 +9,7 @@ export const plannedWash = (id: string, startMs: number, change: Partial<WashRec
   status: 'planned',
   startMs,
   minutes: 60,
-  handsId: 'owner',
+  workerId: 'owner',
   isLocked: true,
   startedMs: null,
   extras: [],

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Hands, PlaceRecord, Predicted, VehicleRecord, WashRecord } from '@keen/core';
+import type { Worker, PlaceRecord, Predicted, VehicleRecord, WashRecord } from '@keen/core';
 import { movedWash, newWash, place, type Shop, type Wanted } from './place-wash.js';
 import { plannedWash } from '../testing/planned-wash.js';
 
@@ -22,12 +22,12 @@ const bay = (change: Partial<PlaceRecord> = {}): PlaceRecord =>
     ...change,
   }) as PlaceRecord;
 const unit = bay({ id: 'unit', name: 'Warm unit', travelMinutes: 0 });
-const hands = (id: string, name: string): Hands => ({ id, name, hours: [] });
+const worker = (id: string, name: string): Worker => ({ id, name, hours: [] });
 
 const shop = (change: Partial<Shop> = {}): Shop => ({
   places: [bay(), unit],
   vehicles: [{ id: 'black' }, { id: 'white' }] as VehicleRecord[],
-  hands: [hands('owner', 'The owner'), hands('helper', 'The helper')],
+  workers: [worker('owner', 'The owner'), worker('helper', 'The helper')],
   minutesOf: (_wash, _vehicle, worked) => worked ?? 60,
   restMinutes: 0,
   nowMs: NOW,
@@ -37,7 +37,7 @@ const shop = (change: Partial<Shop> = {}): Shop => ({
 const wash = ({ id = 'w', ...change }: Partial<WashRecord> = {}): WashRecord =>
   plannedWash(id, NOW + 4 * HOUR, change);
 const other = (change: Partial<WashRecord>): WashRecord =>
-  wash({ id: 'other', vehicleId: 'white', placeId: 'unit', handsId: 'helper', ...change });
+  wash({ id: 'other', vehicleId: 'white', placeId: 'unit', workerId: 'helper', ...change });
 
 const want = (record: WashRecord, change: Partial<Wanted> = {}): Wanted => ({ field: '', record, ...change });
 /** Field and words of the refusal; null: it is placed. */
@@ -53,23 +53,23 @@ function fault(wanted: Wanted, standing: readonly WashRecord[], at: Shop = shop(
 
 describe('a wash that is to be added', () => {
   it('is planned, locked, with the first hands, where nothing else is said', () => {
-    const { record, field, anyHands } = newWash(
+    const { record, field, anyWorker } = newWash(
       { vehicleId: 'black', placeId: 'bay', methodId: 'bay-contact', startMs: NOW },
       'add.0.',
       shop(),
     );
     expect(record).toEqual({ ...wash({ startMs: NOW, minutes: 0 }), id: record.id });
     expect(record.id).not.toBe('');
-    expect([field, anyHands]).toEqual(['add.0.', true]);
+    expect([field, anyWorker]).toEqual(['add.0.', true]);
   });
 
   it('keeps what is said, and is the owner’s in a shop without hands', () => {
-    const said = { handsId: 'helper', isLocked: false, extras: ['underbody' as const] };
+    const said = { workerId: 'helper', isLocked: false, extras: ['underbody' as const] };
     const dto = { vehicleId: 'black', placeId: 'bay', methodId: 'bay-contact', startMs: NOW };
     const wanted = newWash({ ...dto, ...said }, '', shop());
     expect(wanted.record).toMatchObject(said);
-    expect(wanted.anyHands).toBe(false);
-    expect(newWash(dto, '', shop({ hands: [] })).record.handsId).toBe('owner');
+    expect(wanted.anyWorker).toBe(false);
+    expect(newWash(dto, '', shop({ workers: [] })).record.workerId).toBe('owner');
   });
 });
 
@@ -83,7 +83,7 @@ describe('a wash that is to stand otherwise', () => {
   it('keeps the way that somebody chose until its hour, place or method is another', () => {
     const before = wash({ predicted });
     const wayAfter = (change: object) => movedWash({ id: 'w', ...change }, before, '')[0]?.wayId;
-    expect(wayAfter({ handsId: 'helper' })).toBe('dry-one-side');
+    expect(wayAfter({ workerId: 'helper' })).toBe('dry-one-side');
     expect(wayAfter({ startMs: before.startMs })).toBe('dry-one-side');
     expect(wayAfter({ startMs: NOW + 5 * HOUR })).toBeUndefined();
     expect(wayAfter({ placeId: 'unit' })).toBeUndefined();
@@ -94,8 +94,8 @@ describe('a wash that is to stand otherwise', () => {
 
   it('forgets a way that nobody chose', () => {
     const before = wash({ predicted: { ...predicted, isOwnWay: undefined } });
-    expect(movedWash({ id: 'w', handsId: 'helper' }, before, '')[0]?.wayId).toBeUndefined();
-    expect(movedWash({ id: 'w', handsId: 'helper' }, wash(), '')[0]?.wayId).toBeUndefined();
+    expect(movedWash({ id: 'w', workerId: 'helper' }, before, '')[0]?.wayId).toBeUndefined();
+    expect(movedWash({ id: 'w', workerId: 'helper' }, wash(), '')[0]?.wayId).toBeUndefined();
   });
 });
 
@@ -103,7 +103,7 @@ describe('where a wash may stand', () => {
   it('takes the minutes and the verdict as it is worked through', () => {
     const predicted = { verdict: 'go' } as Predicted;
     const placed = place(want(wash(), { worked: { predicted, minutes: 71 } }), [], shop());
-    expect(placed).toMatchObject({ minutes: 71, predicted, handsId: 'owner' });
+    expect(placed).toMatchObject({ minutes: 71, predicted, workerId: 'owner' });
     expect(place(want(wash({ predicted })), [], shop())).toMatchObject({ minutes: 60, predicted: null });
   });
 
@@ -117,7 +117,7 @@ describe('where a wash may stand', () => {
     { field: 'vehicle', change: { vehicleId: 'gone' } },
     { field: 'place', change: { placeId: 'gone' } },
     { field: 'move.3.methodId', change: { methodId: 'drive-hose' } },
-    { field: 'move.3.handsId', change: { handsId: 'nobody' } },
+    { field: 'move.3.workerId', change: { workerId: 'nobody' } },
     { field: 'move.3.startMs', change: { startMs: NOW - 2 * HOUR } },
   ])('is refused by $field', ({ field, change }) => {
     expect(fault(want(wash(change), { field: 'move.3.' }), [])?.[0]).toBe(field);
@@ -146,7 +146,7 @@ describe('where a wash may stand', () => {
     expect(fault(want(wash()), [other({})])).toBeNull();
     const wide = shop({ places: [bay({ carsAtOnce: 2 }), unit] });
     expect(fault(want(wash()), [there], wide)).toBeNull();
-    const third = wash({ id: 'third', vehicleId: 'red', handsId: 'third', placeId: 'bay' });
+    const third = wash({ id: 'third', vehicleId: 'red', workerId: 'third', placeId: 'bay' });
     expect(fault(want(wash()), [there, third], wide)?.[1]).toContain('Corner bay is taken');
   });
 
@@ -156,7 +156,7 @@ describe('where a wash may stand', () => {
 
   it('counts the ways there and back of hands, and the rest that the house wants', () => {
     const before = (minutes: number) =>
-      other({ handsId: 'owner', startMs: NOW + 3 * HOUR - minutes * MINUTE });
+      other({ workerId: 'owner', startMs: NOW + 3 * HOUR - minutes * MINUTE });
     // It is at home in the unit; the bay is ten minutes away.
     expect(fault(want(wash()), [before(9)])?.[1]).toContain('queue and ways there and back');
     expect(fault(want(wash()), [before(10)])).toBeNull();
@@ -177,11 +177,11 @@ describe('where a wash may stand', () => {
   });
 
   it('goes to any hands that are free where none were named, and to the first named where none is', () => {
-    const taken = other({ handsId: 'owner' });
-    expect(place(want(wash(), { anyHands: true }), [taken], shop()).handsId).toBe('helper');
-    expect(place(want(wash(), { anyHands: true }), [], shop()).handsId).toBe('owner');
+    const taken = other({ workerId: 'owner' });
+    expect(place(want(wash(), { anyWorker: true }), [taken], shop()).workerId).toBe('helper');
+    expect(place(want(wash(), { anyWorker: true }), [], shop()).workerId).toBe('owner');
     const all = [taken, other({ id: 'more', vehicleId: 'red', placeId: 'elsewhere' })];
-    expect(fault(want(wash(), { anyHands: true }), all)?.[1]).toContain('The owner has another wash then');
+    expect(fault(want(wash(), { anyWorker: true }), all)?.[1]).toContain('The owner has another wash then');
     expect(fault(want(wash()), [taken])?.[1]).toContain('Choose another time or other hands');
   });
 });

@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import {
   busyOf,
   endOf,
-  type Hands,
-  handsMeet,
+  type Worker,
+  workersMeet,
   type PlaceRecord,
   type Predicted,
   slotOf,
@@ -20,7 +20,7 @@ import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 export interface Shop {
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
-  readonly hands: readonly Hands[];
+  readonly workers: readonly Worker[];
   /** Of a wash as it is worked through; in its usual way where the forecast does not reach. */
   readonly minutesOf: (wash: WashRecord, vehicle: VehicleRecord, workedMinutes: number | null) => number;
   /** Wanted between two washes of the same hands. */
@@ -32,7 +32,7 @@ export interface Wanted {
   readonly field: string;
   readonly record: WashRecord;
   /** Hands were not named: any that are free will do. */
-  readonly anyHands?: boolean;
+  readonly anyWorker?: boolean;
   /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
   readonly wayId?: WayId;
   /** It comes back as it was, with the minutes that were counted then. */
@@ -57,7 +57,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
     status: 'planned',
     startMs: dto.startMs,
     minutes: 0,
-    handsId: dto.handsId ?? shop.hands[0]?.id ?? 'owner',
+    workerId: dto.workerId ?? shop.workers[0]?.id ?? 'owner',
     isLocked: dto.isLocked ?? true,
     startedMs: null,
     extras: dto.extras ?? [],
@@ -65,7 +65,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
     predicted: null,
     found: null,
   };
-  return { field, record, anyHands: dto.handsId === undefined };
+  return { field, record, anyWorker: dto.workerId === undefined };
 }
 
 /** A planned wash as it is to stand after a change. */
@@ -84,7 +84,7 @@ export function movedWash(
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
 export function place(
-  { field, record, anyHands, isBack, worked }: Wanted,
+  { field, record, anyWorker, isBack, worked }: Wanted,
   standing: readonly WashRecord[],
   shop: Shop,
 ): WashRecord {
@@ -116,19 +116,19 @@ export function place(
   if (full.length >= there.carsAtOnce)
     throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
   const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
-  const busy = (handsId: string, restMinutes = shop.restMinutes): boolean =>
+  const busy = (workerId: string, restMinutes = shop.restMinutes): boolean =>
     others.some(
-      (other) => other.handsId === handsId && handsMeet(busyWith(wash), busyWith(other), restMinutes),
+      (other) => other.workerId === workerId && workersMeet(busyWith(wash), busyWith(other), restMinutes),
     );
-  const free = anyHands ? shop.hands.find(({ id }) => !busy(id)) : undefined;
-  const handsId = free?.id ?? wash.handsId;
-  const who = shop.hands.find(({ id }) => id === handsId);
-  if (!who) throw badField(`${field}handsId`, `handsId: nobody here is called ${handsId}.`);
-  if (busy(handsId)) {
-    const why = busy(handsId, 0)
+  const free = anyWorker ? shop.workers.find(({ id }) => !busy(id)) : undefined;
+  const workerId = free?.id ?? wash.workerId;
+  const who = shop.workers.find(({ id }) => id === workerId);
+  if (!who) throw badField(`${field}workerId`, `workerId: nobody here is called ${workerId}.`);
+  if (busy(workerId)) {
+    const why = busy(workerId, 0)
       ? 'has another wash then, queue and ways there and back included'
       : `would have less than the house’s ${shop.restMinutes} min of rest before or after another wash`;
     throw conflict(`${field}startMs`, `${who.name} ${why}. Choose another time or other hands.`);
   }
-  return { ...wash, handsId };
+  return { ...wash, workerId };
 }

@@ -60,7 +60,7 @@ function apply(changes: WashChanges) {
     {
       read: () =>
         Promise.resolve({
-          hands: [{ id: 'owner', name: 'The owner' }],
+          workers: [{ id: 'owner', name: 'The owner' }],
           house: DEFAULT_HOUSE,
           season: DEFAULT_SEASON,
         }),

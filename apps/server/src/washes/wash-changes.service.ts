@@ -100,7 +100,7 @@ export class WashChangesService {
   }
 
   private async shop(): Promise<Shop> {
-    const [places, vehicles, { hands, house, season }, methodFor] = await Promise.all([
+    const [places, vehicles, { workers, house, season }, methodFor] = await Promise.all([
       this.places.list(),
       this.vehicles.list(),
       this.settings.read(),
@@ -116,7 +116,7 @@ export class WashChangesService {
         jobs.filter(({ id }) => extras.includes(id)),
       ).minutes;
     const { restMinutes } = house.numbers;
-    return { places, vehicles, hands, minutesOf, restMinutes, nowMs: this.clock.now() };
+    return { places, vehicles, workers, minutesOf, restMinutes, nowMs: this.clock.now() };
   }
 
   /** Works a start through, where the shop has what it names; nothing beyond the forecast. */

@@ -47,7 +47,7 @@ export class PlanWashDto {
   @IsIn(METHOD_IDS) methodId: string;
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
   /** Absent: whoever is free. */
-  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
+  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
   /** Work of the season in the same visit. */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** What is planned by hand stays where it was put. */
@@ -60,7 +60,7 @@ export class MoveWashDto {
   @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
   @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
-  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) handsId?: string;
+  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
   @IsOptional() @IsBoolean() isLocked?: boolean;
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** null: not begun after all. */

@@ -19,7 +19,7 @@ const wash = (change: Partial<WashRecord> = {}): WashRecord =>
     status: 'planned',
     startMs: NOW - 2 * HOUR,
     minutes: 60,
-    handsId: 'helper',
+    workerId: 'helper',
     isLocked: true,
     startedMs: null,
     extras: ['underbody'],
@@ -177,7 +177,7 @@ describe('a wash that is done', () => {
     const record = await service().log(dto);
     expect(record).toMatchObject({
       status: 'done',
-      handsId: 'owner',
+      workerId: 'owner',
       isLocked: false,
       startedMs: null,
       predicted: null,

@@ -11,7 +11,7 @@ import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.d
 import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
 
 /** A wash that was never planned: by whom is not known, and nothing holds it in place. */
-const ALONE = { handsId: 'owner', isLocked: false, startedMs: null } as const;
+const ALONE = { workerId: 'owner', isLocked: false, startedMs: null } as const;
 
 /** A wash as it was done, from a form or from its run. */
 export type FinishedWash = Omit<DoneWashDto, 'found'> & { readonly found: WashFound };

@@ -11,7 +11,7 @@ export const useRenewCalendar = () =>
 
 export const useImportBusy = () =>
   useChange(
-    (body: { text: string; mode: ImportMode; calendar: string; handsId?: string }) =>
+    (body: { text: string; mode: ImportMode; calendar: string; workerId?: string }) =>
       ask<ImportReport<BusySpan>>('calendar/busy/import', { method: 'POST', body }),
     'calendar',
   );

@@ -128,16 +128,18 @@ export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 
 /** What takes changes back. */
 export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): WashChanges => ({
   remove: [...added, ...restored].map(({ id }) => id),
-  move: moved.map(({ before: { id, placeId, methodId, startMs, handsId, isLocked, extras, predicted } }) => ({
-    id,
-    placeId,
-    methodId,
-    startMs,
-    handsId,
-    isLocked,
-    extras,
-    ...(predicted?.isOwnWay ? { wayId: predicted.wayId } : {}),
-  })),
+  move: moved.map(
+    ({ before: { id, placeId, methodId, startMs, workerId, isLocked, extras, predicted } }) => ({
+      id,
+      placeId,
+      methodId,
+      startMs,
+      workerId,
+      isLocked,
+      extras,
+      ...(predicted?.isOwnWay ? { wayId: predicted.wayId } : {}),
+    }),
+  ),
   restore: removed.map(({ id }) => id),
 });
 

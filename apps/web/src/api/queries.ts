@@ -116,7 +116,7 @@ export function useChange<I, O>(
 
 export const usePlanWash = () =>
   useChange(
-    (slot: CellQuery & { handsId?: string }) => ask<WashRecord>('washes', { method: 'POST', body: slot }),
+    (slot: CellQuery & { workerId?: string }) => ask<WashRecord>('washes', { method: 'POST', body: slot }),
     'washes',
   );
 export const useMoveWash = () =>
@@ -225,7 +225,7 @@ export interface SettingsChange {
   readonly prices?: Record<string, number>;
   readonly display?: Partial<Settings['display']>;
   readonly timeZone?: string;
-  readonly hands?: Settings['hands'];
+  readonly workers?: Settings['workers'];
   readonly season?: Record<string, number>;
   /** Prices that change, by method and body, and by job; null takes one off. */
   readonly priceList?: {

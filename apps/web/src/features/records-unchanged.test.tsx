@@ -93,7 +93,7 @@ const PRODUCT: Product = {
   mostParts: 3,
   capMl: null,
   carMl: null,
-  dwell: { from: 2, to: 4 },
+  dwell: { minMinutes: 2, maxMinutes: 4 },
   lowestWorkC: 4.4,
   lowestStoreC: 1,
   keptIn: 'van',

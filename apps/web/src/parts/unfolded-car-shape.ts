@@ -23,10 +23,10 @@ const PROPORTIONS: Readonly<Record<BodyClass, Proportions>> = {
 const WIDTH = 78;
 const GAP = 7;
 const BUMPER = 22;
-const WHEEL_SHARE = 0.23;
-const ARCH_SHARE = 0.37;
-const TRIM_SHARE = 0.1;
-const UPPER_SHARE = 0.5;
+const WHEEL_FRACTION = 0.23;
+const ARCH_FRACTION = 0.37;
+const TRIM_FRACTION = 0.1;
+const UPPER_FRACTION = 0.5;
 
 export interface Area {
   readonly zone: CarZone;
@@ -84,8 +84,8 @@ function strip({ joinY, away, length, height }: Flank, from: number, to: number)
 /** Half a ring over a wheel: the arch. */
 function arch({ joinY, away, height }: Flank, x: number): string {
   const sill = joinY + away * height;
-  const outer = height * ARCH_SHARE;
-  const inner = height * WHEEL_SHARE + 1.5;
+  const outer = height * ARCH_FRACTION;
+  const inner = height * WHEEL_FRACTION + 1.5;
   const over = away === 1 ? 1 : 0;
   return `M${x - outer} ${sill}A${outer} ${outer} 0 0 ${over} ${x + outer} ${sill}H${x + inner}A${inner} ${inner} 0 0 ${1 - over} ${x - inner} ${sill}z`;
 }
@@ -95,8 +95,8 @@ function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string 
   const at = (share: number): number => joinY + away * height * share;
   const axles = [length * 0.19, length * 0.8] as const;
   const sill = at(1);
-  const waist = UPPER_SHARE;
-  const belt = waist + TRIM_SHARE;
+  const waist = UPPER_FRACTION;
+  const belt = waist + TRIM_FRACTION;
   const windows = strip({ ...flank, length: length * 0.46 }, 0.1, 0.38).replace('M0 ', `M${length * 0.27} `);
   const areas: Area[] = [
     { zone: `upper-${side}`, path: strip(flank, 0, waist), labelX: length * 0.16, labelY: at(waist / 2) },
@@ -110,12 +110,12 @@ function flankAreas(flank: Flank): { areas: Area[]; trim: string; glass: string 
       zone: `arches-${side}`,
       path: axles.map((x) => arch(flank, x)).join(''),
       // Ahead of the rear wheel, which would cover it.
-      labelX: axles[1] - (height * (ARCH_SHARE + WHEEL_SHARE)) / 2,
+      labelX: axles[1] - (height * (ARCH_FRACTION + WHEEL_FRACTION)) / 2,
       labelY: at(0.84),
     },
     {
       zone: `wheels-${side}`,
-      path: axles.map((x) => disc(x, sill, height * WHEEL_SHARE)).join(''),
+      path: axles.map((x) => disc(x, sill, height * WHEEL_FRACTION)).join(''),
       labelX: axles[0],
       labelY: sill,
     },
@@ -151,7 +151,7 @@ export function unfoldedShape(
   const right = flankAreas({ side: 'right', joinY: rightEdge, away: 1, length, height });
   const inset = 5;
   const middleY = topY + WIDTH / 2;
-  const wheel = height * WHEEL_SHARE;
+  const wheel = height * WHEEL_FRACTION;
   const frontX = -GAP;
   const rearX = length + GAP;
   const isBehind = underbody === 'behind';

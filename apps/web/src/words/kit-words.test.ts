@@ -20,7 +20,7 @@ it.each([
 );
 
 it('a dwell is told as a span, and as none', () => {
-  expect(dwellRangeText({ dwell: { from: 3, to: 12 } }, format)).toBe('3.0 min to 12 min');
+  expect(dwellRangeText({ dwell: { minMinutes: 3, maxMinutes: 12 } }, format)).toBe('3.0 min to 12 min');
   expect(dwellRangeText({ dwell: null }, format)).toBe('none');
 });
 

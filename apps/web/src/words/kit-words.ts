@@ -16,7 +16,7 @@ export function strengthText({
 }
 
 export const dwellRangeText = ({ dwell }: Pick<Product, 'dwell'>, format: Format): string =>
-  dwell ? `${format.minutes(dwell.from)} to ${format.minutes(dwell.to)}` : 'none';
+  dwell ? `${format.minutes(dwell.minMinutes)} to ${format.minutes(dwell.maxMinutes)}` : 'none';
 
 /** What there is of a piece of gear, and what of it is left. */
 export function gearText(gear: Gear, format: Format): string {

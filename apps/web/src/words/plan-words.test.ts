@@ -36,10 +36,10 @@ describe('what the forecasts say', () => {
 });
 
 it('what to turn to is told with the share in which it holds', () => {
-  const fallback = (savesShare: number): Fallback =>
+  const fallback = (savesFraction: number): Fallback =>
     ({
       window: { startMs: DAY, placeId: 'bay', methodId: 'bay-touch-free' },
-      savesShare,
+      savesFraction,
     }) as unknown as Fallback;
   expect(fallbackText(fallback(1), PLACES, format)).toMatch(
     /^If it closes: Wed, Jan 14, 10:00, Corner bay, .+\.$/,
@@ -55,8 +55,8 @@ describe('why a wash stands in no plan', () => {
   it.each<readonly [UnplannedReason, string | RegExp]>([
     [{ kind: 'no-window', limiting: null }, 'nothing goes'],
     [{ kind: 'no-window', limiting: closed }, 'nothing goes: closed at this hour'],
-    [{ kind: 'members', failingShare: 0.35 }, 'every start fails in at least 35 % of the forecasts'],
-    [{ kind: 'hands' }, 'nobody has time while it goes'],
+    [{ kind: 'members', failingFraction: 0.35 }, 'every start fails in at least 35 % of the forecasts'],
+    [{ kind: 'workers' }, 'nobody has time while it goes'],
     [{ kind: 'room' }, 'other washes fill the place while it goes'],
     [{ kind: 'car-away' }, 'it goes only while the car cannot be had'],
     [{ kind: 'no-product', methodId: 'bay-touch-free' }, /^no product is left for ./],
@@ -73,7 +73,7 @@ describe('why a wash stands in no plan', () => {
 });
 
 it('more hands are told by their day, more room by its place and day', () => {
-  expect(reliefText({ kind: 'hands', dayMs: DAY }, PLACES, format)).toBe(
+  expect(reliefText({ kind: 'workers', dayMs: DAY }, PLACES, format)).toBe(
     'Another pair of hands on Wed, Jan 14, 8 to 18',
   );
   expect(reliefText({ kind: 'room', placeId: 'bay', dayMs: DAY }, PLACES, format)).toBe(

@@ -30,11 +30,11 @@ export function chanceText(failures: MemberFailures): string {
 }
 
 /** What to turn to if the window closes. */
-export function fallbackText({ window, savesShare }: Fallback, places: Named, format: Format): string {
+export function fallbackText({ window, savesFraction }: Fallback, places: Named, format: Format): string {
   const where = `${format.dayTime(window.startMs)}, ${nameOf(places, window.placeId)}, ${methodName(window.methodId)}`;
-  return savesShare === 1
+  return savesFraction === 1
     ? `If it closes: ${where}.`
-    : `If it closes: ${where}; holds in ${format.share(savesShare)} of the cases in which this fails.`;
+    : `If it closes: ${where}; holds in ${format.share(savesFraction)} of the cases in which this fails.`;
 }
 
 /** Why a wash that is wanted stands in no plan. */
@@ -43,8 +43,8 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
     case 'no-window':
       return reason.limiting ? `nothing goes: ${findingText(reason.limiting, format)}` : 'nothing goes';
     case 'members':
-      return `every start fails in at least ${format.share(reason.failingShare)} of the forecasts`;
-    case 'hands':
+      return `every start fails in at least ${format.share(reason.failingFraction)} of the forecasts`;
+    case 'workers':
       return 'nobody has time while it goes';
     case 'room':
       return 'other washes fill the place while it goes';
@@ -61,7 +61,7 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
 
 /** What there could be more of. */
 export function reliefText(relief: PlanRelief, places: Named, format: Format): string {
-  return relief.kind === 'hands'
+  return relief.kind === 'workers'
     ? `Another pair of hands on ${format.dayShort(relief.dayMs)}, 8 to 18`
     : `Room for another car at ${nameOf(places, relief.placeId)}${relief.dayMs === null ? '' : ` on ${format.dayShort(relief.dayMs)}`}`;
 }

@@ -8,8 +8,8 @@ const text = (change: Partial<NonNullable<RunStep['dwell']>> | null): string | n
   dwellText(
     {
       dwell: change && {
-        fromMinutes: 3,
-        toMinutes: 8,
+        minMinutes: 3,
+        maxMinutes: 8,
         cutBy: null,
         cutAs: null,
         isTooShort: false,
@@ -24,20 +24,20 @@ describe('how long a product works', () => {
     [null, null],
     [{}, 'dwell 3.0 min to 8.0 min'],
     [
-      { cutBy: 'roof', cutAs: 'freezes', toMinutes: 5 },
+      { cutBy: 'roof', cutAs: 'freezes', maxMinutes: 5 },
       'dwell 3.0 min to 5.0 min, cut by the roof, where it freezes',
     ],
-    [{ cutBy: 'roof', toMinutes: 5 }, 'dwell 3.0 min to 5.0 min, cut by the roof, where it dries'],
+    [{ cutBy: 'roof', maxMinutes: 5 }, 'dwell 3.0 min to 5.0 min, cut by the roof, where it dries'],
     [
-      { cutBy: 'roof', cutAs: 'dries', toMinutes: 2, isTooShort: true },
+      { cutBy: 'roof', cutAs: 'dries', maxMinutes: 2, isTooShort: true },
       'dries on the roof after 2.0 min, and wants 3.0 min: smaller parts, or wet it again',
     ],
     [
-      { cutBy: 'roof', cutAs: 'freezes', toMinutes: 0.1, isTooShort: true },
+      { cutBy: 'roof', cutAs: 'freezes', maxMinutes: 0.1, isTooShort: true },
       'freezes on the roof at once and then does nothing: rinse warm first, or leave it out',
     ],
     [
-      { cutBy: 'roof', cutAs: 'freezes', toMinutes: 0.2, isTooShort: true },
+      { cutBy: 'roof', cutAs: 'freezes', maxMinutes: 0.2, isTooShort: true },
       'freezes on the roof after 0.2 min and then does nothing: rinse warm first, or leave it out',
     ],
   ] as const)('%o', (change, expected) => {

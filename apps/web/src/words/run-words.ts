@@ -143,10 +143,10 @@ export function dwellText({ dwell }: Pick<RunStep, 'dwell'>, format: Format): st
   const panel = dwell.cutBy ? `the ${PANEL_NAMES[dwell.cutBy]}` : '';
   // Frozen foam does nothing, and what is lost is only its dwell: the rinse behind it is warm.
   if (dwell.isTooShort && dwell.cutAs === 'freezes')
-    return `freezes on ${panel} ${dwell.toMinutes < AT_ONCE_MINUTES ? 'at once' : `after ${format.minutes(dwell.toMinutes)}`} and then does nothing: rinse warm first, or leave it out`;
+    return `freezes on ${panel} ${dwell.maxMinutes < AT_ONCE_MINUTES ? 'at once' : `after ${format.minutes(dwell.maxMinutes)}`} and then does nothing: rinse warm first, or leave it out`;
   if (dwell.isTooShort)
-    return `${dwell.cutAs ?? 'dries'} on ${panel} after ${format.minutes(dwell.toMinutes)}, and wants ${format.minutes(dwell.fromMinutes)}: smaller parts, or wet it again`;
-  const span = `dwell ${format.minutes(dwell.fromMinutes)} to ${format.minutes(dwell.toMinutes)}`;
+    return `${dwell.cutAs ?? 'dries'} on ${panel} after ${format.minutes(dwell.maxMinutes)}, and wants ${format.minutes(dwell.minMinutes)}: smaller parts, or wet it again`;
+  const span = `dwell ${format.minutes(dwell.minMinutes)} to ${format.minutes(dwell.maxMinutes)}`;
   return dwell.cutBy ? `${span}, cut by ${panel}, where it ${dwell.cutAs ?? 'dries'}` : span;
 }
 

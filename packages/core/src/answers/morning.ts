@@ -4,7 +4,7 @@ import { windChill } from '../air/index.js';
 
 import { localTime, minutesOpen } from '../place/index.js';
 import { type AskMembers, PLAN_SLOT_MINUTES, type VehicleMorning, vehicleMorning } from '../plan/index.js';
-import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import { everyHour, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { type SeasonJobRow, shopSeasonJobs } from '../season/index.js';
 import {
   type CarState,
@@ -15,7 +15,7 @@ import {
   carStateOf,
 } from '../shop/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { bandJudges, everyHour, memberAsker, verdictGrid } from '../verdict/index.js';
+import { bandJudges, memberAsker, verdictGrid } from '../verdict/index.js';
 import { type WeatherHour, startOfHourMs } from '../weather/index.js';
 
 /** What a plan looks ahead. */
@@ -34,7 +34,7 @@ function workingHours({ facts, weather, timeZone }: OfNotes): number[] {
     const starts = Array.from({ length: MS_PER_HOUR / SLOT_MS }, (_, i) =>
       localTime(atMs + i * SLOT_MS, timeZone),
     );
-    return facts.hands.some(({ hours }) => starts.some((at) => minutesOpen(hours, at) > 0));
+    return facts.workers.some(({ hours }) => starts.some((at) => minutesOpen(hours, at) > 0));
   });
 }
 

@@ -113,7 +113,7 @@ function planRequest(question: OfCars, tools: Tools): PlanRequest {
     places: question.places,
     prices: question.prices,
     restMinutes: house.numbers.restMinutes,
-    tolerableShare: limits.tolerableBlockedShare,
+    tolerableFraction: limits.tolerableBlockedFraction,
     timeZone: question.timeZone,
     nowMs: question.nowMs,
     horizonMs: weather.fromMs + planHours(weather) * MS_PER_HOUR,

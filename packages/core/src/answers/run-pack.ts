@@ -25,7 +25,7 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   const weather = new PlaceWeather(calendar, control);
   const hours = Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
     const atMs = startOfHourMs(startMs) + i * MS_PER_HOUR;
-    const site = weather.siteHour(atMs);
+    const site = weather.placeHour(atMs);
     const outdoors = control.hours[Math.floor((atMs - control.fromMs) / MS_PER_HOUR)];
     if (!site || !outdoors) return null;
     return { site, outdoors };

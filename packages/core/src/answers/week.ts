@@ -1,3 +1,4 @@
+import { everyHour } from '../quantity/index.js';
 import type { Tools } from './tools.js';
 
 import type { RoadState } from '../road/index.js';
@@ -11,7 +12,7 @@ import {
   standsAt,
   surroundingsOf,
 } from '../shop/index.js';
-import { type Band, type GridRequest, NightAir, everyHour, verdictGrid } from '../verdict/index.js';
+import { type Band, type GridRequest, NightAir, verdictGrid } from '../verdict/index.js';
 
 /** A week of starts; the forecast reaches beyond it so that long washes and nights are covered. */
 export const WEEK_HOURS = 168;

@@ -19,9 +19,9 @@ const LONGEST_FROZEN_STEP_SECONDS = 600;
 /** A phase change that keeps starting over still moves on by this much. */
 const LEAST_PHASE_STEP_SECONDS = 2;
 /** With dissolved solids the strength follows the water, which may change by this share in one step. */
-const STEP_WATER_SHARE = 0.05;
+const STEP_WATER_FRACTION = 0.05;
 /** Of plain water this share may leave in one step: how much is still there when ice forms decides how cold it gets. */
-const STEP_PLAIN_SHARE = 0.2;
+const STEP_PLAIN_FRACTION = 0.2;
 /** The last of it is not halved for ever. */
 const LEAST_DRYING_STEP_SECONDS = 4;
 
@@ -240,7 +240,7 @@ export class FilmRun {
   private stepByWater({ evaporation }: Rates, longest: number): number {
     if (evaporation === 0) return longest;
     const isBrine = !this.store.isPure;
-    const share = isBrine ? STEP_WATER_SHARE : STEP_PLAIN_SHARE;
+    const share = isBrine ? STEP_WATER_FRACTION : STEP_PLAIN_FRACTION;
     const least = isBrine ? 1 : LEAST_DRYING_STEP_SECONDS * this.stepScale;
     return Math.max(least, (share * this.stepScale * this.waterKg) / Math.abs(evaporation));
   }

@@ -76,9 +76,9 @@ function storeFor({ material, brine, filmGramsPerM2 }: FilmInput): WaterStore {
 
 /** The film at its start, ready to be stepped; filmGramsPerM2 counts brine, so its solids are taken off the water. */
 export function startFilm(input: FilmInput, stepScale = 1): FilmRun {
-  const waterShare = 1 - (input.brine?.massPercent ?? 0) / 100;
+  const waterFraction = 1 - (input.brine?.massPercent ?? 0) / 100;
   return new FilmRun(storeFor(input), new PanelClimate(input), {
-    waterKg: (input.filmGramsPerM2 / 1000) * waterShare,
+    waterKg: (input.filmGramsPerM2 / 1000) * waterFraction,
     tempC: input.startTempC,
     stepScale,
   });

@@ -78,7 +78,7 @@ describe('what takes a product off', () => {
 });
 
 describe('what nothing rinses', () => {
-  const dwell = { from: 1, to: 4 } as WashStep['dwell'];
+  const dwell = { minMinutes: 1, maxMinutes: 4 } as WashStep['dwell'];
   const laid = (id: WashStepId, groups: readonly Group[], inUsePh: number | null = 8) => ({
     id,
     groups,

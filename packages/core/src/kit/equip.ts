@@ -160,7 +160,10 @@ function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashS
   if (!dwell || !step.dwell) return { ...step, litres, product };
   const minutes = step.hasOwnMinutes
     ? step.minutes
-    : Math.max(Math.min(LEAST_MINUTES, step.minutes), step.minutes + dwell.from - step.dwell.from);
+    : Math.max(
+        Math.min(LEAST_MINUTES, step.minutes),
+        step.minutes + dwell.minMinutes - step.dwell.minMinutes,
+      );
   return { ...step, litres, product, dwell, minutes };
 }
 

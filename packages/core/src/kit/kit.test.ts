@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import {
   inWay,
   type Method,
@@ -228,11 +228,15 @@ describe('what the bottle decides of a method', () => {
 
   it('is its dwell, which takes longer or shorter by so much', () => {
     const plain = methodWith('bay-touch-free');
-    const slow = methodWith('bay-touch-free', { products: [{ ...FOAM, dwell: { from: 5, to: 10 } }] });
+    const slow = methodWith('bay-touch-free', {
+      products: [{ ...FOAM, dwell: { minMinutes: 5, maxMinutes: 10 } }],
+    });
     expect(minutesOf(slow, 'foam')).toBe(minutesOf(plain, 'foam') + 2);
     expect(slow.minutes).toBe(plain.minutes + 2);
-    expect(slow.steps.find(({ id }) => id === 'foam')?.dwell).toEqual({ from: 5, to: 10 });
-    const quick = methodWith('bay-touch-free', { products: [{ ...FOAM, dwell: { from: 0, to: 2 } }] });
+    expect(slow.steps.find(({ id }) => id === 'foam')?.dwell).toEqual({ minMinutes: 5, maxMinutes: 10 });
+    const quick = methodWith('bay-touch-free', {
+      products: [{ ...FOAM, dwell: { minMinutes: 0, maxMinutes: 2 } }],
+    });
     expect(minutesOf(quick, 'foam')).toBe(1);
   });
 
@@ -241,7 +245,7 @@ describe('what the bottle decides of a method', () => {
       ...DEFAULT_HOUSE,
       variants: { 'bay-touch-free': { steps: [{ key: 'foam-0', minutes: 7, note: '' }], leftOut: [] } },
     };
-    const products = [{ ...FOAM, dwell: { from: 5, to: 10 } }];
+    const products = [{ ...FOAM, dwell: { minMinutes: 5, maxMinutes: 10 } }];
     expect(minutesOf(methodWith('bay-touch-free', { house, products }), 'foam')).toBe(7);
   });
 
@@ -281,7 +285,7 @@ describe('what the bottle decides of a method', () => {
   });
 
   it('is the time that it needs on every part of the car, however small', () => {
-    const dwell = { from: 3, to: 8 };
+    const dwell = { minMinutes: 3, maxMinutes: 8 };
     const whole = methodWith('bay-contact', { products: [{ ...FOAM, dwell }] });
     const parts = inWay(whole, wayOf(whole, 'soap-two-panels'));
     const foams = parts.steps.filter(({ id }) => id === 'foam');

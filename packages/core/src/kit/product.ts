@@ -1,3 +1,4 @@
+import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 
 export const KEPT_IN = ['van', 'indoors'] as const;
@@ -27,7 +28,7 @@ export interface Product {
   /** Neat product that one saloon takes of it, mL, as the shop found; null: by practice. */
   readonly carMl: number | null;
   /** Shortest and longest dwell of the label, minutes; null: it does not dwell, or the label is silent. */
-  readonly dwell: { readonly from: number; readonly to: number } | null;
+  readonly dwell: MinutesRange | null;
   /** Below this it does not work, °C; null: the label is silent. */
   readonly lowestWorkC: number | null;
   /** Below this it freezes or falls apart, °C; null: it may freeze. */

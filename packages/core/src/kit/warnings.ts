@@ -14,7 +14,7 @@ export interface KitWarnings {
 }
 
 /** From this share of its life on a filter is told (judgement). */
-const NEARLY_SPENT_SHARE = 0.85;
+const NEARLY_SPENT_FRACTION = 0.85;
 const CLOTHS: ReadonlySet<Gear['kind']> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
 
 /**
@@ -35,7 +35,7 @@ export function kitWarnings({ products, gear }: Kit, coldestC: number | null): K
         coldestC < lowestStoreC,
     ),
     spent: gear.flatMap((one) => {
-      if (one.lifeLitres === null || one.litresUsed < NEARLY_SPENT_SHARE * one.lifeLitres) return [];
+      if (one.lifeLitres === null || one.litresUsed < NEARLY_SPENT_FRACTION * one.lifeLitres) return [];
       return [{ gear: one, litresLeft: Math.max(0, one.lifeLitres - one.litresUsed) }];
     }),
     laundry: gear.filter(({ kind, count, cleanCount }) => CLOTHS.has(kind) && cleanCount * 2 < count),

@@ -3,13 +3,13 @@ import { saturationOverWaterPa } from '../air/index.js';
 import { lowEdges, runSteps, stepsAround, type WetCase, wetEdges } from '../run/index.js';
 import { driveOf } from '../method/index.js';
 import { panelsOf } from '../vehicle/index.js';
-import { panelAir, type SiteHour, surfaceOf } from '../wash/index.js';
+import { panelAir, type PlaceHour, surfaceOf } from '../wash/index.js';
 import type { EdgesNow, Latest } from './run-moment.js';
 import { keyedSteps, type RunPack } from './run-pack.js';
 import type { Reading } from './run-state.js';
 
 /** Air at the place as it was measured: what it holds of vapour stays, and what is overhead shifts with it. */
-function withAir(site: SiteHour, airTempC: number): SiteHour {
+function withAir(site: PlaceHour, airTempC: number): PlaceHour {
   const { air } = site;
   const byK = airTempC - air.airTempC;
   const vapourPa = air.relHumidityFraction * saturationOverWaterPa(air.airTempC);
@@ -26,7 +26,7 @@ function withAir(site: SiteHour, airTempC: number): SiteHour {
 }
 
 /** The hour that a phone has for this instant: its own, or the last one known before it; null: none. */
-function hourAt(pack: Pick<RunPack, 'hours' | 'fromMs'>, nowMs: number): SiteHour | null {
+function hourAt(pack: Pick<RunPack, 'hours' | 'fromMs'>, nowMs: number): PlaceHour | null {
   const at = Math.max(0, Math.floor((nowMs - pack.fromMs) / MS_PER_HOUR));
   const hour = pack.hours.slice(0, at + 1).findLast((one) => one !== null);
   return hour?.site ?? null;
@@ -69,7 +69,7 @@ export function edgesNow(
     ...stepsAround({ vehicle, place, method, site }, pack.sheet.preparation.mixes),
   });
   const keys = keyedSteps({ steps }).flatMap(({ key, step }): [string, Latest][] =>
-    step.dwell ? [[key, { minutes: step.dwell.toMinutes, ends: step.dwell.cutAs ?? 'label' }]] : [],
+    step.dwell ? [[key, { minutes: step.dwell.maxMinutes, ends: step.dwell.cutAs ?? 'label' }]] : [],
   );
   return { edges: rinse, latest: Object.fromEntries(keys) };
 }

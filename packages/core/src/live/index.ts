@@ -1,6 +1,7 @@
 export * from './run-action.js';
 export * from './run-action-schema.js';
 export * from './run-pack.js';
+export * from './older-names.js';
 export * from './run-state.js';
 export * from './run-moment.js';
 export * from './edges-now.js';

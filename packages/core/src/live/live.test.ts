@@ -121,7 +121,7 @@ describe('dwell timers', () => {
     const latest = { [foam]: { minutes: 5, ends: 'freezes' as const } };
     const { dwells } = momentAt(phone, 220, { ...AS_MADE, latest });
     expect(dwells.map(({ seconds }) => seconds)).toEqual([120, 60]);
-    const from = (PACK.sheet.steps.find(({ id }) => id === 'foam')?.dwell?.fromMinutes ?? 0) * 60;
+    const from = (PACK.sheet.steps.find(({ id }) => id === 'foam')?.dwell?.minMinutes ?? 0) * 60;
     expect(dwells[0]).toMatchObject({ earliestInSeconds: from - 120, latestInSeconds: 180, ends: 'freezes' });
   });
 

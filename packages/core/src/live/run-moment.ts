@@ -107,7 +107,7 @@ export function meterMoment(
 }
 
 /** Longest by the label; of a sheet that does not tell it, what was shown there. */
-const labelMinutes = ({ labelMinutes: own, toMinutes }: StepDwell): number => own ?? toMinutes;
+const labelMinutes = ({ labelMinutes: own, maxMinutes }: StepDwell): number => own ?? maxMinutes;
 
 function dwellMoment(
   timer: DwellTimer,
@@ -132,7 +132,7 @@ function dwellMoment(
     timer,
     step,
     seconds,
-    earliestInSeconds: step.step.dwell.fromMinutes * 60 - seconds,
+    earliestInSeconds: step.step.dwell.minMinutes * 60 - seconds,
     latestInSeconds: Math.min(labelSeconds, wetSeconds),
     ends: labelSeconds <= wetSeconds ? 'label' : latest.ends,
     isComingOff: state.steps.some((one) => one.state === 'running' && takesOff(one.step, step.step)),
@@ -244,7 +244,7 @@ export function runMoment(
   const shown =
     tariff && paid ? meterMoment(tariff, state.meter, { nowMs, estimateMinor: meterMinor }) : null;
   const latestOf = (one: LiveStep): Latest =>
-    now.latest[one.key] ?? { minutes: one.step.dwell?.toMinutes ?? Infinity, ends: 'label' };
+    now.latest[one.key] ?? { minutes: one.step.dwell?.maxMinutes ?? Infinity, ends: 'label' };
   const current = state.steps.find((one) => one.state === 'running') ?? null;
   return {
     current,

@@ -4,12 +4,12 @@ import type { Finding, Limits } from '../rules/index.js';
 import type { RunSheet } from '../run/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import type { HourFrom, SiteHour, WashHours } from '../wash/index.js';
+import type { HourFrom, PlaceHour, WashHours } from '../wash/index.js';
 import type { WeatherHour } from '../weather/index.js';
 
 /** Air and light at the place in one hour, as it travels; null: nobody knows that hour. */
 export interface PackHour {
-  readonly site: SiteHour;
+  readonly site: PlaceHour;
   readonly outdoors: WeatherHour;
 }
 

@@ -34,7 +34,7 @@ const mix = (productId: string, role: string, inUsePh: number, ml: number) => ({
 });
 
 const STEPS = [
-  step('foam', 4, { mix: mix('foam', 'alkaline-pre-wash', 11, 50), dwell: { fromMinutes: 2, toMinutes: 6 } }),
+  step('foam', 4, { mix: mix('foam', 'alkaline-pre-wash', 11, 50), dwell: { minMinutes: 2, maxMinutes: 6 } }),
   step('rinse', 6, { onMeter: true }),
   step('contact', 20, { contact: true }),
   step('final-rinse', 4, { onMeter: true, stopsMeter: true, litres: 25 }),
@@ -254,7 +254,7 @@ describe('the meter that is pressed twice', () => {
 describe('acid and alkali on the car', () => {
   const acid = step('wheels', 3, {
     mix: mix('acid', 'wheel-cleaner', 2, 100),
-    dwell: { fromMinutes: 1, toMinutes: 2 },
+    dwell: { minMinutes: 1, maxMinutes: 2 },
     groups: ['lower'],
   });
   const of = pack({ steps: [STEPS[0], acid, STEPS[1]] });

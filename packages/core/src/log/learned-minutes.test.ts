@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
 import { inWay, shopMethod, wayOf, type WayId } from '../method/index.js';
 import { VEHICLE } from '../testing/shop.js';
 import { type LearnCase, learnedMinutes, withLearned } from './index.js';
@@ -12,7 +12,7 @@ const VEHICLES = [
 interface Ran {
   readonly vehicleId?: string;
   readonly placeId?: string;
-  readonly handsId?: string;
+  readonly workerId?: string;
   readonly wayId?: WayId;
   /** How many times as long as counted, by step. */
   readonly times?: Readonly<Record<string, number>>;
@@ -23,7 +23,7 @@ interface Ran {
 const ran = ({
   vehicleId = 'saloon',
   placeId = 'bay',
-  handsId = 'me',
+  workerId = 'me',
   wayId = 'whole',
   times = {},
   skipped = [],
@@ -43,7 +43,7 @@ const ran = ({
   return {
     vehicleId,
     placeId,
-    handsId,
+    workerId,
     methodId: 'bay-contact',
     status: 'done',
     predicted: { wayId },
@@ -93,9 +93,9 @@ describe('minutes that runs tell of', () => {
     const quick = { times: { contact: 0.5 } };
     const [found] = learned([
       ran({ ...slow, placeId: 'unit' }),
-      ran({ ...slow, placeId: 'unit', handsId: 'you' }),
-      ran({ ...slow, handsId: 'you' }),
-      ran({ ...quick, handsId: 'them' }),
+      ran({ ...slow, placeId: 'unit', workerId: 'you' }),
+      ran({ ...slow, workerId: 'you' }),
+      ran({ ...quick, workerId: 'them' }),
     ]);
     expect(found?.byPlace).toEqual({ unit: { runs: 2, minutes: 24 }, bay: { runs: 2, minutes: 16.5 } });
     expect(found?.byPerson).toEqual({ you: { runs: 2, minutes: 24 } });

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import {
   inWay,
   METHOD_IDS,
@@ -35,7 +35,7 @@ export interface LearnedMinutes extends LearnedOf {
 export interface LearnCase {
   readonly washes: readonly Pick<
     WashRecord,
-    'vehicleId' | 'placeId' | 'methodId' | 'handsId' | 'status' | 'predicted' | 'found'
+    'vehicleId' | 'placeId' | 'methodId' | 'workerId' | 'status' | 'predicted' | 'found'
   >[];
   readonly vehicles: readonly (Pick<Vehicle, 'bodyClass' | 'delicateWheels'> & { readonly id: string })[];
   readonly house: HouseRules;
@@ -124,7 +124,7 @@ function toldOf(methodId: MethodId, stepId: WashStepId, { washes, vehicles, hous
     const isInParts = run.steps.some(({ part }) => part !== undefined);
     const method = isInParts ? inWay(plain, wayOf(plain, wash.predicted?.wayId ?? null)) : plain;
     const ratio = ratioOf(stepId, run, method.steps);
-    const { placeId, handsId: person } = wash;
+    const { placeId, workerId: person } = wash;
     return ratio === null ? [] : [{ ratio, placeId, person, body: vehicle.bodyClass }];
   });
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import type { BottleLevel } from '../kit/index.js';
 import { sizeFactor } from '../method/index.js';
 import { VEHICLE } from '../testing/shop.js';

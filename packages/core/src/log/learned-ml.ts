@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { BottleLevel, Product } from '../kit/index.js';
 import { sizeFactor } from '../method/index.js';
 import type { Vehicle } from '../vehicle/index.js';

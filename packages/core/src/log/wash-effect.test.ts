@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { inWay, shopMethod, type WashStep, wayOf } from '../method/index.js';
 import { methodWith } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';

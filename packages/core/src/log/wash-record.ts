@@ -108,7 +108,7 @@ export interface WashRecord {
   readonly startMs: number;
   readonly minutes: number;
   /** Whose hands do it. */
-  readonly handsId: string;
+  readonly workerId: string;
   /** It stays where it is when the plan is made anew. */
   readonly isLocked: boolean;
   /** When it was begun; null: not yet, or not noted. */

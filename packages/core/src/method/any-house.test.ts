@@ -7,7 +7,7 @@ import {
   type HouseChoices,
   type HouseNumbers,
   type HouseRules,
-} from '../house/index.js';
+} from '../house-rules/index.js';
 import { dueState } from '../plan/index.js';
 import { DEFAULT_LIMITS, RULES, type Situation } from '../rules/index.js';
 import { CLEAN } from '../soil/index.js';
@@ -90,7 +90,9 @@ describe('a method in any house', () => {
     expect(
       wrong(({ steps }) => {
         const ids = steps.map(({ id, groups }) => `${id} ${groups.join()}`);
-        const odd = steps.some(({ minutes, dwell }) => !(minutes > 0) || (dwell && dwell.from > dwell.to));
+        const odd = steps.some(
+          ({ minutes, dwell }) => !(minutes > 0) || (dwell && dwell.minMinutes > dwell.maxMinutes),
+        );
         return odd || new Set(ids).size !== ids.length;
       }),
     ).toEqual([]);

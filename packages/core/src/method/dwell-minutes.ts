@@ -7,7 +7,7 @@ import type { WashStep } from './wash-step.js';
  */
 export function longestMinutes({ product, dwell }: Pick<WashStep, 'product' | 'dwell'>): number | null {
   if (!product || product.from === 'site') return null;
-  return product.dwell?.to ?? (isStrong(product.inUsePh) ? (dwell?.to ?? null) : null);
+  return product.dwell?.maxMinutes ?? (isStrong(product.inUsePh) ? (dwell?.maxMinutes ?? null) : null);
 }
 
 /** How long must it stay to work, minutes? By the label, strong products without one as is usual for the step; 0: it works as it is rubbed in. */
@@ -17,5 +17,5 @@ export function shortestMinutes({
   contact,
 }: Pick<WashStep, 'product' | 'dwell' | 'contact'>): number {
   if (!product || product.from === 'site' || contact) return 0;
-  return product.dwell?.from ?? (isStrong(product.inUsePh) ? (dwell?.from ?? 0) : 0);
+  return product.dwell?.minMinutes ?? (isStrong(product.inUsePh) ? (dwell?.minMinutes ?? 0) : 0);
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { inWay, type Method, METHODS, shopMethod, washedBy, wayOf, waysOf } from './index.js';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { VEHICLE } from '../testing/shop.js';
 
 const method = (id: string): Method => shopMethod(id, DEFAULT_HOUSE, VEHICLE);

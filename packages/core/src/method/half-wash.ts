@@ -3,7 +3,7 @@ import type { Leftover, Method } from './method.js';
 import { sumOf } from './plain-sum.js';
 import { workAside } from './season-work.js';
 import { partsOf, piecesM2 } from './section.js';
-import { ofShare } from './step-share.js';
+import { ofFraction } from './step-share.js';
 import { removedBy, type WashStep } from './wash-step.js';
 import type { Half } from './way-id.js';
 import { wayOf } from './way.js';
@@ -29,7 +29,7 @@ function onHalf(step: WashStep, half: Half): WashStep | null {
   const wholeM2 = piecesM2(whole, step.groups);
   const share = wholeM2 > 0 ? piecesM2(whole, groups) / wholeM2 : 1;
   const removes = Object.fromEntries(groups.map((group) => [group, step.removes[group] ?? 0]));
-  return { ...ofShare(step, share), groups, removes };
+  return { ...ofFraction(step, share), groups, removes };
 }
 
 /** The method on one half of the car: it takes salt off there, and is no wash of the car's cadence. */

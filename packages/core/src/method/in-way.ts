@@ -4,10 +4,10 @@ import { productMinorOf } from './describe-method.js';
 import { onlyHalf } from './half-wash.js';
 import { sumOf } from './plain-sum.js';
 import { workAside } from './season-work.js';
-import { partShare, type Part, partsOf } from './section.js';
+import { partFraction, type Part, partsOf } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy, type WashStep } from './wash-step.js';
-import { ofShare } from './step-share.js';
+import { ofFraction } from './step-share.js';
 import type { Before, Way } from './way-id.js';
 import { elsewhereFrom, isBody, startOf, usualWay } from './way.js';
 
@@ -46,9 +46,9 @@ function beforeStep(steps: readonly WashStep[], before: Before): WashStep[] {
 
 /** A step on one part of the car. */
 function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | null {
-  const share = partShare(part, step.groups);
+  const share = partFraction(part, step.groups);
   if (share === 0) return null;
-  const done = ofShare(step, share);
+  const done = ofFraction(step, share);
   return { ...done, minutes: done.minutes + extraMinutes, part: part.id };
 }
 

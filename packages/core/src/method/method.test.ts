@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE, HOUSE_RULES, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, HOUSE_RULES, type HouseRules } from '../house-rules/index.js';
 import { gapWaterMl } from '../rules/index.js';
 import { houseWith, methodWith, VEHICLE } from '../testing/shop.js';
 import { BODY_CLASSES, type BodyClass, ZONE_GROUPS } from '../vehicle/index.js';
@@ -112,11 +112,11 @@ describe('house rules', () => {
       shopMethod('bay-touch-free', house).steps.find(({ id }) => id === 'foam');
     expect(foam(under({ foam: 'bottom-up' }))).toMatchObject({
       direction: 'bottom-up',
-      dwell: { from: 3, to: 8 },
+      dwell: { minMinutes: 3, maxMinutes: 8 },
     });
     expect(foam(under({ foam: 'top-down' }))).toMatchObject({
       direction: 'top-down',
-      dwell: { from: 4, to: 9 },
+      dwell: { minMinutes: 4, maxMinutes: 9 },
     });
   });
 

@@ -27,7 +27,7 @@ export type DriedBy = 'blow-and-towel' | 'towel' | 'blower';
 /** How water leaves: taken off by hand, or left to the machine's blower and the road. */
 export type Drying =
   | { readonly kind: 'wiped'; readonly by: DriedBy }
-  | { readonly kind: 'left'; readonly filmShare: number };
+  | { readonly kind: 'left'; readonly filmFraction: number };
 
 export const METHOD_NEEDS = ['tap', 'drain', 'own-bucket', 'own-foam', 'power', 'pressure'] as const;
 /** What the place must have or allow. */

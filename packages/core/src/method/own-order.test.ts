@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE, type Variant } from '../house/index.js';
+import { DEFAULT_HOUSE, type Variant } from '../house-rules/index.js';
 import { addableSteps, extraKey, extraOf, EXTRA_STEPS, shopMethod, stepKeys } from './index.js';
 
 const PLAIN = shopMethod('bay-contact', DEFAULT_HOUSE);

@@ -1,4 +1,4 @@
-import type { Variant } from '../house/index.js';
+import type { Variant } from '../house-rules/index.js';
 import { EXTRA_STEPS } from './data/methods.js';
 import type { WashStep } from './wash-step.js';
 

@@ -100,7 +100,7 @@ const LOW_PANELS: ReadonlySet<PanelId> = new Set(['left', 'right', 'front', 'rea
 const HIGH_PANELS: ReadonlySet<PanelId> = new Set(['roof', 'windscreen', 'bonnet', 'boot', 'left', 'right']);
 
 /** Share of a panel that work on these groups of zones goes over: each half of the body has its half of a flank (judgement). */
-export function reachedShare(groups: readonly ZoneGroup[], panel: PanelId): number {
+export function reachedFraction(groups: readonly ZoneGroup[], panel: PanelId): number {
   const isHigh = HIGH_PANELS.has(panel);
   const isLow = LOW_PANELS.has(panel);
   const each = isHigh && isLow ? 0.5 : 1;
@@ -109,17 +109,17 @@ export function reachedShare(groups: readonly ZoneGroup[], panel: PanelId): numb
 
 /** Does work on these groups of zones touch that panel? */
 export const touchesPanel = (groups: readonly ZoneGroup[], panel: PanelId): boolean =>
-  reachedShare(groups, panel) > 0;
+  reachedFraction(groups, panel) > 0;
 
 /** Surface that work on these groups goes over in one part, m² of a saloon: shares are the same on every body (judgement). */
 export const piecesM2 = (pieces: readonly Piece[], groups: readonly ZoneGroup[]): number =>
   pieces.reduce(
-    (sum, { panel, share }) => sum + share * reachedShare(groups, panel) * panelM2('saloon', panel),
+    (sum, { panel, share }) => sum + share * reachedFraction(groups, panel) * panelM2('saloon', panel),
     0,
   );
 
 /** Share of all that work on these groups goes over which lies in one part, 0–1. */
-export const partShare = (part: Part, groups: readonly ZoneGroup[]): number => {
+export const partFraction = (part: Part, groups: readonly ZoneGroup[]): number => {
   const all = piecesM2(piecesOf('whole-car'), groups);
   return all > 0 ? piecesM2(part.pieces, groups) / all : 0;
 };

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import { BODY_SIZE, type Vehicle } from '../vehicle/index.js';
 import { EXTRA_STEPS, METHODS, methodOf, STRIP_RINSE } from './data/methods.js';
 import { describeMethod, type MethodRow } from './describe-method.js';
@@ -50,7 +50,7 @@ const foamDirection: Edit = (row, { choices }) =>
     direction: choices.foam,
     dwell:
       choices.foam === 'top-down' && step.dwell
-        ? { from: step.dwell.from + 1, to: step.dwell.to + 1 }
+        ? { minMinutes: step.dwell.minMinutes + 1, maxMinutes: step.dwell.maxMinutes + 1 }
         : step.dwell,
     minutes: step.minutes + (choices.foam === 'top-down' ? 1 : 0),
   }));
@@ -117,7 +117,7 @@ const STRIP: WashStep = {
   litres: 4,
   contact: true,
   removes: {},
-  dwell: { from: 3, to: 5 },
+  dwell: { minMinutes: 3, maxMinutes: 5 },
 };
 const SEAL: WashStep = { ...STRIP, id: 'seal', minutes: 25, litres: 0, dwell: null };
 

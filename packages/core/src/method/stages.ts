@@ -20,7 +20,7 @@ export function driveOf({ steps, setUpMinutes }: Pick<Method, 'steps' | 'setUpMi
 }
 
 /** What is left on it when it drives on: nobody has dried it. */
-const WET: Drying = { kind: 'left', filmShare: 1 };
+const WET: Drying = { kind: 'left', filmFraction: 1 };
 
 /** What one place has of a wash that is done in two. */
 function stage(method: Method, steps: readonly WashStep[], isFirst: boolean): Method {

@@ -1,3 +1,4 @@
+import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 
 /** Out of what a product comes on to the car. */
@@ -34,7 +35,7 @@ export interface StepProduct {
   readonly because: ProductReason;
   readonly inUsePh: number;
   /** Of the label; null: the label is silent. */
-  readonly dwell: { readonly from: number; readonly to: number } | null;
+  readonly dwell: MinutesRange | null;
   /** Below this it does not work, °C; null: the label is silent. */
   readonly lowestWorkC: number | null;
   readonly capMl: number | null;

@@ -1,3 +1,4 @@
+import type { MinutesRange } from '../quantity/index.js';
 import type { PartId } from './section.js';
 import type { StepProduct } from './step-product.js';
 import type { ByGroup, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
@@ -60,7 +61,7 @@ export interface WashStep {
   /** Share of salt and film taken off each group that it names. */
   readonly removes: Partial<Record<ZoneGroup, number>>;
   /** Shortest and longest dwell in the cold, minutes; null where nothing dwells. */
-  readonly dwell: { readonly from: number; readonly to: number } | null;
+  readonly dwell: MinutesRange | null;
   readonly direction?: 'bottom-up' | 'top-down';
   /** In the shop's own words. */
   readonly note?: string;

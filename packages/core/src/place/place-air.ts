@@ -12,8 +12,8 @@ export interface PlaceAir {
 }
 
 /** Share of the 10 m wind at a panel, outdoors and in an open bay; a draught indoors (judgement). */
-const OUTDOOR_WIND_SHARE = 0.5;
-const BAY_WIND_SHARE = 0.3;
+const OUTDOOR_WIND_FRACTION = 0.5;
+const BAY_WIND_FRACTION = 0.3;
 const INDOOR_DRAUGHT = 0.1;
 /** An unheated garage follows the day's mean a little warmer and damper than outside (judgement). */
 const UNHEATED_WARMER_K = 3;
@@ -64,11 +64,11 @@ function indoorAir(climate: PlaceClimate & { kind: 'unheated' | 'heated' }, past
   };
 }
 
-function outdoorAir(hour: WeatherHour, windShare: number): PlaceAir {
+function outdoorAir(hour: WeatherHour, windFraction: number): PlaceAir {
   return {
     airTempC: hour.airTempC,
     relHumidityFraction: relHumidityFraction(hour),
-    airSpeedMetresPerSecond: hour.windMetresPerSecond * windShare,
+    airSpeedMetresPerSecond: hour.windMetresPerSecond * windFraction,
     skyTempC: skyTempC(hour),
   };
 }
@@ -87,9 +87,9 @@ export function placeAir(
   const { climate } = place;
   switch (climate.kind) {
     case 'outdoors':
-      return hours.map((hour) => hour && outdoorAir(hour, OUTDOOR_WIND_SHARE));
+      return hours.map((hour) => hour && outdoorAir(hour, OUTDOOR_WIND_FRACTION));
     case 'open-bay':
-      return hours.map((hour) => hour && outdoorAir(hour, BAY_WIND_SHARE));
+      return hours.map((hour) => hour && outdoorAir(hour, BAY_WIND_FRACTION));
     default: {
       const past = lagged(hours);
       return hours.map((hour, i) => {

@@ -25,7 +25,7 @@ const answer = (change: Partial<Answer> = {}): Answer =>
     findings: [],
     wayId: 'whole',
     placeC: null,
-    blockedShare: 0,
+    blockedFraction: 0,
     failures: null,
     ...change,
   }) as unknown as Answer;
@@ -39,7 +39,7 @@ describe('starts of an hour', () => {
       [5, 4, 3, 2, 1].map((worth) => alone(plain(9, worth, `m${worth}`))),
       ({ methodId }) => {
         names.push(methodId);
-        return answer({ blockedShare: methodId === 'm4' ? 0.9 : 0 });
+        return answer({ blockedFraction: methodId === 'm4' ? 0.9 : 0 });
       },
     );
     expect(names).toEqual(['m5', 'm4', 'm3', 'm2']);
@@ -84,10 +84,10 @@ describe('starts of an hour', () => {
     };
     const both = { ...withWork(wash), extras: plainExtras(['underbody', 'top-up']) };
     const [found] = ask([{ window: both, less: () => agreed, inWay: null }], ({ extras }) =>
-      answer({ standing: extras?.jobIds.includes('top-up') ? 'no' : 'go', blockedShare: null }),
+      answer({ standing: extras?.jobIds.includes('top-up') ? 'no' : 'go', blockedFraction: null }),
     );
     expect(found?.extras.jobIds).toEqual(['underbody']);
-    expect(found).toMatchObject({ verdict: 'go', blockedShare: null, isForemost: true });
+    expect(found).toMatchObject({ verdict: 'go', blockedFraction: null, isForemost: true });
   });
 
   it('go with their work in the way in which it was judged', () => {

@@ -7,7 +7,7 @@ import type { Window } from './window.js';
 /** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */
 function byWorth(limits: Limits): (a: Window, b: Window) => number {
   const rank = (window: Window): number =>
-    ((window.blockedShare ?? 0) > limits.tolerableBlockedShare ? 2 : 0) + (window.isWanted ? 0 : 1);
+    ((window.blockedFraction ?? 0) > limits.tolerableBlockedFraction ? 2 : 0) + (window.isWanted ? 0 : 1);
   return (a, b) => rank(a) - rank(b) || b.value.totalMinor - a.value.totalMinor;
 }
 
@@ -25,7 +25,7 @@ function ask(candidate: Candidate, askMembers: AskMembers): Candidate | Window {
   const { window, less, inWay } = candidate;
   const answer = askMembers(window);
   if (!answer) return { ...window, isForemost: true };
-  const { standing, limiting, findings, blockedShare, failures, wayId, placeC } = answer;
+  const { standing, limiting, findings, blockedFraction, failures, wayId, placeC } = answer;
   const hasGone = standing === 'go' || standing === 'go-if';
   // The longer visit was not looked at before.
   if (!hasGone && less) return less();
@@ -35,7 +35,7 @@ function ask(candidate: Candidate, askMembers: AskMembers): Candidate | Window {
     ({ level, ruleId }) => level === 'condition' && ruleId !== limiting.ruleId,
   );
   const verdict = hasGone ? standing : window.verdict;
-  return { ...asJudged, isForemost: true, verdict, limiting, otherConditions, blockedShare, failures };
+  return { ...asJudged, isForemost: true, verdict, limiting, otherConditions, blockedFraction, failures };
 }
 
 /** One hour's starts, the worthiest asked one after the other until enough of them hold. */
@@ -55,7 +55,7 @@ function askedInHour(candidates: Candidate[], { askMembers, limits }: Asking): W
       continue;
     }
     done.push(found);
-    if (found.isWash && (found.blockedShare ?? 0) <= limits.tolerableBlockedShare) holding += 1;
+    if (found.isWash && (found.blockedFraction ?? 0) <= limits.tolerableBlockedFraction) holding += 1;
   }
   return [...done, ...waiting.map(({ window }) => window)];
 }

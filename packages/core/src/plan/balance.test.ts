@@ -1,6 +1,6 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { everyHour, MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { EMPTY_SHELF } from '../kit/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { inWay, METHOD_IDS, methodOf, wayOf } from '../method/index.js';
@@ -9,7 +9,7 @@ import { carLife, compileLife, runLedger, surroundings } from '../salt/index.js'
 import { CLEAN } from '../soil/index.js';
 import { BAY, bottle, circumstances, DRIVE, HEATED_UNIT, methodWith, VEHICLE } from '../testing/shop.js';
 import { EVEN_WEEK } from '../vehicle/index.js';
-import { everyHour, placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
+import { placeSites, verdictGrid, type WeatherSpan } from '../verdict/index.js';
 import { COLD_LAKE_PORT, simulateWeather } from '../weather/index.js';
 import { balance, DEFAULT_PRICES, seasonCadence, washCost } from './index.js';
 

@@ -1,5 +1,5 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { Leftover, Media, WayId } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { type Finding, gapWaterMl, gradeAtContact, type Limits } from '../rules/index.js';
@@ -20,7 +20,7 @@ export interface BalanceRow {
   /** The one number that rules it out, or is nearest to doing so. */
   readonly limiting: Finding;
   readonly untilMs: number | null;
-  readonly blockedShare: number | null;
+  readonly blockedFraction: number | null;
   readonly removes: ByGroup;
   /** Salt left by zone, g/m². */
   readonly left: readonly ZoneSalt[];
@@ -103,7 +103,7 @@ export function balance(input: BalanceCase): BalanceRow[] {
         verdict: band.refusal ? 'no' : (cell?.verdict ?? 'unknown'),
         limiting,
         untilMs: cell?.untilMs ?? null,
-        blockedShare: cell?.blockedShare ?? null,
+        blockedFraction: cell?.blockedFraction ?? null,
         removes: method.removes,
         left: leftAfter(input, method.removes),
         leaves: method.leaves,

@@ -156,7 +156,7 @@ class BandWindows {
       verdict: cell.verdict,
       limiting: cell.limiting,
       otherConditions: [],
-      blockedShare: cell.blockedShare,
+      blockedFraction: cell.blockedFraction,
       failures: null,
       isForemost: false,
       isWash: method.scope === 'wash',

@@ -1,5 +1,5 @@
 import { MS_PER_DAY } from '../quantity/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { TargetState } from './cadence-target.js';
 
 const WEEKLY_DAYS = 7;

@@ -18,12 +18,12 @@ export interface DuePeriod {
 const OWN = { bookingId: null, readyByMs: null, methodId: null } as const;
 
 /** How far from its wanted date a wash may stand, as a share of the cadence (judgement); what lies between two is left free. */
-const REACH_SHARE = 0.4;
+const REACH_FRACTION = 0.4;
 
 /** What is left free between two washes, as a share of the cadence: what the reach of two periods leaves between them. */
-const APART_SHARE = 1 - 2 * REACH_SHARE;
+const APART_FRACTION = 1 - 2 * REACH_FRACTION;
 /** A wash of the cadence that would come nearer than this to one that stands is that one, as a share of the cadence. */
-const SAME_SHARE = 0.5;
+const SAME_FRACTION = 0.5;
 
 /**
  * When is each next wash of a car wanted, up to the horizon? At most one wash belongs into each period.
@@ -40,17 +40,17 @@ export function duePeriods(
   standing: readonly { readonly fromMs: number; readonly toMs: number }[] = [],
 ): DuePeriod[] {
   const everyMs = due.cadenceDays * MS_PER_DAY;
-  const reachMs = REACH_SHARE * everyMs;
+  const reachMs = REACH_FRACTION * everyMs;
   const ends = [...standing].sort((a, b) => a.toMs - b.toMs);
   const periods: DuePeriod[] = [];
   let dueMs = due.dueMs;
   let freeFromMs = nowMs;
   for (const next of [...ends, null]) {
     const nextMs = next?.toMs ?? Infinity;
-    const lastMs = next ? Math.max(next.fromMs, nextMs - reachMs) - APART_SHARE * everyMs : horizonMs;
+    const lastMs = next ? Math.max(next.fromMs, nextMs - reachMs) - APART_FRACTION * everyMs : horizonMs;
     for (
       let centreMs = Math.max(dueMs, nowMs);
-      centreMs - reachMs < horizonMs && centreMs <= nextMs - SAME_SHARE * everyMs;
+      centreMs - reachMs < horizonMs && centreMs <= nextMs - SAME_FRACTION * everyMs;
       centreMs += everyMs
     ) {
       const fromMs = Math.max(freeFromMs, centreMs - reachMs);
@@ -61,7 +61,7 @@ export function duePeriods(
     }
     if (next) {
       dueMs = nextMs + everyMs;
-      freeFromMs = Math.max(nowMs, nextMs + APART_SHARE * everyMs);
+      freeFromMs = Math.max(nowMs, nextMs + APART_FRACTION * everyMs);
     }
   }
   return periods;

@@ -9,7 +9,7 @@ export * from './morning-case.js';
 export * from './vehicle-morning.js';
 export * from './morning-answer.js';
 export * from './early-answer.js';
-export * from './hands.js';
+export * from './workers.js';
 export * from './due-periods.js';
 export * from './plan-case.js';
 export * from './balance.js';

@@ -7,7 +7,7 @@ export interface VehicleAnswer extends Omit<VehicleMorning, 'windows'> {
   readonly standing: 'due' | 'soon' | 'not-due' | 'no-window';
   /** The window that the plan gives it; null if it is not due or the plan has none for it. */
   readonly best: Window | null;
-  readonly handsId: string | null;
+  readonly workerId: string | null;
   /** Next best, with what the plan would lose by each. */
   readonly alternatives: readonly PricedOption[];
   readonly fallback: Fallback | null;
@@ -71,7 +71,7 @@ export function morningAnswers(
         ...morning,
         standing: isWanting ? 'no-window' : standing,
         best: choice?.window ?? null,
-        handsId: choice?.handsId ?? null,
+        workerId: choice?.workerId ?? null,
         alternatives: choice?.alternatives ?? [],
         fallback: choice?.fallback ?? null,
         nearest: isWanting ? nearestOf(windows, morning.nearest) : [],

@@ -23,7 +23,7 @@ import {
   busyOf,
   DEFAULT_PRICES,
   duePeriods,
-  type Hands,
+  type Worker,
   moveOptions,
   morningAnswers,
   type PlanAnswer,
@@ -39,7 +39,7 @@ import {
   worthOfReliefs,
 } from './index.js';
 
-describe('hands', () => {
+describe('workers', () => {
   it.each([
     { fromHour: 8, toHour: 18, works: true, why: 'the whole day' },
     { fromHour: 7.9, toHour: 9, works: false, why: 'before it begins' },
@@ -51,7 +51,7 @@ describe('hands', () => {
   });
 
   it.each(['2026-03-08', '2026-11-01'])('work by the wall clock on %s, when it is changed', (day) => {
-    const always: Hands = { ...weekdays('a'), hours: Array<Hands['hours'][number]>(7).fill(span(8, 18)) };
+    const always: Worker = { ...weekdays('a'), hours: Array<Worker['hours'][number]>(7).fill(span(8, 18)) };
     const noon = Date.parse(`${day}T17:00:00Z`);
     const local = (hour: number): number => {
       const offset = new Intl.DateTimeFormat('en', {
@@ -135,7 +135,7 @@ describe('what a window is worth', () => {
       readyByMs: null,
       methodId: null,
     },
-    usualMinor: 800,
+    baselineCostMinor: 800,
     cadenceDays: 10,
   };
   const worth = (startHour: number, wish: Wish = {}): number =>
@@ -186,12 +186,12 @@ describe('one plan for all', () => {
   });
 
   it('uses a second pair of hands where there is room', async () => {
-    const hands = [weekdays('owner'), weekdays('helper')];
+    const workers = [weekdays('owner'), weekdays('helper')];
     const both = [car('a', [window(10, { placeId: 'bay' })]), car('b', [window(10, { placeId: 'bay' })])];
-    const answer = await planned(request(both, { hands }));
-    expect(new Set(answer.choices.map(({ handsId }) => handsId))).toEqual(new Set(['owner', 'helper']));
+    const answer = await planned(request(both, { workers }));
+    expect(new Set(answer.choices.map(({ workerId }) => workerId))).toEqual(new Set(['owner', 'helper']));
     const atHome = [car('a', [window(10)]), car('b', [window(10)])];
-    expect((await planned(request(atHome, { hands }))).choices).toHaveLength(1);
+    expect((await planned(request(atHome, { workers }))).choices).toHaveLength(1);
   });
 
   it('keeps to working hours, ways included', async () => {
@@ -232,7 +232,7 @@ describe('one plan for all', () => {
   });
 
   it('keeps clear of other engagements', async () => {
-    const busy = [{ handsId: null, fromMs: at(9), toMs: at(12) }];
+    const busy = [{ workerId: null, fromMs: at(9), toMs: at(12) }];
     const answer = await planned(request([car('a', [window(10), window(14, { takes: 1500 })])], { busy }));
     expect(starts(answer)).toEqual({ a: 14 });
   });
@@ -245,7 +245,7 @@ describe('one plan for all', () => {
       ]),
     );
     expect(starts(answer)).toEqual({ a: 14 });
-    expect(answer.unplanned[0]?.reason).toEqual({ kind: 'members', failingShare: 0.25 });
+    expect(answer.unplanned[0]?.reason).toEqual({ kind: 'members', failingFraction: 0.25 });
   });
 
   it('names the next best, what each would cost, and who would have to give way', async () => {
@@ -269,12 +269,12 @@ describe('one plan for all', () => {
     const answer = await planned(
       request([car('a', [window(10, { failing: 2, salt: 900 }), failsToo, holds])]),
     );
-    expect(answer.choices[0]?.fallback).toMatchObject({ window: { startMs: at(40) }, savesShare: 1 });
+    expect(answer.choices[0]?.fallback).toMatchObject({ window: { startMs: at(40) }, savesFraction: 1 });
   });
 
   it.each([
     { kind: 'no-window', cars: [car('a', [])] },
-    { kind: 'hands', cars: [car('a', [window(20)])] },
+    { kind: 'workers', cars: [car('a', [window(20)])] },
     { kind: 'pushed-out', cars: [car('a', [window(10)]), car('b', [window(10, { salt: 900 })])] },
     { kind: 'not-worth', cars: [car('a', [window(20), window(110, { takes: 9000 })])] },
   ])('says why a car is left: $kind', async ({ kind, cars }) => {
@@ -294,8 +294,8 @@ describe('where else a wash could stand', () => {
   });
 
   it('is not at a full place, even with hands to spare', () => {
-    const hands = [weekdays('owner'), weekdays('helper')];
-    expect(hours({ hands, fixed: [slot('b', 12)] })).toEqual([10, 10, 14, 14]);
+    const workers = [weekdays('owner'), weekdays('helper')];
+    expect(hours({ workers, fixed: [slot('b', 12)] })).toEqual([10, 10, 14, 14]);
   });
 
   it('is nowhere for a car that is not there', () => {
@@ -315,20 +315,20 @@ describe('what holds the plan back', () => {
     expect(worths(request(both))).toEqual([]);
     const bay = { placeId: 'bay' };
     const [most, ...rest] = worths(request([car('a', [window(34, bay)]), car('b', [window(34, bay)])]));
-    expect(most?.relief).toEqual({ kind: 'hands', dayMs: at(36) });
+    expect(most?.relief).toEqual({ kind: 'workers', dayMs: at(36) });
     expect(most?.worthMinor).toBeGreaterThan(500);
     expect(rest).toEqual([]);
-    const hands = [weekdays('owner'), weekdays('helper')];
-    expect(worths(request(both, { hands }))).toMatchObject([
+    const workers = [weekdays('owner'), weekdays('helper')];
+    expect(worths(request(both, { workers }))).toMatchObject([
       { relief: { kind: 'room', placeId: 'home', dayMs: at(12) } },
     ]);
   });
 
   it('tells how far it has come, and goes back nowhere', () => {
-    const hands = [weekdays('owner'), weekdays('helper')];
+    const workers = [weekdays('owner'), weekdays('helper')];
     const shares: number[] = [];
     const both = [car('a', [window(10)]), car('b', [window(10)])];
-    worthOfReliefs(request(both, { hands }), valueOf, (share) => shares.push(share));
+    worthOfReliefs(request(both, { workers }), valueOf, (share) => shares.push(share));
     expect(shares.at(-1)).toBe(1);
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
   });
@@ -354,7 +354,7 @@ describe('planDifference', () => {
   });
 
   it('sees other hands as a move', () => {
-    expect(kinds([slot('a', 10)], [slot('a', 10, { handsId: 'helper' })])).toEqual(['move']);
+    expect(kinds([slot('a', 10)], [slot('a', 10, { workerId: 'helper' })])).toEqual(['move']);
   });
 });
 
@@ -369,7 +369,7 @@ describe('the morning', () => {
     const answers = morningAnswers(cars, await planned(whole), whole.horizonMs);
     expect(answers).toMatchObject([
       { vehicleId: 'b', standing: 'no-window', best: null, reason: { kind: 'no-window' } },
-      { vehicleId: 'a', standing: 'due', best: { startMs: at(10) }, handsId: 'owner', reason: null },
+      { vehicleId: 'a', standing: 'due', best: { startMs: at(10) }, workerId: 'owner', reason: null },
       { vehicleId: 'c', standing: 'not-due', best: null },
     ]);
   });

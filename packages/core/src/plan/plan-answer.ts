@@ -3,7 +3,7 @@ import type { Finding } from '../rules/index.js';
 import { countBits, failedMask } from '../verdict/index.js';
 import type { DuePeriod } from './due-periods.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { busyOf, handsMeet, type Span, spansMeet, stayOf } from './hands.js';
+import { busyOf, workersMeet, type Span, spansMeet, stayOf } from './workers.js';
 import {
   canBeHad,
   hasRoom,
@@ -25,7 +25,7 @@ import type { Window } from './window.js';
 /** Another way to do a wash, and what the plan would lose by it, minor units. */
 export interface PricedOption {
   readonly window: Window;
-  readonly handsId: string;
+  readonly workerId: string;
   readonly costMinor: number;
   /** Cars whose planned washes would have to give way. */
   readonly pushesOut: readonly string[];
@@ -34,16 +34,16 @@ export interface PricedOption {
 /** What to turn to if the weather closes the window. */
 export interface Fallback {
   readonly window: Window;
-  readonly handsId: string;
+  readonly workerId: string;
   /** Share of the members in which the first window fails and this one holds; 1 where the first fails in none. */
-  readonly savesShare: number;
+  readonly savesFraction: number;
 }
 
 export interface PlanChoice {
   readonly vehicleId: string;
   readonly period: DuePeriod;
   readonly window: Window;
-  readonly handsId: string;
+  readonly workerId: string;
   readonly worthMinor: number;
   /** Work of the season that was agreed on with it and does not go at that start. */
   readonly missingExtras: readonly SeasonJobId[];
@@ -54,8 +54,8 @@ export interface PlanChoice {
 /** Why a wash that is wanted is not in the plan. */
 export type UnplannedReason =
   | { readonly kind: 'no-window'; readonly limiting: Finding | null }
-  | { readonly kind: 'members'; readonly failingShare: number }
-  | { readonly kind: 'hands' }
+  | { readonly kind: 'members'; readonly failingFraction: number }
+  | { readonly kind: 'workers' }
   /** Washes that stay where they are fill the place. */
   | { readonly kind: 'room' }
   | { readonly kind: 'car-away' }
@@ -131,7 +131,7 @@ class Around {
     const beside: Chosen[] = [];
     for (const other of this.chosen) {
       if (isSameJob(other.option, option)) continue;
-      if (other.option.handsId === option.handsId && handsMeet(busy, other.busy, restMinutes))
+      if (other.option.workerId === option.workerId && workersMeet(busy, other.busy, restMinutes))
         out.push(other.option);
       else if (other.option.window.placeId === placeId && spansMeet(stay, other.there)) beside.push(other);
     }
@@ -200,7 +200,7 @@ function alternativesTo(choice: PlanOption, around: Around): PricedOption[] {
     .slice(0, ALTERNATIVES)
     .map(({ option, costMinor, pushesOut }) => ({
       window: option.window,
-      handsId: option.handsId,
+      workerId: option.workerId,
       costMinor,
       pushesOut,
     }));
@@ -222,7 +222,7 @@ function fallbackOf(choice: PlanOption, around: Around): Fallback | null {
     .sort((a, b) => b.saves * b.option.worthMinor - a.saves * a.option.worthMinor);
   const [best] = later;
   if (!best || best.saves === 0) return null;
-  return { window: best.option.window, handsId: best.option.handsId, savesShare: best.saves };
+  return { window: best.option.window, workerId: best.option.workerId, savesFraction: best.saves };
 }
 
 function reasonFor(
@@ -235,14 +235,14 @@ function reasonFor(
     ({ startMs, isWash }) => isWash && startMs >= period.fromMs && startMs < period.toMs,
   );
   if (windows.length === 0) return { kind: 'no-window', limiting: car?.refusals[0]?.limiting ?? null };
-  const shares = windows.map(({ blockedShare }) => blockedShare ?? 0);
-  const failingShare = Math.min(...shares);
-  if (failingShare > request.tolerableShare) return { kind: 'members', failingShare };
+  const shares = windows.map(({ blockedFraction }) => blockedFraction ?? 0);
+  const failingFraction = Math.min(...shares);
+  if (failingFraction > request.tolerableFraction) return { kind: 'members', failingFraction };
   const there = car ? windows.map((window) => withoutExtras(window, workCase(car, request))) : windows;
   if (car && there.every((window) => !canBeHad(car, window, request))) return { kind: 'car-away' };
   if (there.every((window) => !hasRoom(request, window))) return { kind: 'room' };
   const options = around.of(vehicleId, period);
-  if (options.length === 0) return { kind: 'hands' };
+  if (options.length === 0) return { kind: 'workers' };
   const [usedUp] = options;
   if (usedUp && options.every(({ window }) => around.stockLeft(window.methodId) <= 0))
     return { kind: 'no-product', methodId: usedUp.window.methodId };
@@ -262,14 +262,14 @@ function reasonFor(
 export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonly number[]): PlanAnswer {
   const around = new Around(request, made, chosen);
   const choices = around.options.map((choice): PlanChoice => {
-    const { vehicleId, period, window, handsId, worthMinor } = choice;
+    const { vehicleId, period, window, workerId, worthMinor } = choice;
     const job = made.jobs.find((candidate) => isSameJob(candidate, choice));
     const fallback = fallbackOf(choice, around);
     return {
       vehicleId,
       period,
       window,
-      handsId,
+      workerId,
       worthMinor,
       missingExtras: (job?.agreed ?? []).filter((id) => !window.extras.jobIds.includes(id)),
       fallback,

@@ -4,21 +4,21 @@ import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
 import type { Extras } from '../season/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { failedShare } from '../verdict/index.js';
+import { failedFraction } from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import type { Prices } from './data/prices.js';
 import { type DuePeriod, duePeriods } from './due-periods.js';
 import {
   busyOf,
-  type Hands,
-  handsMeet,
-  type HandsWork,
+  type Worker,
+  workersMeet,
+  type WorkerSlot,
   queueAt,
   type Span,
   spansMeet,
   stayOf,
   worksThrough,
-} from './hands.js';
+} from './workers.js';
 import type { VehicleMorning } from './vehicle-morning.js';
 import type { Window } from './window.js';
 import { extrasMinor } from './wash-value.js';
@@ -27,10 +27,10 @@ import { extrasMinor } from './wash-value.js';
 export const PLAN_SLOT_MINUTES = 20;
 
 /** A wash that stands in the plan. */
-export interface PlannedSlot extends HandsWork {
+export interface PlannedSlot extends WorkerSlot {
   readonly vehicleId: string;
   readonly methodId: string;
-  readonly handsId: string;
+  readonly workerId: string;
   /** Work of the season in the same visit. */
   readonly extras: readonly SeasonJobId[];
 }
@@ -50,20 +50,20 @@ export interface PlanRequest {
   /** For how many washes product is left, by method; a method that is not named has plenty. */
   readonly stock: Readonly<Partial<Record<string, number>>>;
   readonly places: readonly Place[];
-  readonly hands: readonly Hands[];
+  readonly workers: readonly Worker[];
   /** Locked or begun: they stay as they are, and the rest is planned round them. */
   readonly fixed: readonly PlannedSlot[];
   /** Planned, but free to be moved. */
   readonly movable: readonly PlannedSlot[];
   /** When hands are otherwise engaged. */
-  readonly busy: readonly (Span & { readonly handsId: string | null })[];
+  readonly busy: readonly (Span & { readonly workerId: string | null })[];
   /** Room for one car more at a place than it has, for a time: what if. */
   readonly moreRoom?: readonly (Span & { readonly placeId: string })[];
   readonly prices: Prices;
   /** Between being back from one wash and setting out for the next. */
   readonly restMinutes: number;
   /** Largest share of members that a start may fail in. */
-  readonly tolerableShare: number;
+  readonly tolerableFraction: number;
   readonly timeZone: string;
   readonly nowMs: number;
   readonly horizonMs: number;
@@ -74,7 +74,7 @@ export interface PlanOption {
   readonly vehicleId: string;
   readonly period: DuePeriod;
   readonly window: Window;
-  readonly handsId: string;
+  readonly workerId: string;
   /** Mean over the members, with lateness avoided, minor units. */
   readonly worthMinor: number;
   /** It is what stands in the plan already. */
@@ -101,14 +101,14 @@ export interface PlanCase {
 }
 
 /** What a wash takes: all but the salt that it saves, its lateness and work of the season; minor units, positive. */
-const takesMinor = ({ value }: Window): number =>
+const costMinor = ({ value }: Window): number =>
   value.saltMinor + value.lateMinor + value.seasonMinor - value.totalMinor;
 
 /** By the windows of a car; each of its washes asks anew. */
 const usuals = new WeakMap<readonly Window[], number>();
 
 /** What a wash of this car takes at the least, as the forecast has it; such a wash has to be paid some day. */
-export function usualMinor(windows: readonly Window[]): number {
+export function baselineCostMinor(windows: readonly Window[]): number {
   const known = usuals.get(windows) ?? leastTaken(windows);
   usuals.set(windows, known);
   return known;
@@ -118,13 +118,13 @@ function leastTaken(windows: readonly Window[]): number {
   const whole = windows.filter(({ isWash }) => isWash);
   const wanted = whole.filter(({ isWanted }) => isWanted);
   const from = wanted.length > 0 ? wanted : whole;
-  return from.length > 0 ? Math.min(...from.map(takesMinor)) : 0;
+  return from.length > 0 ? Math.min(...from.map(costMinor)) : 0;
 }
 
 /** What the worth of a car's windows is reckoned from. */
 export interface WorthBase {
   readonly period: DuePeriod;
-  readonly usualMinor: number;
+  readonly baselineCostMinor: number;
   readonly cadenceDays: number;
   /** Work of the season that was agreed on with it. */
   readonly agreed?: readonly SeasonJobId[];
@@ -146,24 +146,24 @@ const lacksAgreed = ({ extras }: Window, agreed: readonly SeasonJobId[]): boolea
  */
 export function worthInPlan(
   window: Window,
-  { period, usualMinor, cadenceDays, agreed = [] }: WorthBase,
+  { period, baselineCostMinor, cadenceDays, agreed = [] }: WorthBase,
   { prices, horizonMs, places }: Pick<PlanRequest, 'prices' | 'horizonMs' | 'places'>,
 ): number {
   const daysOf = (ms: number): number => Math.max(0, ms) / MS_PER_DAY;
   const lateAvoided = daysOf(horizonMs - period.dueMs) - daysOf(window.startMs - period.dueMs);
-  const earlyShare = Math.min(1, daysOf(period.dueMs - window.startMs) / cadenceDays);
+  const earlyFraction = Math.min(1, daysOf(period.dueMs - window.startMs) / cadenceDays);
   const promiseMinor = keepsPromise(window, period, places)
     ? prices.missedBookingMinor * (lacksAgreed(window, agreed) ? PROMISE_WITHOUT_EXTRAS : 1)
     : 0;
   const whole =
     window.value.saltMinor +
     prices.lateMinorPerDay * lateAvoided +
-    usualMinor * (1 - earlyShare) -
-    takesMinor(window) +
+    baselineCostMinor * (1 - earlyFraction) -
+    costMinor(window) +
     window.value.seasonMinor +
     promiseMinor -
     (window.isWanted ? 0 : prices.otherKindMinor);
-  const failing = window.failures ? failedShare(window.failures) : 0;
+  const failing = window.failures ? failedFraction(window.failures) : 0;
   return (1 - failing) * whole - failing * prices.conditionMinor;
 }
 
@@ -243,19 +243,19 @@ const plannedWindows = (
     .flatMap((slot) => windowAt(windows, slot, shop) ?? []);
 
 /** When a span of work can be done by whom; asked for the same spans by many cars. */
-function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
-  const known = new Map<string, readonly Hands[]>();
+function freeWorkers(request: PlanRequest): (span: Span) => readonly Worker[] {
+  const known = new Map<string, readonly Worker[]>();
   return (span) => {
     const key = `${span.fromMs} ${span.toMs}`;
     const before = known.get(key);
     if (before) return before;
-    const free = request.hands.filter((hands) => {
-      const engaged = request.busy.filter(({ handsId }) => handsId === null || handsId === hands.id);
-      const own = request.fixed.filter(({ handsId }) => handsId === hands.id);
+    const free = request.workers.filter((worker) => {
+      const engaged = request.busy.filter(({ workerId }) => workerId === null || workerId === worker.id);
+      const own = request.fixed.filter(({ workerId }) => workerId === worker.id);
       return (
-        worksThrough(hands, span, request.timeZone) &&
+        worksThrough(worker, span, request.timeZone) &&
         !engaged.some((other) => spansMeet(span, other)) &&
-        !own.some((slot) => handsMeet(span, busyOf(slot, request.places), request.restMinutes))
+        !own.some((slot) => workersMeet(span, busyOf(slot, request.places), request.restMinutes))
       );
     });
     known.set(key, free);
@@ -266,13 +266,13 @@ function freeHands(request: PlanRequest): (span: Span) => readonly Hands[] {
 /** What a car's windows are reckoned from in one of its periods. */
 export const worthBase = (car: PlanCar, period: DuePeriod): WorthBase => ({
   period,
-  usualMinor: usualMinor(car.windows),
+  baselineCostMinor: baselineCostMinor(car.windows),
   cadenceDays: car.cadenceDays,
 });
 
 /** Whose hands are free, and whether every start is wanted or the foremost of each hour will do. */
 interface OptionsWanted {
-  readonly freeFor: (span: Span) => readonly Hands[];
+  readonly freeFor: (span: Span) => readonly Worker[];
   readonly which: 'all' | 'foremost';
 }
 
@@ -356,7 +356,7 @@ function optionsOf(
       window.startMs >= Math.max(period.fromMs, request.nowMs) &&
       window.startMs < period.toMs &&
       window.endMs <= request.horizonMs &&
-      (window.blockedShare ?? 0) <= request.tolerableShare,
+      (window.blockedFraction ?? 0) <= request.tolerableFraction,
   );
   return beforeDeadline(within, period, car.due).flatMap((all) => {
     // Agreed work belongs to its booking, what else is due to the first wash of the car; and a wash without it is better than none.
@@ -375,8 +375,8 @@ function optionsOf(
     if (!window) return [];
     const worthMinor = worthInPlan(window, base, request);
     return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {
-      const isPlanned = planned.some((slot) => slot.handsId === id && sameStart(window, slot));
-      return { vehicleId, period, window, handsId: id, worthMinor, isPlanned };
+      const isPlanned = planned.some((slot) => slot.workerId === id && sameStart(window, slot));
+      return { vehicleId, period, window, workerId: id, worthMinor, isPlanned };
     });
   });
 }
@@ -395,9 +395,9 @@ export function moveOptions(request: PlanRequest, vehicleId: string): PlanOption
   const readyByMs = openBookings(request, vehicleId)[0]?.readyByMs ?? null;
   const promise = { bookingId: null, readyByMs, methodId: null };
   const period: DuePeriod = { index: 0, dueMs: car.due.dueMs, fromMs: nowMs, toMs: horizonMs, ...promise };
-  const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'all' };
+  const wanted: OptionsWanted = { freeFor: freeWorkers(request), which: 'all' };
   const job: PlanJob = { vehicleId, period, agreed: [], agreedElsewhere: [], takesDue: true };
-  return optionsOf({ ...request, tolerableShare: 1 }, job, wanted);
+  return optionsOf({ ...request, tolerableFraction: 1 }, job, wanted);
 }
 
 /** Room at each place and slot, less what stands fixed there. */
@@ -425,7 +425,7 @@ function stockLeft({ stock, fixed }: PlanRequest, methodId: string): number {
 
 /** Does a wash that stands fixed keep a promise: begun when the car is there, by the method agreed on, and home again in time? */
 export const keepsBooking = (
-  slot: Pick<PlannedSlot, 'vehicleId' | 'methodId'> & HandsWork,
+  slot: Pick<PlannedSlot, 'vehicleId' | 'methodId'> & WorkerSlot,
   booking: Pick<BookedSpan, 'vehicleId' | 'fromMs' | 'readyByMs' | 'methodId'>,
   places: PlanRequest['places'],
 ): boolean =>
@@ -489,23 +489,23 @@ export function planCase(request: PlanRequest): PlanCase {
   const slotMs = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
   const slotCount = Math.max(1, Math.ceil((request.horizonMs - originMs) / slotMs));
   const jobs = jobsOf(request);
-  const wanted: OptionsWanted = { freeFor: freeHands(request), which: 'foremost' };
+  const wanted: OptionsWanted = { freeFor: freeWorkers(request), which: 'foremost' };
   const byJob = jobs.map((job) => optionsOf(request, job, wanted));
   const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
-  const handsAt = new Map(request.hands.map(({ id }, index) => [id, index]));
+  const workerAt = new Map(request.workers.map(({ id }, index) => [id, index]));
   const stocked = Object.keys(request.stock);
   const queueOf = ({ placeId, startMs }: Window): number => {
     const place = request.places.find(({ id }) => id === placeId);
     return place ? queueAt(place, startMs) : 0;
   };
   const inNumbers = byJob.flatMap((options, job) =>
-    options.map(({ window, handsId, worthMinor, isPlanned }): ScheduleOption => ({
+    options.map(({ window, workerId, worthMinor, isPlanned }): ScheduleOption => ({
       job,
       place: placeAt.get(window.placeId) ?? 0,
       startSlot: Math.round((window.startMs - originMs) / slotMs),
       // The queue is waited through first, so that hands and bay are free that much later.
       durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE + queueOf(window),
-      crew: handsAt.get(handsId) ?? 0,
+      crew: workerAt.get(workerId) ?? 0,
       stock: stocked.indexOf(window.methodId) < 0 ? null : stocked.indexOf(window.methodId),
       value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
     })),
@@ -519,7 +519,7 @@ export function planCase(request: PlanRequest): PlanCase {
       slotMinutes: PLAN_SLOT_MINUTES,
       slotCount,
       jobCount: jobs.length,
-      crewCount: request.hands.length,
+      crewCount: request.workers.length,
       capacity: roomOf(request, originMs, slotCount),
       travelMinutes: ways.map((back) => ways.map((there) => back + request.restMinutes + there)),
       stock: stocked.map((methodId) => stockLeft(request, methodId)),

@@ -10,7 +10,7 @@ const isSame = (a: PlannedSlot, b: PlannedSlot): boolean =>
   a.placeId === b.placeId &&
   a.methodId === b.methodId &&
   a.startMs === b.startMs &&
-  a.handsId === b.handsId &&
+  a.workerId === b.workerId &&
   a.extras.join() === b.extras.join();
 
 /**

@@ -1,11 +1,11 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { localTime } from '../place/index.js';
-import type { Hands } from './hands.js';
+import type { Worker } from './workers.js';
 import { planCase, type PlanCase, type PlanRequest } from './plan-case.js';
 
 /** Something there could be more of. */
 export type PlanRelief =
-  | { readonly kind: 'hands'; readonly dayMs: number }
+  | { readonly kind: 'workers'; readonly dayMs: number }
   /** On one day, told by its noon; null: on all of them. */
   | { readonly kind: 'room'; readonly placeId: string; readonly dayMs: number | null };
 
@@ -30,16 +30,16 @@ function noons({ nowMs, horizonMs, timeZone }: PlanRequest): number[] {
 /** Helping hands for one day only: the same weekday a week later is taken. */
 function withHelper(request: PlanRequest, dayMs: number): PlanRequest {
   const { weekday } = localTime(dayMs, request.timeZone);
-  const helper: Hands = {
+  const helper: Worker = {
     id: 'another',
     name: 'another',
     hours: Array.from({ length: 7 }, (_, day) => (day === weekday ? WORKDAY : null)),
   };
   const rest = [
-    { handsId: helper.id, fromMs: request.nowMs, toMs: dayMs - NOON_HOUR * MS_PER_HOUR },
-    { handsId: helper.id, fromMs: dayMs + NOON_HOUR * MS_PER_HOUR, toMs: request.horizonMs },
+    { workerId: helper.id, fromMs: request.nowMs, toMs: dayMs - NOON_HOUR * MS_PER_HOUR },
+    { workerId: helper.id, fromMs: dayMs + NOON_HOUR * MS_PER_HOUR, toMs: request.horizonMs },
   ];
-  return { ...request, hands: [...request.hands, helper], busy: [...request.busy, ...rest] };
+  return { ...request, workers: [...request.workers, helper], busy: [...request.busy, ...rest] };
 }
 
 /** Room for one car more at a place, on a day or on all of them. */
@@ -52,7 +52,7 @@ function withRoom(request: PlanRequest, placeId: string, dayMs: number | null): 
 }
 
 const relieved = (request: PlanRequest, relief: PlanRelief): PlanRequest =>
-  relief.kind === 'hands'
+  relief.kind === 'workers'
     ? withHelper(request, relief.dayMs)
     : withRoom(request, relief.placeId, relief.dayMs);
 
@@ -73,11 +73,11 @@ export function worthOfReliefs(
   onDone: (share: number) => void = () => undefined,
 ): WorthOfRelief[] {
   const days = noons(request);
-  const hands = days.map((dayMs): PlanRelief => ({ kind: 'hands', dayMs }));
+  const workers = days.map((dayMs): PlanRelief => ({ kind: 'workers', dayMs }));
   const rooms = request.places.map(({ id }): PlanRelief => ({ kind: 'room', placeId: id, dayMs: null }));
   const before = valueOf(planCase(request));
   let done = 0;
-  let all = hands.length + rooms.length;
+  let all = workers.length + rooms.length;
   let told = 0;
   const worth = (relief: PlanRelief): WorthOfRelief[] => {
     const worthMinor = valueOf(planCase(relieved(request, relief))) - before;
@@ -95,5 +95,5 @@ export function worthOfReliefs(
     // Where no day alone gains anything, room on all of them is told.
     return found.length > 0 ? found : [whole];
   });
-  return [...hands.flatMap(worth), ...byDay].sort((a, b) => b.worthMinor - a.worthMinor);
+  return [...workers.flatMap(worth), ...byDay].sort((a, b) => b.worthMinor - a.worthMinor);
 }

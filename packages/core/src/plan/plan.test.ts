@@ -3,7 +3,7 @@ import { describe, expect, it } from '@jest/globals';
 import { methodOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { houseWith, methodWith } from '../testing/shop.js';
-import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
 import { NO_EXTRAS } from '../season/index.js';
 import {
   DEFAULT_PRICES,

@@ -255,22 +255,22 @@ describe('the queue', () => {
 });
 
 describe('room beside washes that stay', () => {
-  const hands = [weekdays('owner'), weekdays('helper'), weekdays('third')];
+  const workers = [weekdays('owner'), weekdays('helper'), weekdays('third')];
   const bay = { placeId: 'bay' };
 
   it('is not offered as a fallback or another way where they fill the place', async () => {
     const failing = window(10, { failing: 2, salt: 900 });
     const silver = car('silver', [failing, window(30, { takes: 1100 }), window(40, { takes: 1200 })]);
-    const fixed = [slot('grey', 30, { handsId: 'helper' })];
-    const [choice] = (await planned(request([silver], { hands, fixed }))).choices;
+    const fixed = [slot('grey', 30, { workerId: 'helper' })];
+    const [choice] = (await planned(request([silver], { workers, fixed }))).choices;
     expect(choice?.fallback?.window.startMs).toBe(at(40));
     const others = choice?.alternatives.map(({ window: { startMs } }) => startMs);
     expect(others).toEqual([at(40)]);
   });
 
   it('is said where there is none', async () => {
-    const fixed = [slot('grey', 10, { handsId: 'helper' })];
-    const { unplanned } = await planned(request([car('silver', [window(10)])], { hands, fixed }));
+    const fixed = [slot('grey', 10, { workerId: 'helper' })];
+    const { unplanned } = await planned(request([car('silver', [window(10)])], { workers, fixed }));
     expect(unplanned).toMatchObject([{ reason: { kind: 'room' } }]);
   });
 
@@ -279,7 +279,7 @@ describe('room beside washes that stay', () => {
       car('silver', [window(10, { ...bay, salt: 900 }), window(34, { takes: 1300 })]),
       car('grey', [window(34, bay)]),
     ];
-    const [silver] = (await planned(request(cars, { hands }))).choices;
+    const [silver] = (await planned(request(cars, { workers }))).choices;
     const another = silver?.alternatives.find(({ window: { startMs } }) => startMs === at(34));
     expect(another).toMatchObject({ pushesOut: [] });
     const tight = [
@@ -287,7 +287,7 @@ describe('room beside washes that stay', () => {
       car('grey', [window(34)]),
     ];
     const pushes = async (change: Partial<PlanRequest>) =>
-      (await planned(request(tight, { hands, ...change }))).choices
+      (await planned(request(tight, { workers, ...change }))).choices
         .find(({ vehicleId }) => vehicleId === 'silver')
         ?.alternatives.find(({ window: { startMs } }) => startMs === at(34))?.pushesOut;
     expect(await pushes({})).toEqual(['grey']);

@@ -19,7 +19,7 @@ export interface Window {
   readonly limiting: Finding;
   /** All else that it goes on condition of; empty where nobody looked. */
   readonly otherConditions: readonly Finding[];
-  readonly blockedShare: number | null;
+  readonly blockedFraction: number | null;
   /** In which members it fails, and by what; null where they were not asked. */
   readonly failures: MemberFailures | null;
   /** Among the worthiest of its hour; its members were asked, if there are any. */

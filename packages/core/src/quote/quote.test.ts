@@ -5,7 +5,7 @@ const LIST: PriceList = {
   methods: { 'bay-contact': { saloon: 4500, van: 6000 } },
   extras: { underbody: 2000 },
 };
-const asked = { methodId: 'bay-contact', bodyClass: 'van', extras: [], takesMinor: 2100 } as const;
+const asked = { methodId: 'bay-contact', bodyClass: 'van', extras: [], costMinor: 2100 } as const;
 
 describe('a quote', () => {
   it('goes by method and body', () => {
@@ -34,6 +34,6 @@ describe('a quote', () => {
   });
 
   it('may leave less than nothing', () => {
-    expect(quote(LIST, { ...asked, takesMinor: 7000 }).leftMinor).toBe(-1000);
+    expect(quote(LIST, { ...asked, costMinor: 7000 }).leftMinor).toBe(-1000);
   });
 });

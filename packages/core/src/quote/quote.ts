@@ -30,7 +30,7 @@ export interface Quote {
  *
  * @param asked the method, the body, the work of the season, and what the visit takes in money and time (minor units)
  * @returns a line for each part, and the sums; never a sum in which a part is missing
- * @example quote({ methods: { 'bay-contact': { van: 6000 } }, extras: {} }, { methodId: 'bay-contact', bodyClass: 'van', extras: [], takesMinor: 2100 }).leftMinor // 3900
+ * @example quote({ methods: { 'bay-contact': { van: 6000 } }, extras: {} }, { methodId: 'bay-contact', bodyClass: 'van', extras: [], costMinor: 2100 }).leftMinor // 3900
  */
 export function quote(
   list: PriceList,
@@ -38,7 +38,7 @@ export function quote(
     readonly methodId: MethodId;
     readonly bodyClass: BodyClass;
     readonly extras: readonly SeasonJobId[];
-    readonly takesMinor: number;
+    readonly costMinor: number;
   },
 ): Quote {
   const lines: QuoteLine[] = [
@@ -53,5 +53,5 @@ export function quote(
   ];
   const known = lines.flatMap(({ priceMinor }) => priceMinor ?? []);
   const totalMinor = known.length < lines.length ? null : known.reduce((sum, price) => sum + price, 0);
-  return { lines, totalMinor, leftMinor: totalMinor === null ? null : totalMinor - asked.takesMinor };
+  return { lines, totalMinor, leftMinor: totalMinor === null ? null : totalMinor - asked.costMinor };
 }

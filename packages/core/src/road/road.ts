@@ -31,14 +31,14 @@ const ROAD = {
   lossPerHourPloughed: 0.16,
   washOffPerMm: 0.22,
   sunK: 0.012,
-  skyShare: 0.12,
+  skyFraction: 0.12,
 } as const;
 
 /** Surface of a road, °C: air, warmed by sun and cooled towards the sky (judgement shares). */
 function surfaceTempC(hour: WeatherHour, point: EarthPoint): number {
   const sun = sunPosition(point, hour.atMs + 1_800_000);
   const { globalWm2 } = irradiance(sun, { cloudFraction: hour.cloudFraction, atMs: hour.atMs });
-  return hour.airTempC + ROAD.sunK * globalWm2 - ROAD.skyShare * (hour.airTempC - skyTempC(hour));
+  return hour.airTempC + ROAD.sunK * globalWm2 - ROAD.skyFraction * (hour.airTempC - skyTempC(hour));
 }
 
 /** Freezing point of the road's water with the salt that lies in it, °C: the agent that is most present decides. */

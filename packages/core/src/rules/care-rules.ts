@@ -158,19 +158,19 @@ export const forecastAgrees: Rule = {
   question: 'Does the window hold in enough of the forecast members?',
   glyph: 'forecast',
   changesWithTime: true,
-  limits: ['tolerableBlockedShare'],
-  reads: ['failedShare'],
-  judge: ({ failedShare, limits }) => {
-    if (failedShare === undefined) return clear('forecast-agrees');
-    const limit = limits.tolerableBlockedShare;
-    const margin = limit - failedShare;
+  limits: ['tolerableBlockedFraction'],
+  reads: ['failedFraction'],
+  judge: ({ failedFraction, limits }) => {
+    if (failedFraction === undefined) return clear('forecast-agrees');
+    const limit = limits.tolerableBlockedFraction;
+    const margin = limit - failedFraction;
     const base: Finding = {
       ruleId: 'forecast-agrees',
       level: 'clear',
       margin,
       unit: 'share',
       comfort: margin * 5,
-      actual: failedShare,
+      actual: failedFraction,
       limit,
     };
     return margin < 0 ? { remedy: 'fit-forecast', ...base, level: 'condition' } : base;

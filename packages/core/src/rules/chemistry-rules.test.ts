@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import type { Product } from '../kit/index.js';
 import { inUsualWay, inWay, type Method, wayOf } from '../method/index.js';
 import { BAY, bottle, methodWith, VEHICLE } from '../testing/shop.js';
@@ -183,7 +183,7 @@ describe('the time on the label', () => {
   });
 
   it('counts on wheels from the first wheel to its rinse, and never grows under foam', () => {
-    const acid = { ...ACID, dwell: { from: 0.5, to: 1 } };
+    const acid = { ...ACID, dwell: { minMinutes: 0.5, maxMinutes: 1 } };
     // Wheels 4 min, foam 4 min, then the rinse: the first wheel waits eight minutes.
     const finding = judged('label-time', withWheels(acid));
     expect(finding).toMatchObject({ level: 'block', step: 'wheels', limit: 1 });
@@ -191,14 +191,14 @@ describe('the time on the label', () => {
   });
 
   it('of mild soap that is rinsed off wheel by wheel is that of one wheel', () => {
-    const mild = bottle({ role: 'wheel-cleaner', inUsePh: 7.5, dwell: { from: 0.5, to: 1 } });
+    const mild = bottle({ role: 'wheel-cleaner', inUsePh: 7.5, dwell: { minMinutes: 0.5, maxMinutes: 1 } });
     expect(judged('label-time', withWheels(mild))).toMatchObject({ level: 'clear', actual: 1, limit: 1 });
-    const quick = { ...mild, dwell: { from: 0.5, to: 0.9 } };
+    const quick = { ...mild, dwell: { minMinutes: 0.5, maxMinutes: 0.9 } };
     expect(judged('label-time', withWheels(quick)).level).toBe('block');
   });
 
   it('is kept by smaller parts: foam that lies too long on the whole car does not on two panels', () => {
-    const strong = { ...FOAM, dwell: { from: 3, to: 8 } };
+    const strong = { ...FOAM, dwell: { minMinutes: 3, maxMinutes: 8 } };
     const soap = methodWith('drive-hose', {
       products: [strong],
       house: { ...DEFAULT_HOUSE, products: { foam: strong.id } },

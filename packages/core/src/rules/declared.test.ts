@@ -118,7 +118,7 @@ function anySituation(seed: number): Situation {
     overnightC: some(0.8) ? within(-15, 8) : null,
     site: some(0.9) ? anySite(thrown) : null,
     water: some(0.9) ? anyWater(thrown) : null,
-    failedShare: some(0.5) ? within(0, 1) : undefined,
+    failedFraction: some(0.5) ? within(0, 1) : undefined,
   };
 }
 
@@ -150,7 +150,7 @@ function watchedSituation(situation: Situation, reads: Set<string>): Situation {
     water: water && part('water', water),
   };
   return watched(parts, (field) => {
-    if (field === 'soil' || field === 'overnightC' || field === 'failedShare') reads.add(field);
+    if (field === 'soil' || field === 'overnightC' || field === 'failedFraction') reads.add(field);
   });
 }
 
@@ -301,8 +301,8 @@ const KINDER: readonly { what: string; change: (situation: Situation) => Partial
   },
   {
     what: 'fewer members against it',
-    change: ({ failedShare }) => ({
-      failedShare: failedShare === undefined ? undefined : failedShare / 2,
+    change: ({ failedFraction }) => ({
+      failedFraction: failedFraction === undefined ? undefined : failedFraction / 2,
     }),
   },
 ];

@@ -110,7 +110,7 @@ export const CLOCK_RULE_IDS: ReadonlySet<RuleId> = new Set(
 );
 
 /** What of a situation changes with its start. */
-const IN_TIME = /^(site|water)\.|^(overnightC|failedShare)$/u;
+const IN_TIME = /^(site|water)\.|^(overnightC|failedFraction)$/u;
 const ALWAYS: ReadonlySet<RuleId> = new Set(
   RULES.filter(({ reads }) => !reads.some((name) => IN_TIME.test(name))).map(({ id }) => id),
 );

@@ -1,4 +1,4 @@
-import { HOUSE_RULES } from '../house/index.js';
+import { HOUSE_RULES } from '../house-rules/index.js';
 import { EMPTY_SHELF, equip } from '../kit/index.js';
 import { inWay, type Method, METHODS, waysOf } from '../method/index.js';
 import { CLAIMED_LIFE_DAYS, PH_STANDS } from '../protection/index.js';
@@ -48,7 +48,7 @@ const methodTable = (): string[] => [
     const { id, placeKinds, minutes, litres, meterSeconds, drying, ceilingGrade, removes, leaves } = method;
     const off =
       drying.kind === 'left'
-        ? `${drying.filmShare * 100} % stays`
+        ? `${drying.filmFraction * 100} % stays`
         : waysOf(method)
             .map((way) => `${way.id} (${inWay(method, way).minutes} min)`)
             .join(', ');

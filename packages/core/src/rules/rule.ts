@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { Before, Method, SectionId, WashStepId } from '../method/index.js';
 import type { WaterOutcome } from '../wash/index.js';
 import type { Place, SiteRule } from '../place/index.js';
@@ -46,7 +46,7 @@ export interface Situation {
   /** A wash in two places: what the rules of a place read in each; absent: it is done in one. */
   readonly stages?: readonly Situation[];
   /** Share of forecast members in which the start fails; absent: they were not asked. */
-  readonly failedShare?: number;
+  readonly failedFraction?: number;
 }
 
 export type FindingLevel = 'clear' | 'condition' | 'block' | 'unknown';

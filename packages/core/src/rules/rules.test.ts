@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { CLEAN } from '../soil/index.js';
 import { DRIVE, houseWith, methodWith, VEHICLE, WATER } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';
@@ -260,11 +260,11 @@ describe('each rule at, below and above its limit', () => {
     },
     {
       ruleId: 'forecast-agrees',
-      change: { failedShare: 0.2 },
+      change: { failedFraction: 0.2 },
       level: 'clear',
       why: 'as many fail as is tolerable',
     },
-    { ruleId: 'forecast-agrees', change: { failedShare: 0.25 }, level: 'condition', why: 'more fail' },
+    { ruleId: 'forecast-agrees', change: { failedFraction: 0.25 }, level: 'condition', why: 'more fail' },
   ])('$ruleId: $why', ({ ruleId, change, level }) => {
     expect(found(ruleId, change).level).toBe(level);
   });

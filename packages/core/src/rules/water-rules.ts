@@ -11,7 +11,8 @@ import type { DryOutcome, WaitOutcome, WaterOutcome } from '../wash/index.js';
 import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
 /** Minutes from wetting to wiping with time in hand. */
-const neededMinutes = (minutes: number, { limits }: Situation): number => minutes * (1 + limits.inHandShare);
+const neededMinutes = (minutes: number, { limits }: Situation): number =>
+  minutes * (1 + limits.inHandFraction);
 
 /** Judges a wait against the minutes that ice or drying leave it. */
 function judgeWait(
@@ -71,7 +72,7 @@ export const iceOnCar: Rule = {
   question: 'Is there ice on a panel when something rubs it, or when it is left?',
   glyph: 'ice',
   changesWithTime: true,
-  limits: ['inHandShare', 'leftFilmColdestC'],
+  limits: ['inHandFraction', 'leftFilmColdestC'],
   reads: ['water.ice', 'water.coldest', 'method.drying', 'method.section'],
   judge: (situation) => {
     const { water, method } = situation;
@@ -129,7 +130,7 @@ function spotsOn(situation: Situation, dry: DryOutcome): Finding {
     return orDeminRinse(driedOn, situation, dry);
   const leaves =
     method.drying.by === 'blower'
-      ? dry.filmGramsPerM2 * limits.blowerLeavesShare
+      ? dry.filmGramsPerM2 * limits.blowerLeavesFraction
       : limits.towelLeavesGramsPerM2;
   const left = residueFinding(situation, dry, leaves);
   if (dry.minutes === null || left.level === 'block') return orDeminRinse(left, situation, dry);
@@ -146,10 +147,10 @@ export const spots: Rule = {
   glyph: 'spot',
   changesWithTime: true,
   limits: [
-    'inHandShare',
+    'inHandFraction',
     'spotsShowScale',
     'towelLeavesGramsPerM2',
-    'blowerLeavesShare',
+    'blowerLeavesFraction',
     'etchAboveC',
     'deminTdsMgPerLitre',
   ],
@@ -203,13 +204,13 @@ export const falling: Rule = {
 const GAP_WATER_ML = 60;
 /** What a mitt or a spray puts into them. */
 const LITTLE_GAP_WATER_ML = 8;
-const BLOWN_SHARE = 0.1;
+const BLOWN_FRACTION = 0.1;
 
 /** Water that this method leaves in the gaps, mL. */
 export function gapWaterMl({ drying, filmGramsPerM2 }: Situation['method']): number {
-  if (drying.kind === 'left') return GAP_WATER_ML * drying.filmShare;
+  if (drying.kind === 'left') return GAP_WATER_ML * drying.filmFraction;
   if (filmGramsPerM2 !== null) return LITTLE_GAP_WATER_ML;
-  return drying.by === 'towel' ? GAP_WATER_ML : GAP_WATER_ML * BLOWN_SHARE;
+  return drying.by === 'towel' ? GAP_WATER_ML : GAP_WATER_ML * BLOWN_FRACTION;
 }
 
 export const sealsOvernight: Rule = {
@@ -241,7 +242,7 @@ export const dryOn: Rule = {
   question: 'Does a product dry on before it is rinsed?',
   glyph: 'spot',
   changesWithTime: true,
-  limits: ['inHandShare', 'productGramsPerM2'],
+  limits: ['inHandFraction', 'productGramsPerM2'],
   reads: ['water.product', 'method.steps'],
   judge: (situation) => {
     const { water } = situation;

@@ -32,7 +32,7 @@ const M2_OF_A_FACE = [
 /** Lowers behind which a mitt of their own is fouled too: sills and rear get a third (judgement). */
 const THIRD_MITT_GRADE = 3.5;
 /** Of a flank, what lies below the belt of the doors (judgement). */
-const FLANK_LOWER_SHARE = 0.4;
+const FLANK_LOWER_FRACTION = 0.4;
 /** Faces of two wheels: rim, spokes; twice as many where there is grit (judgement). */
 const WHEEL_FACES = 8;
 
@@ -45,8 +45,8 @@ export function bodyM2(bodyClass: Vehicle['bodyClass']): { readonly upper: numbe
   return panelsOf(bodyClass).reduce(
     (sum, { id }) => {
       const m2 = panelM2(bodyClass, id);
-      const lowerShare = LOWER_PANELS.has(id) ? 1 : FLANKS.has(id) ? FLANK_LOWER_SHARE : 0;
-      return { upper: sum.upper + m2 * (1 - lowerShare), lower: sum.lower + m2 * lowerShare };
+      const lowerFraction = LOWER_PANELS.has(id) ? 1 : FLANKS.has(id) ? FLANK_LOWER_FRACTION : 0;
+      return { upper: sum.upper + m2 * (1 - lowerFraction), lower: sum.lower + m2 * lowerFraction };
     },
     { upper: 0, lower: 0 },
   );

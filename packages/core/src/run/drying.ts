@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { DriedBy, Method } from '../method/index.js';
 import type { Limits } from '../rules/index.js';
 import { behaviourOn, floodFilmGramsPerM2, panelM2, panelsOf, type Vehicle } from '../vehicle/index.js';
@@ -28,7 +28,7 @@ export function dryingPlan(
   {
     house,
     limits,
-  }: { readonly house: Pick<HouseRules, 'numbers'>; readonly limits: Pick<Limits, 'blowerLeavesShare'> },
+  }: { readonly house: Pick<HouseRules, 'numbers'>; readonly limits: Pick<Limits, 'blowerLeavesFraction'> },
 ): DryingPlan | null {
   const { drying, filmGramsPerM2, steps } = method;
   if (drying.kind === 'left') return null;
@@ -38,8 +38,8 @@ export function dryingPlan(
     const film = filmGramsPerM2 ?? floodFilmGramsPerM2(behaviourOn(vehicle, id), tiltDeg);
     return sum + film * panelM2(vehicle.bodyClass, id);
   }, 0);
-  const leftShare = by === 'towel' ? 1 : limits.blowerLeavesShare;
-  const towelGrams = by === 'blower' ? 0 : waterGrams * leftShare;
+  const leftFraction = by === 'towel' ? 1 : limits.blowerLeavesFraction;
+  const towelGrams = by === 'blower' ? 0 : waterGrams * leftFraction;
   return {
     by,
     waterGrams,

@@ -1,12 +1,12 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, SectionId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost } from '../plan/index.js';
 import { type Limits, shopStands } from '../rules/index.js';
 import { type ByGroup, isGlass, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
-import { panelAir, type SiteHour, surfaceOf, type WashHours } from '../wash/index.js';
+import { panelAir, type PlaceHour, surfaceOf, type WashHours } from '../wash/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { clothsFor } from './cloths.js';
 import { dryingPlan, type DryingPlan } from './drying.js';
@@ -64,7 +64,7 @@ function firstFlank(edges: readonly WetEdge[]): RunSheet['firstFlank'] {
 }
 
 /** The pane as it stands before water meets it, °C: baked or cooled, not at the air. */
-function glassC(vehicle: Vehicle, place: Place, site: SiteHour): number {
+function glassC(vehicle: Vehicle, place: Place, site: PlaceHour): number {
   const glass = panelsOf(vehicle.bodyClass).filter(({ id }) => isGlass(id));
   return Math.min(
     site.air.airTempC,
@@ -74,7 +74,7 @@ function glassC(vehicle: Vehicle, place: Place, site: SiteHour): number {
 
 /** What of the place and the kit the steps go by. */
 export function stepsAround(
-  { vehicle, place, method, site }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method'> & { site: SiteHour },
+  { vehicle, place, method, site }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method'> & { site: PlaceHour },
   mixes: readonly Mix[],
 ): Omit<StepsAround, 'edges' | 'lowEdges' | 'stopAfter'> {
   const { airTempC } = site.air;

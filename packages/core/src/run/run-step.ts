@@ -14,8 +14,8 @@ import type { StepFault, StepsAround, WetEdge } from './steps-around.js';
 
 /** The dwell of one step, cut to what the panels allow. */
 export interface StepDwell {
-  readonly fromMinutes: number;
-  readonly toMinutes: number;
+  readonly minMinutes: number;
+  readonly maxMinutes: number;
   /** The product's own longest by its label, which no water over it lengthens; absent in sheets made before it was kept. */
   readonly labelMinutes?: number;
   /** The panel whose wet edge cuts it; null: the product's own longest. */
@@ -84,14 +84,14 @@ function firstToEnd(edges: readonly WetEdge[]): WetEdge | null {
 export function boundedDwell(dwell: NonNullable<WashStep['dwell']>, edges: readonly WetEdge[]): StepDwell {
   const first = firstToEnd(edges);
   const edgeMinutes = first?.minutes ?? Infinity;
-  const isCut = edgeMinutes < dwell.to;
+  const isCut = edgeMinutes < dwell.maxMinutes;
   return {
-    fromMinutes: dwell.from,
-    toMinutes: Math.min(dwell.to, edgeMinutes),
-    labelMinutes: dwell.to,
+    minMinutes: dwell.minMinutes,
+    maxMinutes: Math.min(dwell.maxMinutes, edgeMinutes),
+    labelMinutes: dwell.maxMinutes,
     cutBy: isCut ? (first?.panel ?? null) : null,
     cutAs: isCut && first && first.ends !== 'lasts' ? first.ends : null,
-    isTooShort: edgeMinutes < dwell.from,
+    isTooShort: edgeMinutes < dwell.minMinutes,
   };
 }
 

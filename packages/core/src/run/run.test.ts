@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
 import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../kit/index.js';
 import { inUsualWay, METHOD_IDS, shopMethod, type WashStepId } from '../method/index.js';
 import type { Place } from '../place/index.js';
@@ -46,7 +46,7 @@ function sheet(
 ): RunSheet {
   const outdoors = { ...HOUR, ...weather };
   const hours = Array.from({ length: 48 }, (_, i) => ({ ...outdoors, atMs: FROM + (i - 36) * 3_600_000 }));
-  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs: FROM - 36 * 3_600_000, hours }).siteHour(
+  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs: FROM - 36 * 3_600_000, hours }).placeHour(
     FROM,
   );
   if (!site) throw new Error('an hour without weather');
@@ -95,7 +95,7 @@ describe('the steps of a wash', () => {
     for (const { dwell } of sheet(BAY, 'bay-contact', { airTempC: 25, dewPointC: 2, windMetresPerSecond: 9 })
       .steps) {
       if (!dwell) continue;
-      expect(dwell.cutBy === null || dwell.toMinutes < 10).toBe(true);
+      expect(dwell.cutBy === null || dwell.maxMinutes < 10).toBe(true);
     }
   });
 
@@ -103,19 +103,19 @@ describe('the steps of a wash', () => {
     {
       why: 'the product’s own longest',
       edge: 30,
-      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { minMinutes: 3, maxMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
     {
       why: 'at the edge',
       edge: 8,
-      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { minMinutes: 3, maxMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
     {
       why: 'cut by the edge',
       edge: 5,
       dwell: {
-        fromMinutes: 3,
-        toMinutes: 5,
+        minMinutes: 3,
+        maxMinutes: 5,
         labelMinutes: 8,
         cutBy: 'roof',
         cutAs: 'dries',
@@ -126,8 +126,8 @@ describe('the steps of a wash', () => {
       why: 'too short to work',
       edge: 2,
       dwell: {
-        fromMinutes: 3,
-        toMinutes: 2,
+        minMinutes: 3,
+        maxMinutes: 2,
         labelMinutes: 8,
         cutBy: 'roof',
         cutAs: 'dries',
@@ -137,14 +137,14 @@ describe('the steps of a wash', () => {
     {
       why: 'nothing dries',
       edge: null,
-      dwell: { fromMinutes: 3, toMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+      dwell: { minMinutes: 3, maxMinutes: 8, labelMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     },
   ] as const)('a dwell is $why', ({ edge, dwell }) => {
     const edges: WetEdge[] = [
       { panel: 'left', minutes: 40, ends: 'dries' },
       { panel: 'roof', minutes: edge, ends: edge === null ? 'lasts' : 'dries' },
     ];
-    expect(boundedDwell({ from: 3, to: 8 }, edges)).toEqual(dwell);
+    expect(boundedDwell({ minMinutes: 3, maxMinutes: 8 }, edges)).toEqual(dwell);
   });
 
   it('on the meter that follow each other are one run', () => {

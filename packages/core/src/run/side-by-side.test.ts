@@ -20,8 +20,8 @@ const step = (
   dwell:
     dwell &&
     ({
-      fromMinutes: dwell[0],
-      toMinutes: dwell[1],
+      minMinutes: dwell[0],
+      maxMinutes: dwell[1],
       cutBy: null,
       cutAs: null,
       isTooShort: false,

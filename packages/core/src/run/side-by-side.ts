@@ -28,7 +28,7 @@ const LEAST_APPLYING_MINUTES = 1;
 
 /** Hands are free while a product works: what is left of the step is putting it on. */
 const handsMinutes = ({ minutes, dwell }: RunStep): number =>
-  dwell ? Math.min(minutes, Math.max(LEAST_APPLYING_MINUTES, minutes - dwell.fromMinutes)) : minutes;
+  dwell ? Math.min(minutes, Math.max(LEAST_APPLYING_MINUTES, minutes - dwell.minMinutes)) : minutes;
 
 interface Lying {
   readonly step: RunStep;
@@ -88,8 +88,8 @@ function worked(car: Car, now: number): { car: Car; shared: Omit<SharedStep, 'ca
     ? [
         {
           step,
-          earliest: next.ready + step.dwell.fromMinutes,
-          latest: next.ready + step.dwell.toMinutes,
+          earliest: next.ready + step.dwell.minMinutes,
+          latest: next.ready + step.dwell.maxMinutes,
         },
       ]
     : [];

@@ -8,7 +8,7 @@ import type { LedgerDrive, LedgerHour } from './ledger.js';
 import { type WallClock, wallClock } from './wall-clock.js';
 
 /** When a day's kilometres are driven: out in the morning, home in the evening (judgement). */
-const DRIVING_SHARE: Readonly<Record<number, number>> = { 7: 0.4, 12: 0.15, 17: 0.45 };
+const DRIVING_FRACTION: Readonly<Record<number, number>> = { 7: 0.4, 12: 0.15, 17: 0.45 };
 /** Away from its place by day (judgement). */
 const AWAY_FROM_HOUR = 7;
 const AWAY_TO_HOUR = 18;
@@ -76,7 +76,7 @@ function habitDrives({
   };
   const made = new Map<number, readonly LedgerDrive[]>();
   return (weekday, hourOfDay) => {
-    const share = (DRIVING_SHARE[hourOfDay] ?? 0) * (weekShares[weekday] ?? 1);
+    const share = (DRIVING_FRACTION[hourOfDay] ?? 0) * (weekShares[weekday] ?? 1);
     if (share === 0) return NO_DRIVES;
     const key = weekday * 24 + hourOfDay;
     const known = made.get(key);

@@ -13,7 +13,7 @@ import {
   SALT_ZONES,
   SaltLedger,
   temperaturePace,
-  wetShare,
+  wetFraction,
 } from './index.js';
 
 function road(state: RoadState, salt: Partial<Record<SaltAgent, number>>): RoadHour {
@@ -78,17 +78,17 @@ describe('the clock', () => {
     { relHumidityFraction: 0.755, wet: 0.5, why: 'at the threshold, half way' },
     { relHumidityFraction: 0.8, wet: 1, why: 'damper' },
   ])('rock salt at $relHumidityFraction: $why', ({ relHumidityFraction, wet }) => {
-    expect(wetShare('NaCl', { tempC: 20, relHumidityFraction, isWet: false })).toBeCloseTo(wet, 1);
+    expect(wetFraction('NaCl', { tempC: 20, relHumidityFraction, isWet: false })).toBeCloseTo(wet, 1);
   });
 
   it('runs in dry air for magnesium chloride, which stays wet', () => {
     const air = { tempC: 15, relHumidityFraction: 0.45, isWet: false };
-    expect(wetShare('MgCl2', air)).toBe(1);
-    expect(wetShare('NaCl', air)).toBe(0);
+    expect(wetFraction('MgCl2', air)).toBe(1);
+    expect(wetFraction('NaCl', air)).toBe(0);
   });
 
   it('stops below the eutectic, even on a wet car', () => {
-    expect(wetShare('NaCl', { tempC: -22, relHumidityFraction: 1, isWet: true })).toBe(0);
+    expect(wetFraction('NaCl', { tempC: -22, relHumidityFraction: 1, isWet: true })).toBe(0);
   });
 
   it('runs faster in a warm damp garage than in the frozen street', () => {

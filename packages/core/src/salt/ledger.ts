@@ -83,9 +83,9 @@ interface CarAir {
 }
 
 /** 0–1: is this salt's brine liquid on the car in this air? Smooth over ±3 % of humidity. */
-export const wetShare = (agent: SaltAgent, air: CarAir): number => brineWetShare(brineOf(agent), air);
+export const wetFraction = (agent: SaltAgent, air: CarAir): number => brineWetFraction(brineOf(agent), air);
 
-function brineWetShare(brine: Brine, air: CarAir): number {
+function brineWetFraction(brine: Brine, air: CarAir): number {
   if (air.tempC < brine.eutecticC) return 0;
   if (air.isWet) return 1;
   const threshold = brine.deliquescenceFraction(air.tempC) ?? 1;
@@ -198,7 +198,7 @@ export function compileLife(hours: readonly LedgerHour[], pickUp: PickUp = PLAIN
       atMs: hour.atMs,
       added: drove ? addedBy(hour, pickUp.factor, byZone) : NOTHING_ADDED,
       kept: keptOver(hour),
-      pace: BRINES.map((brine) => brineWetShare(brine, air) * warmth),
+      pace: BRINES.map((brine) => brineWetFraction(brine, air) * warmth),
     };
   });
 }

@@ -1,7 +1,7 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { NO_SALT, type RoadHour, type RoadState } from '../road/index.js';
-import { compileLife, type LedgerHour, runLedger, swab, wallClock, wetShare } from './index.js';
+import { compileLife, type LedgerHour, runLedger, swab, wallClock, wetFraction } from './index.js';
 
 const road = (state: RoadState, NaCl = 0): RoadHour => ({
   atMs: 0,
@@ -106,14 +106,14 @@ describe('when brine is liquid', () => {
     { humidity: 0.77, share: 0.75 },
     { humidity: 0.786, share: 1 },
   ])('common salt at $humidity of humidity: $share (Greenspan 1977: 0.755)', ({ humidity, share }) => {
-    expect(wetShare('NaCl', air(humidity))).toBeCloseTo(share, 2);
+    expect(wetFraction('NaCl', air(humidity))).toBeCloseTo(share, 2);
   });
 
   it('magnesium chloride takes water up from 0.33, and all of it is solid below the eutectic', () => {
-    expect(wetShare('MgCl2', air(0.29))).toBe(0);
-    expect(wetShare('MgCl2', air(0.37))).toBe(1);
-    expect(wetShare('NaCl', air(1, -21, true))).toBe(1);
-    expect(wetShare('NaCl', air(1, -21.2, true))).toBe(0);
+    expect(wetFraction('MgCl2', air(0.29))).toBe(0);
+    expect(wetFraction('MgCl2', air(0.37))).toBe(1);
+    expect(wetFraction('NaCl', air(1, -21, true))).toBe(1);
+    expect(wetFraction('NaCl', air(1, -21.2, true))).toBe(0);
   });
 });
 

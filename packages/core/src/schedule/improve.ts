@@ -34,7 +34,7 @@ export function rosterOf(order: Iterable<number>, compiled: Compiled): Roster {
 const MOST_PASSES = 12;
 
 /** Trades options for better ones until no single trade gains. */
-export function settle(roster: Roster, order: Int32Array, compiled: Compiled): void {
+export function localSearch(roster: Roster, order: Int32Array, compiled: Compiled): void {
   for (let pass = 0; pass < MOST_PASSES; pass += 1) {
     const before = roster.value;
     for (const i of order) if (!roster.has(i)) roster.trade(i);
@@ -44,12 +44,12 @@ export function settle(roster: Roster, order: Int32Array, compiled: Compiled): v
 }
 
 /**
- * Shakes a settled schedule and settles it again, as long as it may, keeping the best: iterated local search.
+ * Perturbs a local optimum and searches round it again, as long as it may, keeping the best: iterated local search.
  *
  * @param order options in order of preference
  * @param isOver asked between rounds
  */
-export function shake(
+export function perturb(
   start: Roster,
   order: Int32Array,
   around: { readonly compiled: Compiled; readonly rounds: number; readonly isOver: () => boolean },
@@ -66,7 +66,7 @@ export function shake(
       for (const j of trial.inTheWay(i, Infinity) ?? []) trial.remove(j);
       if (trial.inTheWay(i, Infinity)?.length === 0) trial.add(i);
     }
-    settle(trial, order, compiled);
+    localSearch(trial, order, compiled);
     if (trial.value > best.value) best = trial.copy();
     if (trial.value > current.value - 0.002 * Math.abs(current.value)) current = trial;
   }

@@ -1,16 +1,16 @@
 import type { Compiled } from './compiled.js';
-import { Line, type LineJob } from './line.js';
+import { CrewSequence, type SequenceJob } from './crew-sequence.js';
 import type { Roster } from './roster.js';
 
 /** Jobs that are taken out together at the most. */
 const MOST_OUT = 5;
 /** How often jobs are taken out together and put back, each time that a crew's work is stirred. */
 const ROUNDS = 200;
-/** A stirred line may be worth so much less than the one before, as a share; less and less as the rounds go on. */
-const SLACK_SHARE = 0.0015;
+/** A stirred sequence may be worth so much less than the one before, as a share; less and less as the rounds go on. */
+const SLACK_FRACTION = 0.0015;
 /** A crew's work is stirred so often without a gain before it is let be. */
 const IDLE_STIRS = 4;
-const LEAST_GAIN_SHARE = 1e-9;
+const LEAST_GAIN_FRACTION = 1e-9;
 
 export interface ReinsertWatch {
   /** A stream of numbers 0–1. */
@@ -19,11 +19,11 @@ export interface ReinsertWatch {
 }
 
 /**
- * Takes jobs out of a crew's line and puts each back where it is worth most, all others moved to suit; jobs that are not planned, or planned
- * elsewhere, stand in every line, to be done there if that gains. Ruin and recreate (Schrimpf et al. 2000), priced exactly by `Line`.
+ * Takes jobs out of a crew's sequence and puts each back where it is worth most, all others moved to suit; jobs that are not planned, or planned
+ * elsewhere, stand in every sequence, to be done there if that gains. Ruin and recreate (Schrimpf et al. 2000), priced exactly by `CrewSequence`.
  */
 export class Reinsert {
-  private readonly line: Line;
+  private readonly sequence: CrewSequence;
   /** By crew and job: options, by start. */
   private readonly options: number[][][];
 
@@ -32,7 +32,7 @@ export class Reinsert {
     private readonly watch: ReinsertWatch,
   ) {
     const { jobCount, crewCount, crew, job } = compiled;
-    this.line = new Line(compiled, jobCount);
+    this.sequence = new CrewSequence(compiled, jobCount);
     this.options = Array.from({ length: crewCount }, () => Array.from({ length: jobCount }, () => []));
     crew.forEach((k, i) => {
       if (k >= 0) this.options[k]![job[i]!]!.push(i);
@@ -56,35 +56,35 @@ export class Reinsert {
     }
   }
 
-  /** Lays out a crew's line, and takes over what was made of it if that is worth more. Answers whether it is. */
+  /** Lays out a crew's sequence, and takes over what was made of it if that is worth more. Answers whether it is. */
   private withLine(roster: Roster, crew: number, better: () => void): boolean {
-    const { compiled, line } = this;
+    const { compiled, sequence } = this;
     const own = roster.lineOf(crew);
     const jobs = this.jobsOf(roster, crew);
     const isOwn = new Set(own.map((i) => compiled.job[i]!));
-    line.set(own.map((i) => jobs[compiled.job[i]!]!));
+    sequence.set(own.map((i) => jobs[compiled.job[i]!]!));
     jobs.forEach((job, index) => {
-      if (!isOwn.has(index) && job.options.length > 0) line.insert(job, line.bestInsertion(job).at);
+      if (!isOwn.has(index) && job.options.length > 0) sequence.insert(job, sequence.bestInsertion(job).at);
     });
     better();
     const before = roster.value;
-    const into = line.chosen();
+    const into = sequence.chosen();
     const elsewhere = into.map((i) => roster.optionOf(compiled.job[i]!)).filter((i) => i >= 0);
     roster.exchange([...new Set([...own, ...elsewhere])], into);
-    return roster.value > before * (1 + LEAST_GAIN_SHARE);
+    return roster.value > before * (1 + LEAST_GAIN_FRACTION);
   }
 
   /** All jobs as a crew can do them, with what the others do left as it is. */
-  private jobsOf(roster: Roster, crew: number): LineJob[] {
+  private jobsOf(roster: Roster, crew: number): SequenceJob[] {
     const { stock, value, stockLeft, jobCount } = this.compiled;
     const own = roster.lineOf(crew);
     const useOf = this.options[crew]!.map((_, job) => stock[roster.optionOf(job)] ?? -1);
     for (const i of own) roster.remove(i);
-    // A line does not count what it uses of a stock; where that is short, it stays with the jobs that have it.
+    // A sequence does not count what it uses of a stock; where that is short, it stays with the jobs that have it.
     const isPlenty = stockLeft.map((_, use) => roster.stockOver(use) >= jobCount);
     const canBe = (i: number, job: number): boolean =>
       roster.hasRoom(i) && (stock[i]! < 0 || isPlenty[stock[i]!]! || stock[i] === useOf[job]);
-    const jobs = this.options[crew]!.map((options, job): LineJob => {
+    const jobs = this.options[crew]!.map((options, job): SequenceJob => {
       const standing = roster.optionOf(job);
       return {
         options: options.filter((i) => canBe(i, job)),
@@ -95,45 +95,45 @@ export class Reinsert {
     return jobs;
   }
 
-  private reinsert(job: LineJob): void {
-    this.line.insert(job, this.line.bestInsertion(job).at);
+  private reinsert(job: SequenceJob): void {
+    this.sequence.insert(job, this.sequence.bestInsertion(job).at);
   }
 
   private pass(): void {
-    const { line } = this;
-    for (const job of line.jobs.slice()) {
+    const { sequence } = this;
+    for (const job of sequence.jobs.slice()) {
       if (this.watch.isOver()) return;
-      this.reinsert(line.remove(line.jobs.indexOf(job)));
+      this.reinsert(sequence.remove(sequence.jobs.indexOf(job)));
     }
   }
 
   private stirLine(): void {
-    const { line, watch } = this;
-    let best = { worth: line.worth, jobs: [...line.jobs] };
+    const { sequence, watch } = this;
+    let best = { worth: sequence.worth, jobs: [...sequence.jobs] };
     let current = best;
     for (let round = 0; round < ROUNDS && !watch.isOver(); round += 1) {
       for (const job of this.takeOut()) this.reinsert(job);
-      const slack = SLACK_SHARE * (1 - round / ROUNDS) * watch.next() ** 2;
-      if (line.worth <= current.worth * (1 - slack)) {
-        line.set(current.jobs);
+      const slack = SLACK_FRACTION * (1 - round / ROUNDS) * watch.next() ** 2;
+      if (sequence.worth <= current.worth * (1 - slack)) {
+        sequence.set(current.jobs);
         continue;
       }
-      current = { worth: line.worth, jobs: [...line.jobs] };
+      current = { worth: sequence.worth, jobs: [...sequence.jobs] };
       if (current.worth > best.worth) best = current;
     }
-    line.set(best.jobs);
+    sequence.set(best.jobs);
   }
 
   /** Some jobs that follow on each other, or some from anywhere, in any order. */
-  private takeOut(): LineJob[] {
-    const { line } = this;
+  private takeOut(): SequenceJob[] {
+    const { sequence } = this;
     const { next } = this.watch;
     const among = (count: number): number => Math.floor(next() * count);
-    const count = Math.min(line.length, 1 + among(MOST_OUT));
-    const from = next() < 0.5 ? among(line.length - count + 1) : null;
-    const out: LineJob[] = [];
+    const count = Math.min(sequence.length, 1 + among(MOST_OUT));
+    const from = next() < 0.5 ? among(sequence.length - count + 1) : null;
+    const out: SequenceJob[] = [];
     for (let taken = 0; taken < count; taken += 1)
-      out.splice(among(out.length + 1), 0, line.remove(from ?? among(line.length)));
+      out.splice(among(out.length + 1), 0, sequence.remove(from ?? among(sequence.length)));
     return out;
   }
 }

@@ -1,11 +1,11 @@
 import type { Compiled } from './compiled.js';
 import type { Roster } from './roster.js';
-import { type Candidate, Stretches, type Stretch } from './stretch.js';
+import { type Candidate, Segments, type Segment } from './segment.js';
 
-/** Jobs of one stretch of a crew's work that are put in order anew, and jobs from elsewhere that may come in between. */
-const STRETCH_JOBS = 7;
+/** Jobs of one segment of a crew's work that are put in order anew, and jobs from elsewhere that may come in between. */
+const SEGMENT_JOBS = 7;
 const GUEST_JOBS = 3;
-/** A stretch with more states than this, of jobs done, place and slot, would cost more than it brings. */
+/** A segment with more states than this, of jobs done, place and slot, would cost more than it brings. */
 const MOST_STATES = 2 ** 20;
 /** Passes over all work that may gain nothing: other guests are tried in each. */
 const IDLE_PASSES = 4;
@@ -21,13 +21,13 @@ export interface ReorderWatch {
 }
 
 /**
- * Puts stretch after stretch of each crew's work in the best order anew, with jobs from elsewhere that may come in between, until nothing
+ * Puts segment after segment of each crew's work in the best order anew, with jobs from elsewhere that may come in between, until nothing
  * more is gained: a search of large neighbourhoods, each of them searched whole.
  */
 export class Reorder {
   /** Options of each job, by start. */
   private readonly ofJob: number[][];
-  private readonly stretches: Stretches;
+  private readonly segments: Segments;
 
   constructor(
     private readonly compiled: Compiled,
@@ -35,7 +35,7 @@ export class Reorder {
   ) {
     this.ofJob = Array.from({ length: compiled.jobCount }, () => []);
     compiled.job.forEach((job, i) => this.ofJob[job]!.push(i));
-    this.stretches = new Stretches(compiled);
+    this.segments = new Segments(compiled);
   }
 
   /** Betters a roster in place. */
@@ -52,27 +52,27 @@ export class Reorder {
   /** Goes once along a crew's work. Answers whether it came to the end. */
   private pass(roster: Roster, crew: number): boolean {
     const { next, isOver } = this.watch;
-    const offset = Math.floor(next() * STRETCH_JOBS);
+    const offset = Math.floor(next() * SEGMENT_JOBS);
     const length = Math.max(1, roster.lineOf(crew).length);
-    for (let at = -offset; at < length; at += Math.ceil(STRETCH_JOBS / 2)) {
+    for (let at = -offset; at < length; at += Math.ceil(SEGMENT_JOBS / 2)) {
       if (isOver()) return false;
-      this.betterStretch(roster, this.stretchAt(roster, crew, Math.max(0, at)));
+      this.betterSegment(roster, this.segmentAt(roster, crew, Math.max(0, at)));
     }
     return true;
   }
 
-  /** The stretch of so many of a crew's jobs from one of them on. */
-  private stretchAt(roster: Roster, crew: number, at: number): Stretch {
+  /** The segment of so many of a crew's jobs from one of them on. */
+  private segmentAt(roster: Roster, crew: number, at: number): Segment {
     const { placeCount, slotCount, start } = this.compiled;
     const line = roster.lineOf(crew);
     const before = line[at - 1];
-    const after = line[at + STRETCH_JOBS] ?? null;
+    const after = line[at + SEGMENT_JOBS] ?? null;
     const fromSlots = Array.from({ length: placeCount }, (_, to) =>
-      before === undefined ? 0 : this.stretches.arrival(before, to),
+      before === undefined ? 0 : this.segments.arrival(before, to),
     );
     return {
       crew,
-      own: line.slice(at, at + STRETCH_JOBS),
+      own: line.slice(at, at + SEGMENT_JOBS),
       fromSlots,
       firstSlot: Math.min(...fromSlots),
       after,
@@ -80,23 +80,23 @@ export class Reorder {
     };
   }
 
-  private betterStretch(roster: Roster, stretch: Stretch): void {
-    const states = 2 ** (STRETCH_JOBS + GUEST_JOBS) * this.compiled.placeCount;
-    if (states * (stretch.endSlot - stretch.firstSlot) > MOST_STATES) return;
+  private betterSegment(roster: Roster, segment: Segment): void {
+    const states = 2 ** (SEGMENT_JOBS + GUEST_JOBS) * this.compiled.placeCount;
+    if (states * (segment.endSlot - segment.firstSlot) > MOST_STATES) return;
     const { job } = this.compiled;
-    for (const i of stretch.own) roster.remove(i);
-    const own = stretch.own.map((i) => ({ options: this.optionsIn(roster, stretch, job[i]!), costs: 0 }));
-    const candidates = [...own, ...this.guests(roster, stretch)].filter(({ options }) => options.length > 0);
-    const order = this.stretches.bestOrder(stretch, candidates);
-    for (const i of stretch.own) roster.add(i);
+    for (const i of segment.own) roster.remove(i);
+    const own = segment.own.map((i) => ({ options: this.optionsIn(roster, segment, job[i]!), costs: 0 }));
+    const candidates = [...own, ...this.guests(roster, segment)].filter(({ options }) => options.length > 0);
+    const order = this.segments.bestOrder(segment, candidates);
+    for (const i of segment.own) roster.add(i);
     const elsewhere = order.map((i) => roster.optionOf(job[i]!)).filter((i) => i >= 0);
-    roster.exchange([...new Set([...stretch.own, ...elsewhere])], order);
+    roster.exchange([...new Set([...segment.own, ...elsewhere])], order);
   }
 
-  /** The ways to do a job within a stretch, as far as each alone is concerned. */
+  /** The ways to do a job within a segment, as far as each alone is concerned. */
   private optionsIn(
     roster: Roster,
-    { crew, fromSlots, firstSlot, after, endSlot }: Stretch,
+    { crew, fromSlots, firstSlot, after, endSlot }: Segment,
     job: number,
   ): number[] {
     const { start, place, crew: crewOf } = this.compiled;
@@ -106,22 +106,22 @@ export class Reorder {
       const i = options[k]!;
       if (start[i]! >= endSlot) break;
       if (crewOf[i] !== crew || start[i]! < fromSlots[place[i]!]!) continue;
-      if (after !== null && this.stretches.arrival(i, place[after]!) > start[after]!) continue;
+      if (after !== null && this.segments.arrival(i, place[after]!) > start[after]!) continue;
       if (roster.hasRoom(i)) found.push(i);
     }
     return found;
   }
 
   /** Jobs from elsewhere that would gain most here under the prices, with some chance in it; each costs what it is worth where it stands. */
-  private guests(roster: Roster, stretch: Stretch): Candidate[] {
+  private guests(roster: Roster, segment: Segment): Candidate[] {
     const { compiled, watch } = this;
     const { job, crew, value } = compiled;
-    const own = new Set(stretch.own.map((i) => job[i]!));
+    const own = new Set(segment.own.map((i) => job[i]!));
     const found: (Candidate & { readonly gain: number })[] = [];
     for (let other = 0; other < compiled.jobCount; other += 1) {
       const standing = roster.optionOf(other);
       if (own.has(other) || (standing >= 0 && crew[standing]! < 0)) continue;
-      const options = this.optionsIn(roster, stretch, other);
+      const options = this.optionsIn(roster, segment, other);
       if (options.length === 0) continue;
       const most = options.reduce((best, i) => Math.max(best, watch.surplus[i]!), -Infinity);
       const now = standing < 0 ? 0 : watch.surplus[standing]!;

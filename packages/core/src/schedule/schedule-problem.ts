@@ -50,7 +50,7 @@ export interface ScheduleWatch {
 }
 
 /** Below this difference, relative to the value, two plans are worth the same. */
-export const SAME_SHARE = 1e-7;
+export const SAME_FRACTION = 1e-7;
 
 /**
  * Does this bound leave nothing to be gained?
@@ -58,7 +58,7 @@ export const SAME_SHARE = 1e-7;
  * @param grain of which every value is a whole multiple; less than one of them cannot be gained
  */
 export const isProven = (value: number, bound: number, grain = 0): boolean =>
-  bound - value <= Math.max(SAME_SHARE * Math.max(1, Math.abs(value)), grain * (1 - 1e-6));
+  bound - value <= Math.max(SAME_FRACTION * Math.max(1, Math.abs(value)), grain * (1 - 1e-6));
 
 export const endMinuteOf = (problem: Pick<ScheduleProblem, 'slotMinutes'>, option: ScheduleOption): number =>
   option.startSlot * problem.slotMinutes + option.durationMinutes;

@@ -4,11 +4,11 @@ import { type Compiled, compile, narrowed } from './compiled.js';
 import { chance, rosterOf } from './improve.js';
 import { apartSchedule } from '../testing/schedules.js';
 import { checkSchedule, type ScheduleProblem } from './index.js';
-import { Prices } from './prices.js';
+import { DualPrices } from './dual-prices.js';
 import { Reorder } from './reorder.js';
 import type { Roster } from './roster.js';
-import { Stretches } from './stretch.js';
-import { highest, tightPrices } from './walk.js';
+import { Segments } from './segment.js';
+import { highest, tightPrices } from './tighten-bound.js';
 
 const never = () => false;
 
@@ -32,7 +32,7 @@ describe('prices over a core of a large problem', () => {
   it('bound every schedule as tightly as the best of all options could', () => {
     expect(compiled.count).toBeGreaterThan(8000);
     // Longer steps over all options find no bound that is lower by more than a thousandth.
-    const patient = new Prices(compiled, prices);
+    const patient = new DualPrices(compiled, prices);
     for (let step = 0; step < 300; step += 1) {
       const answer = patient.solve();
       patient.step(answer, 0.97 * patient.bestBound, 0.2);
@@ -47,10 +47,10 @@ describe('prices over a core of a large problem', () => {
     expect(Math.max(...bounds)).toBeCloseTo(prices.bestBound, 6);
   });
 
-  it('is better served by putting stretches in order than by the first schedule, and stays feasible', () => {
+  it('is better served by putting segments in order than by the first schedule, and stays feasible', () => {
     const some = narrowed(compiled, highest(prices.boundsWith(), 1500, roster));
     const better = roster.carriedTo(some);
-    const surplus = new Prices(some, prices).surplus();
+    const surplus = new DualPrices(some, prices).surplus();
     new Reorder(some, { surplus, next: chance(1), isOver: never }).better(better);
     asRead(problem, some, better);
     expect(better.value).toBeGreaterThan(1.02 * roster.value);
@@ -71,7 +71,7 @@ function byTryingAll(problem: ScheduleProblem, indexes: readonly number[]): numb
   return best([], 0);
 }
 
-describe('the best order of a stretch', () => {
+describe('the best order of a segment', () => {
   it('is worth what trying all orders finds, and can be carried out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
@@ -82,8 +82,8 @@ describe('the best order of a stretch', () => {
         const candidates = [0, 1, 2, 3]
           .map((job) => ({ options: ofJob(job), costs: 0 }))
           .filter(({ options }) => options.length > 0);
-        const stretch = { crew: 0, own: [], fromSlots: [0, 0, 0], firstSlot: 0, after: null, endSlot: 14 };
-        const order = new Stretches(compiled).bestOrder(stretch, candidates);
+        const segment = { crew: 0, own: [], fromSlots: [0, 0, 0], firstSlot: 0, after: null, endSlot: 14 };
+        const order = new Segments(compiled).bestOrder(segment, candidates);
         const chosen = order.map((i) => compiled.original[i]!);
         expect(checkSchedule(problem, chosen)).toEqual([]);
         const worth = order.reduce((sum, i) => sum + compiled.value[i]!, 0);
@@ -98,10 +98,10 @@ describe('the best order of a stretch', () => {
     const compiled = compile(problem);
     const options = Array.from({ length: compiled.count }, (_, i) => i);
     const most = Math.max(...compiled.value);
-    const stretch = { crew: 0, own: [], fromSlots: [0, 0, 0], firstSlot: 0, after: null, endSlot: 8 };
-    const stretches = new Stretches(compiled);
-    expect(stretches.bestOrder(stretch, [{ options, costs: most + 0.01 }])).toEqual([]);
-    const [best] = stretches.bestOrder(stretch, [{ options, costs: most - 0.01 }]);
+    const segment = { crew: 0, own: [], fromSlots: [0, 0, 0], firstSlot: 0, after: null, endSlot: 8 };
+    const segments = new Segments(compiled);
+    expect(segments.bestOrder(segment, [{ options, costs: most + 0.01 }])).toEqual([]);
+    const [best] = segments.bestOrder(segment, [{ options, costs: most - 0.01 }]);
     expect(compiled.value[best!]).toBe(most);
   });
 });

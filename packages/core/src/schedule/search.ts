@@ -1,12 +1,12 @@
 import { type Compiled, compile, narrowed } from './compiled.js';
-import { dive } from './dive.js';
-import { chance, rosterOf, shake } from './improve.js';
-import { Prices } from './prices.js';
+import { lagrangianDive } from './lagrangian-dive.js';
+import { chance, perturb, rosterOf } from './improve.js';
+import { DualPrices } from './dual-prices.js';
 import { Reinsert } from './reinsert.js';
 import { Reorder } from './reorder.js';
 import type { Roster } from './roster.js';
 import { isProven, type Schedule, type ScheduleProblem } from './schedule-problem.js';
-import { highest, tightPrices } from './walk.js';
+import { highest, tightPrices } from './tighten-bound.js';
 
 /** The best schedule that is known, and what none can pass. */
 export interface Known {
@@ -23,12 +23,12 @@ export interface Start extends Known {
 
 export interface SearchWatch {
   /** Share of its time that is spent, 0–1; beyond 1 it stops. */
-  readonly spentShare: () => number;
+  readonly spentFraction: () => number;
   readonly onBetter: (schedule: Schedule) => void;
 }
 
-/** The walk to a tight bound leaves time for what comes after. */
-const WALK_SHARE = 0.45;
+/** Tightening the bound leaves time for what comes after. */
+const WALK_FRACTION = 0.45;
 /** A dive looks at the options that good schedules could take; the others would only slow it. */
 const DIVE_OPTIONS = 3000;
 /** Different paces come up in different places. */
@@ -46,7 +46,7 @@ const DIVES = [
 const IDLE_DIVES = 3;
 /** What searches round a schedule looks at more of them, though not at all. */
 const SEARCHED_OPTIONS = 8000;
-const SHAKES = 40;
+const PERTURBATIONS = 40;
 
 const WORTH_STEPS = 4096;
 
@@ -69,7 +69,7 @@ function byWorth(worth: Float64Array): Int32Array {
 /** A bound, and schedules ever nearer to it, without the integer programme. It can be halted, and goes on where it stood. */
 export class Search {
   private readonly compiled: Compiled;
-  private readonly prices: Prices;
+  private readonly prices: DualPrices;
   private readonly bounds: Float64Array;
   /** Options for the dives, and more of them for the searches round a schedule. */
   private readonly narrow: Compiled;
@@ -90,13 +90,13 @@ export class Search {
   ) {
     this.compiled = compile(problem);
     this.best = rosterOf(byWorth(this.compiled.value), this.compiled);
-    const isOver = (): boolean => watch.spentShare() > WALK_SHARE;
+    const isOver = (): boolean => watch.spentFraction() > WALK_FRACTION;
     this.prices = tightPrices(this.compiled, { roster: this.best, isOver });
     this.bound = this.prices.bestBound;
     this.bounds = this.prices.boundsWith();
     this.narrow = narrowed(this.compiled, highest(this.bounds, DIVE_OPTIONS, this.best));
     this.middle = narrowed(this.compiled, highest(this.bounds, SEARCHED_OPTIONS, this.best));
-    this.surplus = new Prices(this.middle, this.prices).surplus();
+    this.surplus = new DualPrices(this.middle, this.prices).surplus();
     this.tell();
   }
 
@@ -125,12 +125,13 @@ export class Search {
   /**
    * Goes on until nothing is left to try.
    *
-   * @param spentShare share of the time for this that is spent
+   * @param spentFraction share of the time for this that is spent
    * @param mostDives after which it halts
    */
-  run(spentShare: () => number, mostDives = Infinity): void {
+  run(spentFraction: () => number, mostDives = Infinity): void {
     const { compiled, middle, narrow, prices, surplus, next } = this;
-    const isOver = (): boolean => spentShare() > 1 || isProven(this.best.value, this.bound, compiled.grain);
+    const isOver = (): boolean =>
+      spentFraction() > 1 || isProven(this.best.value, this.bound, compiled.grain);
     const reorder = new Reorder(middle, { surplus, next, isOver });
     const reinsert = new Reinsert(middle, { next, isOver });
     const order = byWorth(narrow.value);
@@ -139,7 +140,7 @@ export class Search {
       if (isOver()) return;
       const before = this.best.value;
       const pace = { order, isOver, ...DIVES[this.dives]! };
-      const roster = dive(narrow, new Prices(narrow, prices), pace).carriedTo(middle);
+      const roster = lagrangianDive(narrow, new DualPrices(narrow, prices), pace).carriedTo(middle);
       this.take(roster);
       reinsert.better(roster);
       this.take(roster);
@@ -153,18 +154,20 @@ export class Search {
     reinsert.stir(this.searched);
     this.take(this.searched);
     if (isOver()) return;
-    this.take(shake(this.searched, byWorth(middle.value), { compiled: middle, rounds: SHAKES, isOver }));
+    this.take(
+      perturb(this.searched, byWorth(middle.value), { compiled: middle, rounds: PERTURBATIONS, isOver }),
+    );
   }
 }
 
 /**
  * A good schedule with its bound, at once and without proof.
  *
- * @param spentShare share of the time given that is spent
+ * @param spentFraction share of the time given that is spent
  */
-export function goodSchedule(problem: ScheduleProblem, spentShare: () => number): Schedule {
-  const search = new Search(problem, { spentShare, onBetter: () => undefined });
-  search.run(spentShare);
+export function goodSchedule(problem: ScheduleProblem, spentFraction: () => number): Schedule {
+  const search = new Search(problem, { spentFraction, onBetter: () => undefined });
+  search.run(spentFraction);
   const { roster, bound } = search.start;
   return roster.told(bound);
 }

@@ -2,7 +2,7 @@ import { type Known, Search, type Start } from './search.js';
 import { programModel } from './program-model.js';
 import { Roster } from './roster.js';
 import { isProven, type Schedule, type ScheduleProblem, type ScheduleWatch } from './schedule-problem.js';
-import { highest } from './walk.js';
+import { highest } from './tighten-bound.js';
 
 export interface SolveWatch extends ScheduleWatch {
   /** Seconds since some moment; the core has no clock of its own. */
@@ -11,11 +11,11 @@ export interface SolveWatch extends ScheduleWatch {
 }
 
 /** The share of the time that the search for a good start may take, and of that what it takes to begin with where time is ample. */
-const SEARCH_SHARE = 0.75;
-const FIRST_SEARCH_SHARE = 0.15;
+const SEARCH_FRACTION = 0.75;
+const FIRST_SEARCH_FRACTION = 0.15;
 /** With so much time, what was found by a first dive is proven if that is quick, before more is searched for. */
 const AMPLE_SECONDS = 20;
-const QUICK_PROOF_SHARE = 0.2;
+const QUICK_PROOF_FRACTION = 0.2;
 /** Options of the first programme; each next one takes in twice as many. */
 const FIRST_KERNEL = 400;
 
@@ -87,15 +87,15 @@ export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch)
   const shareOf = (share: number) => (): number =>
     isOver() ? Infinity : spent() / (share * timeLimitSeconds);
   const isAmple = timeLimitSeconds >= AMPLE_SECONDS;
-  const spentShare = shareOf(isAmple ? SEARCH_SHARE * FIRST_SEARCH_SHARE : SEARCH_SHARE);
-  const search = new Search(problem, { onBetter, spentShare });
+  const spentFraction = shareOf(isAmple ? SEARCH_FRACTION * FIRST_SEARCH_FRACTION : SEARCH_FRACTION);
+  const search = new Search(problem, { onBetter, spentFraction });
   if (isAmple) {
-    search.run(shareOf(SEARCH_SHARE), 1);
-    const untilSeconds = spent() + QUICK_PROOF_SHARE * timeLimitSeconds;
+    search.run(shareOf(SEARCH_FRACTION), 1);
+    const untilSeconds = spent() + QUICK_PROOF_FRACTION * timeLimitSeconds;
     const quick = { isOver, onBetter, secondsLeft: () => Math.min(untilSeconds - spent(), secondsLeft()) };
     search.learn(await prove(search.start, quick));
   }
-  search.run(shareOf(SEARCH_SHARE));
+  search.run(shareOf(SEARCH_FRACTION));
   const { roster, bound } = await prove(search.start, { isOver, onBetter, secondsLeft });
   return roster.told(bound);
 }

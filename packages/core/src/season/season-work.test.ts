@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { inWay, type Method, shopMethod, STEP_KINDS, waysOf, type WashStepId } from '../method/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { SEASON_JOBS, SEASON_STEPS, withSeasonWork } from './index.js';

@@ -1,7 +1,7 @@
 import type { MessageKind } from '../booking/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { MethodId } from '../method/index.js';
-import type { Hands, Prices } from '../plan/index.js';
+import type { Worker, Prices } from '../plan/index.js';
 import type { PriceList } from '../quote/index.js';
 import type { Limits } from '../rules/index.js';
 import type { SeasonNumbers } from '../season/index.js';
@@ -38,7 +38,7 @@ export interface Settings {
   /** The side of the road that one drives on; lorries pass on the other. */
   readonly drivesOn: DrivingSide;
   /** Who washes, and when. */
-  readonly hands: readonly Hands[];
+  readonly workers: readonly Worker[];
   /** The shop's clock on the wall. */
   readonly timeZone: string;
   /** Weather sources in the order of trust; one that is not named does not count. null: the built-in station alone. */

@@ -85,7 +85,7 @@ function soilFacts(
     zones: known.zones,
     daysSinceWash: (nowMs - sinceMs) / MS_PER_DAY,
     daysSinceContactWash: (nowMs - (lastContactMs ?? car.knownSinceMs)) / MS_PER_DAY,
-    wetRoadShare: hours.length > 0 ? wet / hours.length : 0,
+    wetRoadFraction: hours.length > 0 ? wet / hours.length : 0,
     meanAirC: hours.length > 0 ? warmth / hours.length : 0,
     spottedWashes: known.washes.filter(({ isSpotted, atMs }) => isSpotted && atMs > spottedSinceMs).length,
   };

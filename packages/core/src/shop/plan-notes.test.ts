@@ -11,7 +11,7 @@ const WASH: WashRecord = {
   status: 'planned',
   startMs: 10 * MS_PER_HOUR,
   minutes: 60,
-  handsId: 'owner',
+  workerId: 'owner',
   isLocked: false,
   startedMs: null,
   extras: [],

@@ -1,5 +1,5 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import { type Kit, shelfOf, washesLeft } from '../kit/index.js';
 import type { WashRecord } from '../log/index.js';
 import { METHOD_IDS } from '../method/index.js';
@@ -37,7 +37,7 @@ export const slotOf = (wash: WashRecord, nowMs: number): PlannedSlot => ({
   vehicleId: wash.vehicleId,
   placeId: wash.placeId,
   methodId: wash.methodId,
-  handsId: wash.handsId,
+  workerId: wash.workerId,
   startMs: wash.startMs,
   endMs: freeFrom(wash, nowMs),
   isBegun: wash.startedMs !== null,
@@ -51,7 +51,7 @@ export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =
 /** The washes that stand in the plan, as the planner takes them. */
 export function planNotes(
   { planned, nowMs }: { readonly planned: readonly WashRecord[]; readonly nowMs: number },
-  shop: Pick<PlanNotes, 'hands' | 'busy' | 'bookings' | 'stock'>,
+  shop: Pick<PlanNotes, 'workers' | 'busy' | 'bookings' | 'stock'>,
 ): PlanNotes {
   return {
     ...shop,

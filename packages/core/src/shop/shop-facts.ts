@@ -1,6 +1,6 @@
 import type { DoneWash } from '../log/index.js';
 import type { Drive } from '../drive/index.js';
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { Shelf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import type { PlanCar, PlanRequest, Prices } from '../plan/index.js';
@@ -64,7 +64,7 @@ export interface OfCar extends ShopFacts {
 }
 
 /** The washes that stand in the plan, and who does them. */
-export type PlanNotes = Pick<PlanRequest, 'hands' | 'fixed' | 'movable' | 'busy' | 'bookings' | 'stock'>;
+export type PlanNotes = Pick<PlanRequest, 'workers' | 'fixed' | 'movable' | 'busy' | 'bookings' | 'stock'>;
 
 /** Where a car stands at night; null: in the street. */
 export const standsAt = ({ car, places }: OfCar): Place | null =>

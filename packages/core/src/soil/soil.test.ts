@@ -7,7 +7,7 @@ const facts = (change: Partial<SoilFacts> = {}): SoilFacts => ({
   zones: CAR_ZONE_IDS.map((zone) => ({ zone, loadGramsPerM2: 0, activeHours: 0 })),
   daysSinceWash: 10,
   daysSinceContactWash: 10,
-  wetRoadShare: 0.5,
+  wetRoadFraction: 0.5,
   meanAirC: -4,
   spottedWashes: 0,
   ...change,
@@ -42,9 +42,9 @@ describe('the estimate', () => {
   });
 
   it('has grit on wet roads, lower down more than above, and none on dry ones', () => {
-    const wet = soilNow(facts({ wetRoadShare: 1, daysSinceWash: 20 }));
+    const wet = soilNow(facts({ wetRoadFraction: 1, daysSinceWash: 20 }));
     expect(grade(wet, 'arches-left', 'grit')).toBeGreaterThan(grade(wet, 'roof', 'grit'));
-    expect(grade(soilNow(facts({ wetRoadShare: 0 })), 'arches-left', 'grit')).toBe(0);
+    expect(grade(soilNow(facts({ wetRoadFraction: 0 })), 'arches-left', 'grit')).toBe(0);
   });
 
   it('has iron on wheels first, and insects only in the warm', () => {
@@ -60,7 +60,7 @@ describe('the estimate', () => {
 
   it('never leaves the scale', () => {
     const soil = soilNow(
-      facts({ daysSinceWash: 900, daysSinceContactWash: 900, wetRoadShare: 1, spottedWashes: 40 }),
+      facts({ daysSinceWash: 900, daysSinceContactWash: 900, wetRoadFraction: 1, spottedWashes: 40 }),
     );
     for (const entry of soil) {
       expect(entry.grade).toBeGreaterThanOrEqual(0);
@@ -109,7 +109,7 @@ describe('soil by group', () => {
     const soil = soilNow(
       facts({
         zones: [{ zone: 'lower-left', loadGramsPerM2: 4, activeHours: 0 }],
-        wetRoadShare: 0,
+        wetRoadFraction: 0,
         daysSinceContactWash: 400,
       }),
     );

@@ -32,7 +32,7 @@ export interface SoilFacts {
   readonly daysSinceWash: number;
   readonly daysSinceContactWash: number;
   /** Share of the days since the last wash on which roads were wet, slushy or snowed. */
-  readonly wetRoadShare: number;
+  readonly wetRoadFraction: number;
   /** Mean air since the last wash, °C: insects fly above about 10. */
   readonly meanAirC: number;
   /** Washes since the last correction after which spots were found. */
@@ -65,7 +65,7 @@ function estimate(kind: SoilKind, at: { group: ZoneGroup; load: number }, facts:
     case 'salt-film':
       return gradeOfLoad(at.load);
     case 'grit':
-      return half((5 * thrown * facts.wetRoadShare * facts.daysSinceWash) / DAYS_TO_FULL.grit);
+      return half((5 * thrown * facts.wetRoadFraction * facts.daysSinceWash) / DAYS_TO_FULL.grit);
     case 'iron':
       return half(
         (5 * (at.group === 'wheels' ? 1 : thrown * 0.3) * facts.daysSinceContactWash) / DAYS_TO_FULL.iron,
@@ -113,8 +113,8 @@ export function soilNow(
 }
 
 /** Grade that is left of a soil when a share of it (0–1) was taken off: each halving is a grade less (judgement). */
-export const gradeLeft = (grade: number, takenShare: number): number =>
-  Math.max(0, grade + Math.log2(Math.max(0.01, 1 - takenShare)));
+export const gradeLeft = (grade: number, takenFraction: number): number =>
+  Math.max(0, grade + Math.log2(Math.max(0.01, 1 - takenFraction)));
 
 /** Heaviest film or grit by group of zones: what a method's ceiling is held against. */
 export function soilByGroup(soil: readonly ZoneSoil[]): ByGroup {

@@ -13,7 +13,7 @@ const SOLAR_CONSTANT_WM2 = 1361;
 const DARK: Irradiance = { globalWm2: 0, beamNormalWm2: 0, diffuseWm2: 0 };
 
 /** Diffuse share of global radiation by clearness index. Erbs, Klein & Duffie 1982, eq. 1. */
-function erbsDiffuseShare(clearness: number): number {
+function erbsDiffuseFraction(clearness: number): number {
   if (clearness <= 0.22) return 1 - 0.09 * clearness;
   if (clearness > 0.8) return 0.165;
   return (
@@ -45,7 +45,7 @@ export function irradiance(
   if (cosZenith <= 0) return DARK;
   const clearWm2 = 1098 * cosZenith * Math.exp(-0.059 / cosZenith);
   const globalWm2 = clearWm2 * (1 - 0.75 * sky.cloudFraction ** 3.4);
-  const diffuseWm2 = globalWm2 * erbsDiffuseShare(globalWm2 / extraterrestrialWm2(sky.atMs, cosZenith));
+  const diffuseWm2 = globalWm2 * erbsDiffuseFraction(globalWm2 / extraterrestrialWm2(sky.atMs, cosZenith));
   return { globalWm2, diffuseWm2, beamNormalWm2: (globalWm2 - diffuseWm2) / cosZenith };
 }
 

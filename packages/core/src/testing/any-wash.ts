@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE, HOUSE_RULES, type HouseChoices, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, HOUSE_RULES, type HouseChoices, type HouseRules } from '../house-rules/index.js';
 import { type Kit, type Product, shelfOf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import type { ProductRole } from '../protection/index.js';
@@ -93,7 +93,7 @@ export function anyWash(seed: number): AnyWash {
       usualParts,
       fewestParts,
       mostParts: usualParts + 200,
-      dwell: dice() < 0.5 ? { from: within(0, 3), to: within(3, 12) } : null,
+      dwell: dice() < 0.5 ? { minMinutes: within(0, 3), maxMinutes: within(3, 12) } : null,
       lowestWorkC: dice() < 0.3 ? within(-10, 5) : null,
       priceMinor: Math.round(within(500, 6000)),
       carMl: dice() < 0.2 ? within(10, 90) : null,

@@ -1,7 +1,7 @@
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { EMPTY_SHELF } from '../kit/index.js';
 import type { DoneWash } from '../log/index.js';
-import { DEFAULT_PRICES, type Hands } from '../plan/index.js';
+import { DEFAULT_PRICES, type Worker } from '../plan/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { DEFAULT_SEASON } from '../season/index.js';
@@ -67,7 +67,14 @@ export const ofCar = (change: Partial<OfCar['car']>): OfCar => ({
   car: { ...FACTS.car, ...change },
 });
 
-const OWNER: Hands = { id: 'owner', name: 'Owner', hours: everyDay(480, 1080) };
+const OWNER: Worker = { id: 'owner', name: 'Owner', hours: everyDay(480, 1080) };
 
 /** One pair of hands, and nothing planned. */
-export const NOTES: PlanNotes = { hands: [OWNER], fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+export const NOTES: PlanNotes = {
+  workers: [OWNER],
+  fixed: [],
+  movable: [],
+  busy: [],
+  bookings: [],
+  stock: {},
+};

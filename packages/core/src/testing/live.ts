@@ -1,5 +1,5 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { EMPTY_KIT, EMPTY_SHELF } from '../kit/index.js';
 import type { RunAction, RunDeed, RunPack } from '../live/index.js';
 import { inUsualWay } from '../method/index.js';
@@ -40,7 +40,7 @@ export function packFor(methodId = 'bay-contact', air: Partial<WeatherHour> = {}
   const place = { ...BAY, tariff: TARIFF };
   const fromMs = START - 36 * MS_PER_HOUR;
   const hours = Array.from({ length: 48 }, (_, i) => ({ ...hour, atMs: fromMs + i * MS_PER_HOUR }));
-  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).siteHour(START);
+  const site = new PlaceWeather(new PlaceCalendar(place), { fromMs, hours }).placeHour(START);
   if (!site) throw new Error('an hour without weather');
   const method = inUsualWay(
     equippedMethod(methodId, {

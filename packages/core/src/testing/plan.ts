@@ -2,7 +2,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../quantity/index.js';
 import type { Place } from '../place/index.js';
 import {
   DEFAULT_PRICES,
-  type Hands,
+  type Worker,
   type PlanAnswer,
   planAnswer,
   planCase,
@@ -30,7 +30,7 @@ export const span = (openHour: number, closeHour: number) => ({
   openMinute: openHour * 60,
   closeMinute: closeHour * 60,
 });
-export const weekdays = (id: string): Hands => ({
+export const weekdays = (id: string): Worker => ({
   id,
   name: id,
   hours: [...Array<null>(7)].map((_, day) => (day < 5 ? span(8, 18) : null)),
@@ -59,7 +59,7 @@ export const window = (startHour: number, wish: Wish = {}): Window => {
     isForemost: true,
     otherConditions: [],
     isWanted,
-    blockedShare: failing / 20,
+    blockedFraction: failing / 20,
     failures: { memberCount: 20, freezes: (1 << failing) - 1, spots: 0, falls: 0, cold: 0 },
     extras: NO_EXTRAS,
     coldMinorPerMinute: 0,
@@ -117,7 +117,7 @@ export const car = (
 export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> = {}): PlanRequest => ({
   cars,
   places: PLACES,
-  hands: [weekdays('owner')],
+  workers: [weekdays('owner')],
   fixed: [],
   movable: [],
   busy: [],
@@ -125,7 +125,7 @@ export const request = (cars: PlanRequest['cars'], change: Partial<PlanRequest> 
   stock: {},
   prices: DEFAULT_PRICES,
   restMinutes: 0,
-  tolerableShare: 0.2,
+  tolerableFraction: 0.2,
   timeZone: 'UTC',
   nowMs: MONDAY,
   horizonMs: MONDAY + 5 * MS_PER_DAY,
@@ -157,7 +157,7 @@ export const slot = (
   vehicleId,
   placeId: 'home',
   methodId: 'garage-rinseless',
-  handsId: 'owner',
+  workerId: 'owner',
   startMs: at(startHour),
   endMs: at(startHour + 1),
   extras: [],

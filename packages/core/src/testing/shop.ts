@@ -1,4 +1,4 @@
-import { DEFAULT_HOUSE, type HouseRules } from '../house/index.js';
+import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
 import { EMPTY_SHELF, type Gear, type Product, shelfOf } from '../kit/index.js';
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';

@@ -18,7 +18,7 @@ import { tracksOf, type WaterOutcome, type WashHours } from '../wash/index.js';
 import { groupsOf, type HowThorough, type LookedAt, type WayCase, withRemedy } from './judged.js';
 import { blocksOf, isOfLastWater } from './blocks.js';
 import type { Circumstances } from './circumstances.js';
-import type { MemberFailures } from './forecast-share.js';
+import type { MemberFailures } from './failed-fraction.js';
 import { memberFailures } from './member-failures.js';
 import type { PlaceSite, PlaceWeather } from './site-hours.js';
 import { stageSituations } from './two-places.js';

@@ -4,7 +4,7 @@ import type { SeasonJobRow } from '../season/index.js';
 import { BandJudge } from './band-judge.js';
 import type { Circumstances } from './circumstances.js';
 import { methodsWithWork } from './equipped-method.js';
-import { failedShare, type MemberFailures, withForecast } from './forecast-share.js';
+import { failedFraction, type MemberFailures, withForecast } from './failed-fraction.js';
 import type { PlaceSite } from './site-hours.js';
 
 /** The judge of each band of a request, with the work of the season that goes with it, made when it is first asked for. */
@@ -30,7 +30,7 @@ export interface AskedStart extends Judgement {
   readonly wayId: WayId;
   readonly placeC: number | null;
   /** null: no member reaches so far. */
-  readonly blockedShare: number | null;
+  readonly blockedFraction: number | null;
   readonly failures: MemberFailures | null;
 }
 
@@ -54,9 +54,16 @@ export function memberAsker(
     const { wayId, placeC, judgement } = judged;
     const failures = band.failures(startMs, judged);
     // The grid has judged it already; with work of the season nobody has.
-    if (!failures) return work?.length ? { wayId, placeC, blockedShare: null, failures, ...judgement } : null;
-    const blockedShare = failedShare(failures);
+    if (!failures)
+      return work?.length ? { wayId, placeC, blockedFraction: null, failures, ...judgement } : null;
+    const blockedFraction = failedFraction(failures);
     const situation = band.situation(startMs, judged.method);
-    return { wayId, placeC, blockedShare, failures, ...withForecast(judgement, situation, blockedShare) };
+    return {
+      wayId,
+      placeC,
+      blockedFraction,
+      failures,
+      ...withForecast(judgement, situation, blockedFraction),
+    };
   };
 }

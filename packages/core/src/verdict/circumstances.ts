@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import type { Shelf } from '../kit/index.js';
 import type { Limits } from '../rules/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { shelfOf } from '../kit/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { BAY, bottle, VEHICLE } from '../testing/shop.js';

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../house/index.js';
+import type { HouseRules } from '../house-rules/index.js';
 import { coldClass, equip, type Shelf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import {

@@ -1,5 +1,5 @@
 import { SEASON_JOBS } from '../season/index.js';
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { everyHour, MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
@@ -15,7 +15,6 @@ import type { RoadState } from '../road/index.js';
 import type { Vehicle } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
-  everyHour,
   type Band,
   cellDetail,
   type GridRequest,
@@ -215,13 +214,13 @@ describe('members asked one start at a time', () => {
     const ask = memberAsker(request);
     const { cells } = bandOf(verdictGrid(request), 'bay', 'bay-touch-free');
     const asked = cells.filter(
-      ({ blockedShare, delayMinutes }) => blockedShare !== null && delayMinutes === 0,
+      ({ blockedFraction, delayMinutes }) => blockedFraction !== null && delayMinutes === 0,
     );
     expect(asked.length).toBeGreaterThan(10);
-    expect(new Set(asked.map(({ blockedShare }) => blockedShare)).size).toBeGreaterThan(1);
+    expect(new Set(asked.map(({ blockedFraction }) => blockedFraction)).size).toBeGreaterThan(1);
     for (const cell of asked) {
       const answer = ask({ placeId: 'bay', methodId: 'bay-touch-free', startMs: cell.startMs });
-      expect(answer?.blockedShare).toBe(cell.blockedShare);
+      expect(answer?.blockedFraction).toBe(cell.blockedFraction);
       expect(answer?.limiting).toEqual(cell.limiting);
     }
   });
@@ -247,13 +246,13 @@ describe('members that do not reach so far', () => {
   it('are not counted, and do not make a start fail', () => {
     expect(ask([control, short])(at(10))?.failures?.memberCount).toBe(2);
     expect(ask([control, short])(at(50))?.failures?.memberCount).toBe(1);
-    expect(ask([control, short])(at(50))?.blockedShare).toBe(ask([control])(at(50))?.blockedShare);
+    expect(ask([control, short])(at(50))?.blockedFraction).toBe(ask([control])(at(50))?.blockedFraction);
   });
 
   it('are not needed to judge a start with its work of the season', () => {
     const work = SEASON_JOBS.filter(({ id }) => id === 'polish');
     const alone = ask([])({ ...at(10), work });
-    expect(alone).toMatchObject({ blockedShare: null, failures: null });
+    expect(alone).toMatchObject({ blockedFraction: null, failures: null });
     const judged = cellDetail(
       {
         ...circumstances(control, { vehicle: VEHICLE }),
@@ -344,10 +343,10 @@ describe('the ensemble', () => {
     const going = same.cells.filter(({ verdict }) => verdict === 'go');
     expect(going.length).toBeGreaterThan(0);
     for (const cell of going) {
-      expect(cell.blockedShare).toBe(0);
+      expect(cell.blockedFraction).toBe(0);
       const doubted = split.cells.find(({ startMs }) => startMs === cell.startMs);
       expect(doubted).toMatchObject({
-        blockedShare: 0.5,
+        blockedFraction: 0.5,
         verdict: 'go-if',
         limiting: { ruleId: 'forecast-agrees' },
       });
@@ -362,7 +361,7 @@ describe('waits', () => {
     wayId: 'whole' as const,
     placeC: null,
     standing,
-    blockedShare: null,
+    blockedFraction: null,
     limiting: { ruleId: 'spots', level: 'clear', margin: null, unit: 'none', comfort: 1 } as const,
   });
 

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { Method, WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { type Finding, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
@@ -8,7 +8,7 @@ import { equippedMethods } from './equipped-method.js';
 import { lastingRefusal } from './lasting-refusal.js';
 import { forMembers, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
-import { failedShare, withForecast } from './forecast-share.js';
+import { failedFraction, withForecast } from './failed-fraction.js';
 import { type PlaceSite } from './site-hours.js';
 
 /** `wait`: no now, but a later hour in the same band will do. */
@@ -28,7 +28,7 @@ export interface Cell {
   /** For `wait`: the next start that goes. */
   readonly untilMs: number | null;
   /** Share of forecast members in which this start is blocked, 0–1; null where members were not asked. */
-  readonly blockedShare: number | null;
+  readonly blockedFraction: number | null;
 }
 
 export interface Band {
@@ -51,10 +51,6 @@ export interface GridRequest extends Circumstances {
   readonly withMembers: boolean;
 }
 
-/** Every hour from an instant on. */
-export const everyHour = (fromMs: number, hourCount: number): number[] =>
-  Array.from({ length: hourCount }, (_, i) => fromMs + i * MS_PER_HOUR);
-
 type OpenCell = Omit<Cell, 'verdict' | 'untilMs'> & { readonly standing: Judgement['standing'] };
 
 /** Later starts within the hour that are tried where its beginning does not go. */
@@ -72,7 +68,16 @@ function laterInHour(
     if (standing !== 'go' && standing !== 'go-if') continue;
     const limiting: Finding = { ...blocked, level: 'condition', remedy: 'start-later', amount: delayMinutes };
     const { wayId, placeC } = judged;
-    return { startMs, delayMinutes, standing: 'go-if', limiting, wayId, placeC, blockedShare: null, judged };
+    return {
+      startMs,
+      delayMinutes,
+      standing: 'go-if',
+      limiting,
+      wayId,
+      placeC,
+      blockedFraction: null,
+      judged,
+    };
   }
   return null;
 }
@@ -86,7 +91,7 @@ function cellAt(
   const { judgement, wayId, placeC } = judged;
   const ask = (atMs: number, one: LookedAt): number | null => {
     const failures = withMembers ? band.failures(atMs, one) : null;
-    return failures && failedShare(failures);
+    return failures && failedFraction(failures);
   };
   // Within the hour the weather is the same: later helps against the clock and the light.
   const { limiting: against } = judgement;
@@ -99,13 +104,13 @@ function cellAt(
   if (later) {
     const { judged: then, ...cell } = later;
     remember(startMs + later.delayMinutes * MS_PER_MINUTE, then);
-    return { ...cell, blockedShare: ask(startMs + later.delayMinutes * MS_PER_MINUTE, then) };
+    return { ...cell, blockedFraction: ask(startMs + later.delayMinutes * MS_PER_MINUTE, then) };
   }
   remember(startMs, judged);
   const share = ask(startMs, judged);
   const { standing, limiting } =
     share === null ? judgement : withForecast(judgement, band.situation(startMs, judged.method), share);
-  return { startMs, delayMinutes: 0, standing, limiting, wayId, placeC, blockedShare: share };
+  return { startMs, delayMinutes: 0, standing, limiting, wayId, placeC, blockedFraction: share };
 }
 
 /** Turns a no into a wait where a later start in the band goes. */

@@ -1,7 +1,7 @@
 import type { Place } from '../place/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import { couldSpot, type Limits, type Situation, weatherFailure } from '../rules/index.js';
-import type { MemberFailures } from './forecast-share.js';
+import type { MemberFailures } from './failed-fraction.js';
 import type { LookedAt } from './judged.js';
 import { inDanger, memberOutcome } from './member-water.js';
 import type { PlaceSite, PlaceWeather } from './site-hours.js';
@@ -20,7 +20,7 @@ export interface AskedOfMembers {
 
 /** The hour of an instant, for a wait that is asked about in it. */
 function hourAt(weather: PlaceWeather, atMs: number): WashHours | null {
-  const site = weather.siteHour(atMs);
+  const site = weather.placeHour(atMs);
   return site && [{ fromMinute: 0, site }];
 }
 

@@ -83,7 +83,7 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
   const startC = waited.startC + (byK * panelJ) / (panelJ + passesJ);
   const isLeft = wait.isLast && wait.toTouch === null;
   const watch =
-    needed > 0 && !isLeft ? needed * (1 + of.limits.inHandShare) + BEYOND_MINUTES : wait.watchMinutes;
+    needed > 0 && !isLeft ? needed * (1 + of.limits.inHandFraction) + BEYOND_MINUTES : wait.watchMinutes;
   const filmKg = waited.filmGramsPerM2 / 1000;
   if (airs.every((air) => isSafeFilm({ tempC: startC, waterKg: filmKg }, watch, air)))
     return {

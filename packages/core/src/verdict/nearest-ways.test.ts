@@ -19,7 +19,7 @@ const cell = (hour: number, verdict: VerdictKind, change: Partial<Cell> = {}): C
   verdict,
   limiting: finding(verdict === 'no' || verdict === 'wait' ? -1 : 1),
   untilMs: null,
-  blockedShare: null,
+  blockedFraction: null,
   ...change,
 });
 const band = (placeId: string, methodId: string, ...cells: Cell[]): Band => ({

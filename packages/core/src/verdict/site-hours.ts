@@ -5,7 +5,7 @@ import { type Place, placeAir, type PlaceAir } from '../place/index.js';
 import type { SiteTimes, SiteWeather, SiteWindow } from '../rules/index.js';
 import { irradiance, overheadTempC, shelteredLight } from '../sun/index.js';
 import { groundAlbedoFraction, type WeatherHour } from '../weather/index.js';
-import type { HourFrom, SiteHour, WashHours } from '../wash/index.js';
+import type { HourFrom, PlaceHour, WashHours } from '../wash/index.js';
 import { PlaceCalendar } from './place-calendar.js';
 import { remember } from './remember.js';
 import type { RoadAhead } from './road-ahead.js';
@@ -21,7 +21,7 @@ export interface WeatherSpan {
 /** Air along the panels of a car that is driven through a town, m/s (judgement). */
 const DRIVEN_AIR_METRES_PER_SECOND = 8;
 
-const inMotion = (site: SiteHour): SiteHour => ({
+const inMotion = (site: PlaceHour): PlaceHour => ({
   ...site,
   isDriven: true,
   air: {
@@ -41,7 +41,7 @@ const UNASKED_TIMES: SiteTimes = {
 /** One place under one course of the weather. */
 export class PlaceWeather {
   private readonly air: readonly (PlaceAir | null)[];
-  private readonly siteHours = new Map<number, SiteHour | null>();
+  private readonly placeHours = new Map<number, PlaceHour | null>();
   private readonly siteWeathers = new Map<number, SiteWeather | null>();
   private readonly memberWindows = new Map<number, SiteWindow | null>();
   private second: { readonly there: PlaceWeather; readonly road: PlaceWeather } | null = null;
@@ -50,7 +50,7 @@ export class PlaceWeather {
     private readonly calendar: PlaceCalendar,
     private readonly span: WeatherSpan,
     private readonly roadAhead: RoadAhead | null = null,
-    private readonly change: (site: SiteHour) => SiteHour = (site) => site,
+    private readonly change: (site: PlaceHour) => PlaceHour = (site) => site,
   ) {
     this.air = placeAir(calendar.place, span.hours);
   }
@@ -60,12 +60,12 @@ export class PlaceWeather {
   }
 
   /** Light and air in the hour of an instant; null where the weather is not known. */
-  siteHour(atMs: number): SiteHour | null {
+  placeHour(atMs: number): PlaceHour | null {
     const i = this.indexOf(atMs);
-    return remember(this.siteHours, i, () => this.makeSiteHour(i));
+    return remember(this.placeHours, i, () => this.makePlaceHour(i));
   }
 
-  private makeSiteHour(i: number): SiteHour | null {
+  private makePlaceHour(i: number): PlaceHour | null {
     const hour = this.span.hours[i];
     const air = this.air[i];
     if (!hour || !air) return null;
@@ -133,7 +133,7 @@ export class PlaceWeather {
   private hoursOver(startMs: number, minutes: number): WashHours | null {
     const touched = this.touched(startMs, minutes);
     const hours = (touched ?? []).flatMap(({ atMs }): HourFrom[] => {
-      const site = this.siteHour(atMs);
+      const site = this.placeHour(atMs);
       return site ? [{ fromMinute: Math.max(0, (atMs - startMs) / MS_PER_MINUTE), site }] : [];
     });
     const [first, ...others] = hours;

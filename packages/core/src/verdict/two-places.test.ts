@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { driveOf, inUsualWay, inWay, METHODS, shopMethod, stagesOf, wayOf, waysOf } from '../method/index.js';
-import { DEFAULT_HOUSE } from '../house/index.js';
+import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import type { Finish, Place } from '../place/index.js';
 import { washTotals } from '../plan/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
@@ -229,6 +229,6 @@ describe('the rules of both places', () => {
       withMembers: true,
     }).filter(({ methodId }) => methodId === 'bay-touch-free');
     const cell = band?.cells[0];
-    expect(cell?.blockedShare).toBe(0.5);
+    expect(cell?.blockedFraction).toBe(0.5);
   });
 });

@@ -5,7 +5,7 @@ import { ABSORPTANCE_FRACTION, type Panel, type Vehicle } from '../vehicle/index
 import type { WashClimate } from './wash-sum.js';
 
 /** Light and air at a place during an hour. */
-export interface SiteHour {
+export interface PlaceHour {
   readonly air: PlaceAir;
   readonly sun: SunPosition;
   /** What the shelter lets through. */
@@ -55,7 +55,7 @@ interface HourCache {
 }
 /** Every member's hours with every kind of panel would fill the memory of a thread; the control's are asked for again and again. */
 const MOST_KEPT = 30_000;
-let caches = new WeakMap<SiteHour, HourCache>();
+let caches = new WeakMap<PlaceHour, HourCache>();
 let keptCount = 0;
 
 /** Counts what is kept; beyond the most, all of it is given up and made again as it is asked for. */
@@ -66,7 +66,7 @@ function keptOneMore(): void {
   caches = new WeakMap();
 }
 
-function cacheOf(site: SiteHour): HourCache {
+function cacheOf(site: PlaceHour): HourCache {
   const known = caches.get(site);
   if (known) return known;
   const made: HourCache = { suns: new Map(), airs: new Map() };
@@ -78,7 +78,7 @@ function cacheOf(site: SiteHour): HourCache {
 export function panelSunWm2(
   place: Pick<Place, 'carHeadingDeg'>,
   surface: PanelSurface,
-  site: SiteHour,
+  site: PlaceHour,
 ): number {
   const { suns } = cacheOf(site);
   const key = surface.tiltDeg * 1000 + surface.facesDeg;
@@ -97,7 +97,7 @@ export function panelSunWm2(
 export const climateAt = (
   place: Pick<Place, 'carHeadingDeg'>,
   surface: PanelSurface,
-  site: SiteHour,
+  site: PlaceHour,
 ): Omit<WashClimate, 'fromMinute'> => ({
   solarWm2: panelSunWm2(place, surface, site),
   airTempC: site.air.airTempC,
@@ -110,7 +110,7 @@ export const climateAt = (
 export function panelAir(
   place: Pick<Place, 'carHeadingDeg'>,
   surface: PanelSurface,
-  site: SiteHour,
+  site: PlaceHour,
 ): PanelAir {
   const { airs } = cacheOf(site);
   const key =

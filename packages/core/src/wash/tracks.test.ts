@@ -74,7 +74,7 @@ describe('what is done to each panel', () => {
     expect(rinse).toMatchObject({ kind: 'wet', filmKg: flood, waterTempC: BAY.washWater.tempC });
     expect(rinse?.kind === 'wet' && rinse.passesKg).toBeCloseTo(36 / all, 9);
     expect(last).toMatchObject({ waterTempC: BAY.finalRinse?.tempC });
-    expect(blow).toEqual({ kind: 'blow', leavesFraction: LIMITS.blowerLeavesShare });
+    expect(blow).toEqual({ kind: 'blow', leavesFraction: LIMITS.blowerLeavesFraction });
     expect(towel).toEqual({ kind: 'wipe', leavesKg: LIMITS.towelLeavesGramsPerM2 / 1000 });
   });
 

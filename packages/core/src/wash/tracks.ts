@@ -4,7 +4,7 @@ import {
   partsOf,
   piecesOf,
   STEP_KINDS,
-  reachedShare,
+  reachedFraction,
   type WashStep,
 } from '../method/index.js';
 import { lastWater, type Place } from '../place/index.js';
@@ -34,9 +34,9 @@ export interface WaterLimits {
   /** Pre-wash or foam on a panel while it dwells, g/m². */
   readonly productGramsPerM2: number;
   readonly towelLeavesGramsPerM2: number;
-  readonly blowerLeavesShare: number;
+  readonly blowerLeavesFraction: number;
   /** Time kept in hand over what a wait takes. */
-  readonly inHandShare: number;
+  readonly inHandFraction: number;
 }
 
 /** One piece of the car through the wash: the same in every hour. */
@@ -89,7 +89,7 @@ function wetting(of: WashCase, panel: Panel, slot: Slot, limits: WaterLimits): P
   return {
     kind: 'wet',
     filmKg: grams / 1000,
-    passesKg: Math.max(grams / 1000, litresPerM2(slot) * wets.passesShare),
+    passesKg: Math.max(grams / 1000, litresPerM2(slot) * wets.passesFraction),
     waterTempC: waterTempC(of, slot.step, wets.water),
   };
 }
@@ -99,11 +99,12 @@ function taking({ method }: WashCase, step: WashStep, limits: WaterLimits): Pane
     case 'wipe':
       return { kind: 'wipe', leavesKg: limits.towelLeavesGramsPerM2 / 1000 };
     case 'blow':
-      return { kind: 'blow', leavesFraction: limits.blowerLeavesShare };
+      return { kind: 'blow', leavesFraction: limits.blowerLeavesFraction };
     case 'left':
       return {
         kind: 'blow',
-        leavesFraction: method.drying.kind === 'left' ? method.drying.filmShare : limits.blowerLeavesShare,
+        leavesFraction:
+          method.drying.kind === 'left' ? method.drying.filmFraction : limits.blowerLeavesFraction,
       };
     case null:
       return null;
@@ -128,10 +129,10 @@ function slotsOf(of: WashCase): { slot: Slot; panel: Panel['id']; part: Part['id
   const { bodyClass } = of.vehicle;
   return timedSteps(of.method).flatMap(({ step, fromMinute }, index) => {
     const pieces = piecesOf(step.part ?? 'whole-car').filter(
-      ({ panel }) => reachedShare(step.groups, panel) > 0,
+      ({ panel }) => reachedFraction(step.groups, panel) > 0,
     );
     const m2Of = ({ panel, share }: (typeof pieces)[number]): number =>
-      panelM2(bodyClass, panel) * share * reachedShare(step.groups, panel);
+      panelM2(bodyClass, panel) * share * reachedFraction(step.groups, panel);
     const m2 = pieces.reduce((sum, piece) => sum + m2Of(piece), 0);
     let done = 0;
     return pieces.map((piece) => {

@@ -15,7 +15,7 @@ const IDS: readonly WashStepId[] = [
 const method = (kind: 'wiped' | 'left' = 'wiped'): Pick<Method, 'steps' | 'minutes' | 'drying'> => ({
   steps: IDS.map((id) => ({ id }) as WashStep),
   minutes: 60,
-  drying: kind === 'left' ? { kind, filmShare: 0.25 } : { kind, by: 'blow-and-towel' },
+  drying: kind === 'left' ? { kind, filmFraction: 0.25 } : { kind, by: 'blow-and-towel' },
 });
 const at = (
   atMinute: number,

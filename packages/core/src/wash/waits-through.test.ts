@@ -5,7 +5,7 @@ import { BAY, methodWith, VEHICLE } from '../testing/shop.js';
 import {
   panelAir,
   panelSunWm2,
-  type SiteHour,
+  type PlaceHour,
   type Track,
   tracksOf,
   waitsThrough,
@@ -13,7 +13,7 @@ import {
 } from './index.js';
 
 /** Air and light at a place in one hour: overcast, and a car that nothing shines on. */
-const hour = (airTempC: number, change: Partial<SiteHour> = {}): SiteHour => ({
+const hour = (airTempC: number, change: Partial<PlaceHour> = {}): PlaceHour => ({
   air: { airTempC, relHumidityFraction: 0.7, airSpeedMetresPerSecond: 0.8, skyTempC: airTempC },
   sun: { elevationDeg: 20, azimuthDeg: 180 },
   light: { globalWm2: 0, beamNormalWm2: 0, diffuseWm2: 0 },
@@ -29,7 +29,7 @@ const roof = (): Track => {
   if (!found) throw new Error('no roof');
   return found;
 };
-const through = (...hours: readonly [number, SiteHour][]) => {
+const through = (...hours: readonly [number, PlaceHour][]) => {
   const [first, ...others] = hours.map(([fromMinute, site]) => ({ fromMinute, site }));
   if (!first) throw new Error('no hour');
   return waitsThrough(roof(), BAY, [first, ...others]);

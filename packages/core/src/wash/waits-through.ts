@@ -1,7 +1,7 @@
 import { saturationOverWaterPa } from '../air/index.js';
 import type { Place } from '../place/index.js';
 import { SECONDS_PER_MINUTE } from '../quantity/index.js';
-import { type PanelAir, panelAir, type SiteHour } from './panel-air.js';
+import { type PanelAir, panelAir, type PlaceHour } from './panel-air.js';
 import type { ClimateFrom } from './panel-deed.js';
 import { PanelWash } from './panel-wash.js';
 import type { Track } from './tracks.js';
@@ -10,7 +10,7 @@ import type { Wait } from './waits-of.js';
 /** Light and air at the place from a minute of the wash on. */
 export interface HourFrom {
   readonly fromMinute: number;
-  readonly site: SiteHour;
+  readonly site: PlaceHour;
 }
 export type WashHours = readonly [HourFrom, ...HourFrom[]];
 

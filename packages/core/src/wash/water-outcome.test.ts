@@ -2,13 +2,17 @@ import { describe, expect, it } from '@jest/globals';
 import type { Method, WashStep } from '../method/index.js';
 import { BAY } from '../testing/shop.js';
 import type { PanelId } from '../vehicle/index.js';
-import { outcomeOf, type SiteHour, type Track, type Waited } from './index.js';
+import { outcomeOf, type PlaceHour, type Track, type Waited } from './index.js';
 
-const site = { air: { airTempC: -3 }, light: {}, sun: {} } as unknown as SiteHour;
+const site = { air: { airTempC: -3 }, light: {}, sun: {} } as unknown as PlaceHour;
 const HOURS = [{ fromMinute: 0, site: { ...site, isDriven: true } }] as const;
 const method = {
   steps: [
-    { id: 'foam', dwell: { from: 3, to: 8 }, product: { dwell: { from: 3, to: 8 } } },
+    {
+      id: 'foam',
+      dwell: { minMinutes: 3, maxMinutes: 8 },
+      product: { dwell: { minMinutes: 3, maxMinutes: 8 } },
+    },
     { id: 'final-rinse', dwell: null },
   ] as unknown as WashStep[],
 } as unknown as Method;

@@ -3,7 +3,7 @@ export interface CalendarView {
   readonly path: string;
   readonly calendars: readonly {
     readonly calendar: string;
-    readonly handsId: string | null;
+    readonly workerId: string | null;
     readonly count: number;
     readonly nextMs: number;
   }[];

@@ -8,7 +8,7 @@ import type { VerdictKind } from '../verdict/index.js';
 export interface QuoteAnswer extends Quote {
   readonly minutes: number;
   /** Money and one's own time, ways included, minor units. */
-  readonly takesMinor: number;
+  readonly costMinor: number;
 }
 
 /** What a customer does not know yet. */

@@ -4,7 +4,7 @@ import type { WashRecord } from '../log/index.js';
 import type {
   EarlyAnswer,
   FixedState,
-  Hands,
+  Worker,
   PlanChange,
   PlanChoice,
   Unplanned,
@@ -41,7 +41,7 @@ export interface PlanView {
   readonly source: string;
   readonly issuedMs: number;
   readonly memberCount: number;
-  readonly hands: readonly Hands[];
+  readonly workers: readonly Worker[];
   readonly days: readonly DayLight[];
   readonly planned: readonly WashRecord[];
   readonly fixed: readonly FixedState[];

@@ -125,7 +125,7 @@ export function BookingForm({
               ) : (
                 <>
                   By the price list <strong className="figure">{format.money(quote.totalMinor)}</strong>; at{' '}
-                  {place.name} it takes {format.minutes(quote.minutes)} and {format.money(quote.takesMinor)}{' '}
+                  {place.name} it takes {format.minutes(quote.minutes)} and {format.money(quote.costMinor)}{' '}
                   (time at its price), which leaves{' '}
                   <strong className="figure">{format.money(quote.leftMinor ?? 0)}</strong>.{' '}
                   <Button

@@ -26,7 +26,7 @@ const FOAM: Product = {
   mostParts: 20,
   carMl: null,
   capMl: 30,
-  dwell: { from: 3, to: 8 },
+  dwell: { minMinutes: 3, maxMinutes: 8 },
   lowestWorkC: -5,
   lowestStoreC: 1,
   keptIn: 'van',

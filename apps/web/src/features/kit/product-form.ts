@@ -122,8 +122,8 @@ export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft =>
   weakest: product.mostParts === 0 ? '' : product.mostParts,
   capMl: orEmpty(product.capMl),
   carMl: orEmpty(product.carMl),
-  dwellFrom: product.dwell?.from ?? '',
-  dwellTo: product.dwell?.to ?? '',
+  dwellFrom: product.dwell?.minMinutes ?? '',
+  dwellTo: product.dwell?.maxMinutes ?? '',
   lowestWork: shownTemp(product.lowestWorkC, unit),
   lowestStore: shownTemp(product.lowestStoreC, unit),
   keptIn: product.keptIn,
@@ -200,9 +200,9 @@ export function productErrors(draft: ProductDraft): FormErrors {
 }
 
 function dwellOf({ dwellFrom, dwellTo }: ProductDraft): Product['dwell'] {
-  const from = numberOf(dwellFrom);
-  const to = numberOf(dwellTo);
-  return from === null || to === null ? null : { from, to };
+  const minMinutes = numberOf(dwellFrom);
+  const maxMinutes = numberOf(dwellTo);
+  return minMinutes === null || maxMinutes === null ? null : { minMinutes, maxMinutes };
 }
 
 /** The form as the server takes it. Only for a form without faults. */

@@ -99,7 +99,7 @@ export function LabPage() {
               <Headline
                 trace={answer.trace}
                 wipeMinutes={wipeMinutes}
-                inHandShare={settings?.limits.inHandShare ?? 0.33}
+                inHandFraction={settings?.limits.inHandFraction ?? 0.33}
                 format={format}
               />
               <LifeDrawing
@@ -107,7 +107,7 @@ export function LabPage() {
                 airTempC={film.airTempC}
                 horizonMinutes={film.horizonMinutes ?? 720}
                 wipeNeededMinutes={
-                  wipeMargin(answer.trace, wipeMinutes, settings?.limits.inHandShare ?? 0.33).neededMinutes
+                  wipeMargin(answer.trace, wipeMinutes, settings?.limits.inHandFraction ?? 0.33).neededMinutes
                 }
                 hasBrine={(film.brine?.massPercent ?? 0) > 0}
                 format={format}
@@ -218,14 +218,14 @@ function Controls({ film, set, format }: ControlsProps) {
 interface HeadlineProps {
   readonly trace: FilmTrace;
   readonly wipeMinutes: number;
-  readonly inHandShare: number;
+  readonly inHandFraction: number;
   readonly format: Format;
 }
 
 /** The wet edge, what ends it, and how far it is from the time that wiping takes. */
-function Headline({ trace, wipeMinutes, inHandShare, format }: HeadlineProps) {
+function Headline({ trace, wipeMinutes, inHandFraction, format }: HeadlineProps) {
   const kind = edgeKind(trace);
-  const { marginMinutes, neededMinutes } = wipeMargin(trace, wipeMinutes, inHandShare);
+  const { marginMinutes, neededMinutes } = wipeMargin(trace, wipeMinutes, inHandFraction);
   const words = {
     freezes: 'it freezes first',
     dries: 'it dries first',

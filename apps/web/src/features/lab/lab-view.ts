@@ -71,8 +71,8 @@ export interface WipeMargin {
   readonly marginMinutes: number | null;
 }
 
-export function wipeMargin(trace: FilmTrace, wipeMinutes: number, inHandShare: number): WipeMargin {
-  const neededMinutes = wipeMinutes * (1 + inHandShare);
+export function wipeMargin(trace: FilmTrace, wipeMinutes: number, inHandFraction: number): WipeMargin {
+  const neededMinutes = wipeMinutes * (1 + inHandFraction);
   const { wetEdgeMinutes } = trace;
   return { neededMinutes, marginMinutes: wetEdgeMinutes === null ? null : wetEdgeMinutes - neededMinutes };
 }

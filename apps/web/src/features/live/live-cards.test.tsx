@@ -276,7 +276,7 @@ describe('the step at hand', () => {
   const FOAM = liveStep('foam', {
     groups: ['upper'],
     direction: 'bottom-up',
-    dwell: { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
+    dwell: { minMinutes: 3, maxMinutes: 8, cutBy: null, cutAs: null, isTooShort: false },
     note: 'Keep off warm brakes.',
     onMeter: true,
   });

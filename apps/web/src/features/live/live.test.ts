@@ -9,7 +9,7 @@ import { keptSize, PhotoRefused, requirePhotoFile } from './photo.js';
 import { readingC } from './reading.js';
 import { simulatedThermometer } from './thermometer.js';
 
-const DWELL = { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false } as const;
+const DWELL = { minMinutes: 3, maxMinutes: 8, cutBy: null, cutAs: null, isTooShort: false } as const;
 const FOAM = liveStep('foam', { dwell: DWELL });
 const RINSE = liveStep('rinse', { onMeter: true });
 const dwell = (change: Partial<DwellMoment> = {}): DwellMoment => ({

@@ -126,6 +126,19 @@ describe('a run on a phone', () => {
     expect(after.snapshot()).toMatchObject({ keptCount: 0, hasSignal: true });
   });
 
+  it('that an earlier version left here opens under today’s names', async () => {
+    const db = await freshDb();
+    const wash = { ...WASH, handsId: 'helper' };
+    const pack = { ...PACK, limits: { inHandShare: 0.5 } } as unknown as RunPack;
+    const names = { vehicleName: 'Orange hatch', placeName: 'Bay' };
+    await db.put('runs', { washId: 'w', wash, pack, ...names, seq: 0, offsetMs: 0 });
+    const server = new FakeServer();
+    server.network = () => 'lost-before';
+    const { run } = (await opened(server, db)).snapshot();
+    expect(run?.pack.limits).toEqual({ inHandFraction: 0.5 });
+    expect(run?.wash.workerId).toBe('helper');
+  });
+
   it('that was never opened with a signal says so, and opens when there is one', async () => {
     const server = new FakeServer();
     server.network = () => 'lost-before';

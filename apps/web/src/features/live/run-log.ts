@@ -5,6 +5,7 @@ import {
   type RunDeed,
   type RunAnswer,
   type RunNews,
+  underTodaysNames,
 } from '@keen/core';
 import { ApiError } from '../../api/client.js';
 import { deviceIdOf, type KeptAction, type KeptPhoto, type KeptRun, type RunDb } from './run-db.js';
@@ -115,7 +116,7 @@ export class RunLog {
     ]);
     this.kept = new Map(actions.map((entry) => [entry.id, entry]));
     this.photos = new Map(photos.map(({ id, state, fault }) => [id, { id, state, fault }]));
-    this.show({ run: run ?? null, deviceId: this.deviceId });
+    this.show({ run: run ? underTodaysNames(run) : null, deviceId: this.deviceId });
   }
 
   /** Keeps the deeds of one tap, all or none; they are on the phone when this is done. */

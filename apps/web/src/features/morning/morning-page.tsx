@@ -35,12 +35,12 @@ export function MorningPage() {
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
 
-  const planBest = ({ vehicleId, best, handsId }: VehicleAnswer): void => {
+  const planBest = ({ vehicleId, best, workerId }: VehicleAnswer): void => {
     if (!best) return;
     const { placeId, methodId, startMs } = best;
-    const hands = handsId === null ? {} : { handsId };
+    const worker = workerId === null ? {} : { workerId };
     plan.mutate(
-      { vehicleId, placeId, methodId, startMs, ...hands },
+      { vehicleId, placeId, methodId, startMs, ...worker },
       {
         onSuccess: (wash) =>
           noticeWithUndo(`${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}.`, () =>

@@ -14,9 +14,9 @@ interface BlockButtonProps {
   readonly name: string;
   /** All that is known of it, for those who hear the page. */
   readonly label: string;
-  readonly handsName: string | null;
+  readonly workerName: string | null;
   readonly isChosen: boolean;
-  readonly isCarried: boolean;
+  readonly isDragged: boolean;
   readonly onChoose: () => void;
   readonly onKey: (event: KeyboardEvent) => void;
   readonly onGrab: (event: PointerEvent) => void;
@@ -24,7 +24,7 @@ interface BlockButtonProps {
 
 /** One wash on a day's strip. */
 export function BlockButton(props: BlockButtonProps) {
-  const { block, strip, row, name, label, handsName, isChosen, isCarried, onChoose, onKey, onGrab } = props;
+  const { block, strip, row, name, label, workerName, isChosen, isDragged, onChoose, onKey, onGrab } = props;
   const left = shareOf(strip, block.startMs);
   const right = shareOf(strip, block.endMs);
   const doesNotGo = block.kind === 'planned' && block.window === null;
@@ -36,7 +36,7 @@ export function BlockButton(props: BlockButtonProps) {
       data-kind={block.kind}
       data-verdict={block.window?.verdict ?? 'unknown'}
       data-against={doesNotGo || undefined}
-      data-carried={isCarried || undefined}
+      data-dragged={isDragged || undefined}
       aria-pressed={isChosen}
       aria-label={label}
       title={label}
@@ -48,7 +48,7 @@ export function BlockButton(props: BlockButtonProps) {
       {block.wash?.startedMs != null && <IconPlayerPlay size={14} aria-hidden />}
       {block.window && <Glyph glyph={ruleOf(block.window.limiting.ruleId).glyph} size={14} />}
       <span className={shared.blockName}>{name}</span>
-      {handsName && <span className={shared.blockHands}>{handsName}</span>}
+      {workerName && <span className={shared.blockWorker}>{workerName}</span>}
       {block.window && (
         <span
           className={classes.comfort}

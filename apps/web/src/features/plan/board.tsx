@@ -1,4 +1,4 @@
-import type { Band, Hands, PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
+import type { Band, Worker, PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
 import type { Format } from '../../format/format.js';
 import { methodName, nameOf } from '../../words/names.js';
@@ -18,7 +18,7 @@ import {
   steppedTarget,
 } from './plan-view.js';
 import { Strip, type Lane } from './strip.js';
-import type { Carry } from './use-carry.js';
+import type { Drag } from './use-drag.js';
 
 interface BoardProps {
   readonly view: PlanView;
@@ -28,7 +28,7 @@ interface BoardProps {
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
   readonly format: Format;
-  readonly carry: Carry;
+  readonly drag: Drag;
   readonly chosenKey: string | null;
   /** How the chosen car's hours go, by place; null: nothing is chosen. */
   readonly behind: ReadonlyMap<string, Band> | null;
@@ -38,21 +38,21 @@ interface BoardProps {
   readonly onRemove: (block: Block) => void;
 }
 
-/** Farther than this a pressed pointer means to carry, not to choose. */
+/** Farther than this a pressed pointer means to drag, not to choose. */
 const CARRY_PX = 5;
 
-const handsName = (hands: readonly Hands[], id: string): string => nameOf(hands, id);
+const workerName = (workers: readonly Worker[], id: string): string => nameOf(workers, id);
 
 export function blockLabel(
   block: Block,
-  around: Pick<BoardProps, 'places' | 'vehicles' | 'format'> & { readonly hands: readonly Hands[] },
+  around: Pick<BoardProps, 'places' | 'vehicles' | 'format'> & { readonly workers: readonly Worker[] },
 ): string {
-  const { places, vehicles, format, hands } = around;
+  const { places, vehicles, format, workers } = around;
   const parts = [
     nameOf(vehicles, block.vehicleId),
     `${format.dayTime(block.startMs)} to ${format.time(block.endMs)}`,
     `${nameOf(places, block.placeId)}, ${methodName(block.methodId)}`,
-    handsName(hands, block.handsId),
+    workerName(workers, block.workerId),
     block.kind === 'proposed' ? 'proposed' : block.wash?.isLocked ? 'planned and locked' : 'planned',
   ];
   const verdict = block.window
@@ -63,14 +63,14 @@ export function blockLabel(
 
 /** The days with their washes; what is taken up can be put down where it goes. */
 export function Board(props: BoardProps) {
-  const { view, strips, blocks, kind, places, vehicles, format, carry, chosenKey } = props;
-  const lanes: Lane[] = (kind === 'place' ? places : view.hands).map(({ id, name }) => ({ id, name }));
+  const { view, strips, blocks, kind, places, vehicles, format, drag, chosenKey } = props;
+  const lanes: Lane[] = (kind === 'place' ? places : view.workers).map(({ id, name }) => ({ id, name }));
   const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
   const ghost = useRef<HTMLDivElement>(null);
   const dragging = useRef<{ x: number; y: number; block: Block; isMoving: boolean } | null>(null);
-  const latest = useRef({ carry, onDrop: props.onDrop, kind });
+  const latest = useRef({ drag, onDrop: props.onDrop, kind });
   useEffect(() => {
-    latest.current = { carry, onDrop: props.onDrop, kind };
+    latest.current = { drag, onDrop: props.onDrop, kind };
   });
 
   useEffect(() => {
@@ -82,7 +82,7 @@ export function Board(props: BoardProps) {
       const fromMs = Number(track.dataset['from']);
       const toMs = Number(track.dataset['to']);
       const atMs = fromMs + ((event.clientX - box.left) / box.width) * (toMs - fromMs);
-      const { carry: now, kind: lanesBy } = latest.current;
+      const { drag: now, kind: lanesBy } = latest.current;
       return nearestTarget(now.targets, { kind: lanesBy, lane: track.dataset['lane'] ?? '', atMs });
     };
     const onMove = (event: globalThis.PointerEvent): void => {
@@ -96,7 +96,7 @@ export function Board(props: BoardProps) {
         ghost.current.style.transform = `translate(${event.clientX + 12}px, ${event.clientY + 14}px)`;
       }
       const target = targetUnder(event);
-      if (target?.key !== latest.current.carry.target?.key) latest.current.carry.aim(target);
+      if (target?.key !== latest.current.drag.target?.key) latest.current.drag.aim(target);
     };
     const onUp = (event: globalThis.PointerEvent): void => {
       const held = dragging.current;
@@ -105,7 +105,7 @@ export function Board(props: BoardProps) {
       if (!held?.isMoving) return;
       const target = event.type === 'pointerup' ? targetUnder(event) : null;
       if (target) latest.current.onDrop(target);
-      // The click that ends a carry is not meant to choose.
+      // The click that ends a drag is not meant to choose.
       window.addEventListener('click', (click) => click.stopPropagation(), { capture: true, once: true });
     };
     window.addEventListener('pointermove', onMove);
@@ -121,37 +121,37 @@ export function Board(props: BoardProps) {
   const grab = (block: Block) => (event: PointerEvent) => {
     if (event.button !== 0 || event.pointerType === 'touch') return;
     dragging.current = { x: event.clientX, y: event.clientY, block, isMoving: false };
-    if (carry.carried?.block?.key !== block.key) carry.take({ vehicleId: block.vehicleId, block });
+    if (drag.dragged?.block?.key !== block.key) drag.take({ vehicleId: block.vehicleId, block });
   };
 
   const stepTo = (block: Block, key: string): void => {
-    const from = carry.target ?? block;
+    const from = drag.target ?? block;
     const step = { kind, lanes: lanes.map(({ id }) => id), key };
-    const next = steppedTarget(carry.targets, { lane: laneOf(kind, from), startMs: from.startMs }, step);
-    if (next) carry.aim(next);
+    const next = steppedTarget(drag.targets, { lane: laneOf(kind, from), startMs: from.startMs }, step);
+    if (next) drag.aim(next);
   };
 
   const onKey = (block: Block) => (event: KeyboardEvent) => {
     if (event.key === 'l' && block.wash) props.onLock(block);
     else if (event.key === 'Delete' && block.wash) props.onRemove(block);
-    else if (event.key === 'Escape') carry.take(null);
-    else if (event.key === 'Enter' && carry.target && carry.carried?.block?.key === block.key)
-      props.onDrop(carry.target);
+    else if (event.key === 'Escape') drag.take(null);
+    else if (event.key === 'Enter' && drag.target && drag.dragged?.block?.key === block.key)
+      props.onDrop(drag.target);
     else if (event.key.startsWith('Arrow')) {
-      if (carry.carried?.block?.key === block.key) stepTo(block, event.key);
+      if (drag.dragged?.block?.key === block.key) stepTo(block, event.key);
       else props.onChoose(block);
     } else return;
     event.preventDefault();
   };
 
-  const around = { places, vehicles, format, hands: view.hands };
-  const aimText = carry.target
-    ? `${format.dayTime(carry.target.startMs)}, ${nameOf(places, carry.target.placeId)}, ${methodName(carry.target.option.window.methodId)}: ${moveCostText(carry.target.costMinor, format)}`
+  const around = { places, vehicles, format, workers: view.workers };
+  const aimText = drag.target
+    ? `${format.dayTime(drag.target.startMs)}, ${nameOf(places, drag.target.placeId)}, ${methodName(drag.target.option.window.methodId)}: ${moveCostText(drag.target.costMinor, format)}`
     : 'Not here';
   return (
     <div
       className={classes.board}
-      data-carrying={carry.carried !== null || undefined}
+      data-dragging={drag.dragged !== null || undefined}
       data-behind={props.behind !== null || undefined}
     >
       {strips.map((strip) => (
@@ -162,13 +162,13 @@ export function Board(props: BoardProps) {
           kind={kind}
           nowMs={view.nowMs}
           format={format}
-          targets={carry.targets}
-          target={carry.target}
+          targets={drag.targets}
+          target={drag.target}
           onDrop={props.onDrop}
-          onAim={(target) => (dragging.current ? undefined : carry.aim(target))}
-          isTall={kind === 'hands'}
+          onAim={(target) => (dragging.current ? undefined : drag.aim(target))}
+          isTall={kind === 'workers'}
           bandOn={(lane) =>
-            props.behind?.get(kind === 'place' ? lane.id : ((carry.target ?? chosen)?.placeId ?? ''))
+            props.behind?.get(kind === 'place' ? lane.id : ((drag.target ?? chosen)?.placeId ?? ''))
           }
           blocksOn={(lane) => {
             const here = blocks.filter((block) => laneOf(kind, block) === lane.id && isOn(strip, block));
@@ -181,15 +181,15 @@ export function Board(props: BoardProps) {
                 row={rowOf.get(block.key) ?? 0}
                 name={nameOf(vehicles, block.vehicleId)}
                 label={blockLabel(block, around)}
-                handsName={
-                  kind === 'hands'
+                workerName={
+                  kind === 'workers'
                     ? `${nameOf(places, block.placeId)}, ${methodName(block.methodId)}`
-                    : view.hands.length > 1 && block.handsId !== view.hands[0]?.id
-                      ? handsName(view.hands, block.handsId)
+                    : view.workers.length > 1 && block.workerId !== view.workers[0]?.id
+                      ? workerName(view.workers, block.workerId)
                       : null
                 }
                 isChosen={block.key === chosenKey}
-                isCarried={block.key === carry.carried?.block?.key}
+                isDragged={block.key === drag.dragged?.block?.key}
                 onChoose={() => props.onChoose(block)}
                 onKey={onKey(block)}
                 onGrab={grab(block)}
@@ -203,7 +203,7 @@ export function Board(props: BoardProps) {
         {aimText}
       </div>
       <p className={classes.heard} aria-live="polite">
-        {carry.carried && carry.target ? aimText : ''}
+        {drag.dragged && drag.target ? aimText : ''}
       </p>
     </div>
   );

@@ -35,7 +35,7 @@ import { Proposal } from './proposal.js';
 import { Reliefs } from './reliefs.js';
 import { Standing } from './standing.js';
 import { UnplannedList } from './unplanned.js';
-import { useCarry } from './use-carry.js';
+import { useDrag } from './use-drag.js';
 import { WashPanel } from './wash-panel.js';
 
 /** One plan for every car. */
@@ -78,10 +78,10 @@ function useActs(vehicles: readonly VehicleRecord[]) {
   const moveTo = (
     vehicleId: string,
     washId: string | null,
-    to: { window: PricedOption['window']; handsId: string },
+    to: { window: PricedOption['window']; workerId: string },
   ) => {
     const { placeId, methodId, startMs, extras } = to.window;
-    const slot = { placeId, methodId, startMs, handsId: to.handsId, extras: extras.jobIds };
+    const slot = { placeId, methodId, startMs, workerId: to.workerId, extras: extras.jobIds };
     const where = `${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}, and locked there.`;
     change.mutate(
       washId === null
@@ -155,8 +155,8 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const strips = useMemo(() => dayStrips(view, format), [view, format]);
   const blocks = useMemo(() => blocksOf(view), [view]);
   const day = strips.find(({ key }) => key === params.get('day'));
-  const kind = day ? 'hands' : 'place';
-  const carry = useCarry(kind);
+  const kind = day ? 'workers' : 'place';
+  const drag = useDrag(kind);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
   const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
   const behind = useBehind(chosen?.vehicleId ?? '', chosen?.methodId ?? '');
@@ -165,16 +165,16 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
 
   const choose = (block: Block): void => {
     setChosenKey(block.key);
-    carry.take({ vehicleId: block.vehicleId, block });
+    drag.take({ vehicleId: block.vehicleId, block });
   };
   const close = (): void => {
     setChosenKey(null);
-    carry.take(null);
+    drag.take(null);
   };
   const drop = (target: DropTarget): void => {
-    if (!carry.carried) return;
-    acts.moveTo(carry.carried.vehicleId, carry.carried.block?.washId ?? null, target.option);
-    carry.take(null);
+    if (!drag.dragged) return;
+    acts.moveTo(drag.dragged.vehicleId, drag.dragged.block?.washId ?? null, target.option);
+    drag.take(null);
   };
   const shown = day ? [day] : strips;
   const dayChoice = [
@@ -213,9 +213,9 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         display={isNarrow ? 'none' : undefined}
       />
       {!isNarrow && blocks.length > 0 && <MarginLegend />}
-      {carry.error && <Failed error={carry.error} />}
+      {drag.error && <Failed error={drag.error} />}
       <div className={classes.main} data-open={chosen !== null || undefined}>
-        {blocks.length === 0 && vehicles.length > 0 && carry.carried === null && (
+        {blocks.length === 0 && vehicles.length > 0 && drag.dragged === null && (
           <Empty title="Nothing stands in the plan, and nothing is due" />
         )}
         {isNarrow ? (
@@ -227,7 +227,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             blocks={blocks}
             kind={kind}
             {...around}
-            carry={carry}
+            drag={drag}
             chosenKey={chosenKey}
             behind={behind}
             onChoose={choose}
@@ -241,7 +241,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             block={chosen}
             view={view}
             {...around}
-            carry={carry}
+            drag={drag}
             onLock={acts.lock}
             onStart={(block) => acts.start(block, view.nowMs)}
             onRemove={acts.remove}
@@ -256,10 +256,10 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         view={view}
         vehicles={vehicles}
         format={format}
-        takenId={carry.carried?.block === null ? carry.carried.vehicleId : null}
+        takenId={drag.dragged?.block === null ? drag.dragged.vehicleId : null}
         onTake={(vehicleId) => {
           setChosenKey(null);
-          carry.take({ vehicleId, block: null });
+          drag.take({ vehicleId, block: null });
         }}
       />
       {vehicles.length > 0 && (

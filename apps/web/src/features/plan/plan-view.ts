@@ -1,7 +1,7 @@
 import {
   type Band,
   type Fallback,
-  type Hands,
+  type Worker,
   isOverMidnight,
   type PlanOption,
   type PricedOption,
@@ -24,7 +24,7 @@ export interface Block {
   readonly vehicleId: string;
   readonly placeId: string;
   readonly methodId: string;
-  readonly handsId: string;
+  readonly workerId: string;
   readonly startMs: number;
   readonly endMs: number;
   readonly wash: WashRecord | null;
@@ -46,7 +46,7 @@ const isAt = (
   slot.vehicleId === wash.vehicleId && slot.placeId === wash.placeId && slot.startMs === wash.startMs;
 
 function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
-  const { id, vehicleId, placeId, methodId, handsId, startMs, minutes } = wash;
+  const { id, vehicleId, placeId, methodId, workerId, startMs, minutes } = wash;
   const choice = choices.find(({ window, ...rest }) => isAt({ ...rest, ...window }, wash));
   const state = fixed.find(({ slot }) => isAt(slot, wash));
   return {
@@ -55,7 +55,7 @@ function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
     vehicleId,
     placeId,
     methodId,
-    handsId,
+    workerId,
     startMs,
     endMs: startMs + minutes * MS_PER_MINUTE,
     wash,
@@ -106,8 +106,8 @@ export interface DayStrip {
 }
 
 /** First and last hour of the day that the board shows: an hour more than anybody works. */
-export function shownHours(hands: readonly Hands[]): { first: number; last: number } {
-  const spans = hands.flatMap(({ hours }) => hours.flatMap((span) => span ?? []));
+export function shownHours(workers: readonly Worker[]): { first: number; last: number } {
+  const spans = workers.flatMap(({ hours }) => hours.flatMap((span) => span ?? []));
   if (spans.length === 0) return { first: 7, last: 19 };
   if (spans.some(isOverMidnight)) return { first: 0, last: 24 };
   return {
@@ -118,7 +118,7 @@ export function shownHours(hands: readonly Hands[]): { first: number; last: numb
 
 /** The days up to the horizon, each with its own hours, also where a clock is changed. */
 export function dayStrips(view: PlanView, format: Format): DayStrip[] {
-  const { first, last } = shownHours(view.hands);
+  const { first, last } = shownHours(view.workers);
   const byDay = new Map<string, number[]>();
   for (
     let atMs = startOfHourMs(view.fromMs) - 24 * MS_PER_HOUR;
@@ -176,7 +176,7 @@ export function stackOf(blocks: readonly Pick<Block, 'key' | 'startMs' | 'endMs'
 export interface DropTarget {
   readonly key: string;
   readonly placeId: string;
-  readonly handsId: string;
+  readonly workerId: string;
   readonly startMs: number;
   readonly endMs: number;
   readonly option: PlanOption;
@@ -185,10 +185,10 @@ export interface DropTarget {
 }
 
 /** How lanes are divided: by place over the week, by hands within a day. */
-export type LaneKind = 'place' | 'hands';
+export type LaneKind = 'place' | 'workers';
 
-export const laneOf = (kind: LaneKind, at: { readonly placeId: string; readonly handsId: string }): string =>
-  kind === 'place' ? at.placeId : at.handsId;
+export const laneOf = (kind: LaneKind, at: { readonly placeId: string; readonly workerId: string }): string =>
+  kind === 'place' ? at.placeId : at.workerId;
 
 /**
  * The starts that a wash may be dropped on: one for each lane and start, by the same method, the same hands and the same place where that
@@ -196,16 +196,16 @@ export const laneOf = (kind: LaneKind, at: { readonly placeId: string; readonly 
  */
 export function dropTargets(
   moves: readonly PlanOption[],
-  from: Pick<Block, 'placeId' | 'methodId' | 'handsId' | 'startMs' | 'worthMinor'> | null,
+  from: Pick<Block, 'placeId' | 'methodId' | 'workerId' | 'startMs' | 'worthMinor'> | null,
   kind: LaneKind,
 ): DropTarget[] {
-  const alike = ({ window, handsId }: PlanOption): number =>
-    (kind === 'hands' && window.placeId === from?.placeId ? 4 : 0) +
+  const alike = ({ window, workerId }: PlanOption): number =>
+    (kind === 'workers' && window.placeId === from?.placeId ? 4 : 0) +
     (window.methodId === from?.methodId ? 2 : 0) +
-    (handsId === from?.handsId ? 1 : 0);
+    (workerId === from?.workerId ? 1 : 0);
   const best = new Map<string, PlanOption>();
   for (const option of moves) {
-    const lane = laneOf(kind, { placeId: option.window.placeId, handsId: option.handsId });
+    const lane = laneOf(kind, { placeId: option.window.placeId, workerId: option.workerId });
     const key = `${lane} ${option.window.startMs}`;
     const other = best.get(key);
     const isBetter =
@@ -218,15 +218,15 @@ export function dropTargets(
     .map(([key, option]) => ({
       key,
       placeId: option.window.placeId,
-      handsId: option.handsId,
+      workerId: option.workerId,
       startMs: option.window.startMs,
       endMs: option.window.endMs,
       option,
       costMinor: from && from.worthMinor !== null ? from.worthMinor - option.worthMinor : null,
     }))
     .filter(
-      ({ placeId, startMs, handsId }) =>
-        !(placeId === from?.placeId && startMs === from.startMs && handsId === from.handsId),
+      ({ placeId, startMs, workerId }) =>
+        !(placeId === from?.placeId && startMs === from.startMs && workerId === from.workerId),
     )
     .sort((a, b) => a.startMs - b.startMs);
 }

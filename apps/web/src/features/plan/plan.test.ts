@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import {
   type Band,
   DEFAULT_DISPLAY,
-  DEFAULT_HANDS,
+  DEFAULT_WORKERS,
   type PlanChoice,
   type PlanOption,
   type Window,
@@ -13,7 +13,7 @@ import {
 import { inverseOf, withChanged, withMarked } from '../../api/plan-queries.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
-import { handsErrors, newHands } from '../settings/hands-form.js';
+import { workersErrors, newWorker } from '../settings/workers-form.js';
 import {
   bandsBehind,
   blocksOf,
@@ -43,7 +43,7 @@ const wash = (change: Partial<WashRecord>): WashRecord => ({
   status: 'planned',
   startMs: local('2026-01-14T10:00'),
   minutes: 75,
-  handsId: 'owner',
+  workerId: 'owner',
   isLocked: false,
   startedMs: null,
   extras: [],
@@ -76,7 +76,7 @@ const choice = (vehicleId: string, at: string, worthMinor: number): PlanChoice =
   vehicleId,
   period: PERIOD,
   window: window(at),
-  handsId: 'owner',
+  workerId: 'owner',
   worthMinor,
   missingExtras: [],
   fallback: null,
@@ -91,7 +91,7 @@ const view = (change: Partial<PlanView> = {}): PlanView => ({
   source: 's',
   issuedMs: NOW,
   memberCount: 20,
-  hands: DEFAULT_HANDS,
+  workers: DEFAULT_WORKERS,
   days: [{ sunriseMs: local('2026-01-14T08:15'), sunsetMs: local('2026-01-14T17:10') }],
   planned: [],
   fixed: [],
@@ -109,7 +109,7 @@ describe('the blocks of the board', () => {
       vehicleId: 'b',
       placeId: 'home',
       methodId: 'garage-rinseless',
-      handsId: 'owner',
+      workerId: 'owner',
       startMs: local('2026-01-14T08:00'),
       endMs: local('2026-01-14T09:15'),
       extras: [],
@@ -164,8 +164,8 @@ describe('blocks that meet on one lane', () => {
 
 describe('the days of the board', () => {
   it('show an hour more than anybody works', () => {
-    expect(shownHours(DEFAULT_HANDS)).toEqual({ first: 7, last: 19 });
-    expect(shownHours([{ ...DEFAULT_HANDS[0]!, hours: Array<null>(7).fill(null) }])).toEqual({
+    expect(shownHours(DEFAULT_WORKERS)).toEqual({ first: 7, last: 19 });
+    expect(shownHours([{ ...DEFAULT_WORKERS[0]!, hours: Array<null>(7).fill(null) }])).toEqual({
       first: 7,
       last: 19,
     });
@@ -200,14 +200,14 @@ describe('the days of the board', () => {
 const option = (
   at: string,
   worthMinor: number,
-  change: Partial<Window> & { handsId?: string } = {},
+  change: Partial<Window> & { workerId?: string } = {},
 ): PlanOption => {
-  const { handsId = 'owner', ...rest } = change;
+  const { workerId = 'owner', ...rest } = change;
   return {
     vehicleId: 'a',
     period: PERIOD,
     window: window(at, rest),
-    handsId,
+    workerId,
     worthMinor,
     isPlanned: false,
   };
@@ -215,7 +215,7 @@ const option = (
 const FROM = {
   placeId: 'home',
   methodId: 'garage-rinseless',
-  handsId: 'owner',
+  workerId: 'owner',
   startMs: local('2026-01-14T10:00'),
   worthMinor: 1000,
 };
@@ -227,16 +227,16 @@ describe('where a wash may be dropped', () => {
     option('2026-01-14T11:00', 950, { methodId: 'garage-hose' }),
     option('2026-01-14T12:00', 800, { placeId: 'bay', methodId: 'bay-contact' }),
     option('2026-01-14T12:00', 850, { placeId: 'bay', methodId: 'bay-touch-free' }),
-    option('2026-01-14T11:00', 990, { handsId: 'helper' }),
+    option('2026-01-14T11:00', 990, { workerId: 'helper' }),
   ];
   const targets = dropTargets(moves, FROM, 'place');
 
   it('is one start a lane: the same method and hands before what is worth more, and not where it stands', () => {
     expect(
-      targets.map(({ placeId, option: { window: w, handsId }, costMinor }) => [
+      targets.map(({ placeId, option: { window: w, workerId }, costMinor }) => [
         placeId,
         w.methodId,
-        handsId,
+        workerId,
         costMinor,
       ]),
     ).toEqual([
@@ -246,7 +246,7 @@ describe('where a wash may be dropped', () => {
   });
 
   it('has a lane for each pair of hands within a day', () => {
-    expect(dropTargets(moves, FROM, 'hands').map(({ handsId, placeId }) => [handsId, placeId])).toEqual([
+    expect(dropTargets(moves, FROM, 'workers').map(({ workerId, placeId }) => [workerId, placeId])).toEqual([
       ['owner', 'home'],
       ['helper', 'home'],
       ['owner', 'bay'],
@@ -307,14 +307,14 @@ describe('words about the plan', () => {
 
   it('tell what to fall back on, and how surely', () => {
     const places = [{ id: 'home', name: 'Home garage' }];
-    const fallback = { window: window('2026-01-15T09:00'), handsId: 'owner', savesShare: 0.5 };
+    const fallback = { window: window('2026-01-15T09:00'), workerId: 'owner', savesFraction: 0.5 };
     expect(fallbackText(fallback, places, format)).toMatch(/Home garage.*holds in 50 % of the cases/);
-    expect(fallbackText({ ...fallback, savesShare: 1 }, places, format)).toMatch(/^If it closes: .*\.$/);
+    expect(fallbackText({ ...fallback, savesFraction: 1 }, places, format)).toMatch(/^If it closes: .*\.$/);
   });
 
   it.each([
-    { reason: { kind: 'hands' }, says: /nobody has time/ },
-    { reason: { kind: 'members', failingShare: 0.25 }, says: /25 %/ },
+    { reason: { kind: 'workers' }, says: /nobody has time/ },
+    { reason: { kind: 'members', failingFraction: 0.25 }, says: /25 %/ },
     { reason: { kind: 'not-worth', bestMinor: -310 }, says: /lose \$3\.10/ },
     { reason: { kind: 'pushed-out', costMinor: 450 }, says: /cost \$4\.50/ },
     { reason: { kind: 'no-window', limiting: null }, says: /nothing goes/ },
@@ -324,7 +324,7 @@ describe('words about the plan', () => {
 
   it('tell what there could be more of', () => {
     const places = [{ id: 'home', name: 'Home garage' }];
-    expect(reliefText({ kind: 'hands', dayMs: NOW }, places, format)).toMatch(/hands on Wed.* 14/);
+    expect(reliefText({ kind: 'workers', dayMs: NOW }, places, format)).toMatch(/hands on Wed.* 14/);
     const room = { kind: 'room', placeId: 'home' } as const;
     expect(reliefText({ ...room, dayMs: null }, places, format)).toBe('Room for another car at Home garage');
     expect(reliefText({ ...room, dayMs: NOW }, places, format)).toMatch(/at Home garage on Wed.* 14$/);
@@ -343,7 +343,7 @@ describe('taking changes back', () => {
   it('removes what was added, restores what was removed, and moves back with the lock as it was', () => {
     const before = wash({});
     const after = wash({ startMs: before.startMs + MS_PER_HOUR, isLocked: true });
-    const { id, placeId, methodId, startMs, handsId, isLocked, extras } = before;
+    const { id, placeId, methodId, startMs, workerId, isLocked, extras } = before;
     expect(
       inverseOf({
         added: [wash({ id: 'n' })],
@@ -353,7 +353,7 @@ describe('taking changes back', () => {
       }),
     ).toEqual({
       remove: ['n', 'b'],
-      move: [{ id, placeId, methodId, startMs, handsId, isLocked, extras }],
+      move: [{ id, placeId, methodId, startMs, workerId, isLocked, extras }],
       restore: ['r'],
     });
   });
@@ -456,14 +456,14 @@ describe('how the hours go behind the board', () => {
 
 describe('the form of hands', () => {
   it('finds an id that is free', () => {
-    const second = newHands(DEFAULT_HANDS);
-    expect(second.id).toBe('hands-2');
-    expect(newHands([second, DEFAULT_HANDS[0]!, { ...second, id: 'hands-3' }]).id).toBe('hands-4');
+    const second = newWorker(DEFAULT_WORKERS);
+    expect(second.id).toBe('worker-2');
+    expect(newWorker([second, DEFAULT_WORKERS[0]!, { ...second, id: 'worker-3' }]).id).toBe('worker-4');
   });
 
   it('names what is wrong', () => {
-    const hands = { ...newHands([]), id: 'h', name: ' ', hours: [{ openMinute: 600, closeMinute: 600 }] };
-    expect(Object.keys(handsErrors([hands]))).toEqual(['h.name', 'h.0']);
-    expect(handsErrors(DEFAULT_HANDS)).toEqual({});
+    const worker = { ...newWorker([]), id: 'h', name: ' ', hours: [{ openMinute: 600, closeMinute: 600 }] };
+    expect(Object.keys(workersErrors([worker]))).toEqual(['h.name', 'h.0']);
+    expect(workersErrors(DEFAULT_WORKERS)).toEqual({});
   });
 });

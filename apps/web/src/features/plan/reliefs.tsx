@@ -35,7 +35,7 @@ export function Reliefs({
         <ul>
           {data.length === 0 && <li>Nothing: neither more hands nor more room would make it worth more.</li>}
           {data.slice(0, SHOWN).map(({ relief, worthMinor }) => (
-            <li key={`${relief.kind === 'hands' ? '' : relief.placeId} ${relief.dayMs}`}>
+            <li key={`${relief.kind === 'workers' ? '' : relief.placeId} ${relief.dayMs}`}>
               <span>{reliefText(relief, places, format)}</span>
               <span>
                 worth <strong className="figure">{format.money(worthMinor)}</strong>

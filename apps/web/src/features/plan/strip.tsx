@@ -62,7 +62,7 @@ export function Strip(props: StripProps) {
   );
 }
 
-/** Day and hours; they stay as they are while something is carried over the board. */
+/** Day and hours; they stay as they are while something is dragged over the board. */
 const StripHead = memo(function StripHead({ strip, format }: Pick<StripProps, 'strip' | 'format'>) {
   return (
     <header className={classes.stripHead}>

@@ -22,7 +22,7 @@ import { wayBeside } from '../../words/way-words.js';
 import shared from './plan.module.css';
 import classes from './wash-panel.module.css';
 import type { Block } from './plan-view.js';
-import type { Carry } from './use-carry.js';
+import type { Drag } from './use-drag.js';
 
 interface WashPanelProps {
   readonly block: Block;
@@ -30,7 +30,7 @@ interface WashPanelProps {
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
   readonly format: Format;
-  readonly carry: Carry;
+  readonly drag: Drag;
   readonly onLock: (block: Block) => void;
   readonly onStart: (block: Block) => void;
   readonly onRemove: (block: Block) => void;
@@ -164,16 +164,16 @@ function Promise({ block, view, places, format }: WashPanelProps) {
 }
 
 /** Where what is in hand would fall, before it is let go. */
-function Aim({ block, carry, places, format }: WashPanelProps) {
-  if (carry.carried?.block?.key !== block.key) return null;
-  if (carry.isLoading) return <p className="muted">Looking where else it goes …</p>;
-  if (!carry.target)
+function Aim({ block, drag, places, format }: WashPanelProps) {
+  if (drag.dragged?.block?.key !== block.key) return null;
+  if (drag.isLoading) return <p className="muted">Looking where else it goes …</p>;
+  if (!drag.target)
     return (
       <p className={`${classes.keys} muted`}>
-        Drag it, or carry it with the arrow keys, to where it goes; Enter puts it down, Escape leaves it.
+        Drag it, or move it with the arrow keys, to where it goes; Enter puts it down, Escape leaves it.
       </p>
     );
-  const { option, costMinor } = carry.target;
+  const { option, costMinor } = drag.target;
   const { window } = option;
   return (
     <p className={classes.aim}>
@@ -210,7 +210,7 @@ export function WashPanel(props: WashPanelProps) {
           {format.dayTime(block.startMs)} to {format.time(block.endMs)}
         </strong>
         <br />
-        {nameOf(places, block.placeId)}, {methodName(block.methodId)}, {nameOf(view.hands, block.handsId)}
+        {nameOf(places, block.placeId)}, {methodName(block.methodId)}, {nameOf(view.workers, block.workerId)}
         {block.kind === 'proposed' && <span className="muted"> · proposed</span>}
       </p>
       {window ? (

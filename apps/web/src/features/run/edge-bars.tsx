@@ -2,7 +2,7 @@ import { LONGEST_WATCH_MINUTES, type RunSheet, type SectionId } from '@keen/core
 import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/names.js';
 import { SECTION_NAMES } from '../../words/way-words.js';
-import { barShare, edgeScaleMinutes } from './run-view.js';
+import { barFraction, edgeScaleMinutes } from './run-view.js';
 import classes from './run.module.css';
 
 const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'lasts' } as const;
@@ -27,7 +27,7 @@ export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
               <span
                 className={classes.bar}
                 data-ends={ends}
-                style={{ width: `${barShare(minutes, scale) * 100}%` }}
+                style={{ width: `${barFraction(minutes, scale) * 100}%` }}
               />
             </span>
             <span className="figure">

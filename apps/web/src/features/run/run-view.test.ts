@@ -19,8 +19,8 @@ const step = (id: WashStepId, change: Partial<RunStep> = {}): RunStep =>
   }) as unknown as RunStep;
 const mix = (productMl: number, waterMl: number, caps: number | null) =>
   ({ productMl, waterMl, caps, role: 'shampoo' }) as unknown as NonNullable<RunStep['mix']>;
-const dwell = (toMinutes: number) =>
-  ({ fromMinutes: 1, toMinutes }) as unknown as NonNullable<RunStep['dwell']>;
+const dwell = (maxMinutes: number) =>
+  ({ minMinutes: 1, maxMinutes }) as unknown as NonNullable<RunStep['dwell']>;
 
 describe('the steps of a sheet as they are read', () => {
   it('are each for itself on the whole car, and gathered where they go round', () => {
@@ -70,7 +70,7 @@ describe('the steps of a sheet as they are read', () => {
     if (round?.kind !== 'round') throw new Error('no round');
     expect(round.steps[0]).toMatchObject({
       mix: { productMl: 10, waterMl: 190, caps: null },
-      dwell: { toMinutes: 4 },
+      dwell: { maxMinutes: 4 },
       stopsMeter: true,
       faults: [cold, strong],
     });

@@ -10,7 +10,7 @@ export function edgeScaleMinutes(edges: readonly Pick<WetEdge, 'minutes'>[]): nu
 }
 
 /** How long a panel's bar is, 0–1; full where it stays wet. */
-export const barShare = (minutes: number | null, scaleMinutes: number): number =>
+export const barFraction = (minutes: number | null, scaleMinutes: number): number =>
   minutes === null ? 1 : Math.min(1, minutes / scaleMinutes);
 
 /** ": 8 clean, launder 4", where there are too few. */
@@ -46,7 +46,7 @@ function together(a: RunStep, b: RunStep): RunStep {
   const isNew = (fault: RunStep['faults'][number]): boolean =>
     !a.faults.some((known) => JSON.stringify(known) === JSON.stringify(fault));
   // Of the dwells on several parts the shortest is the one to mind.
-  const dwell = a.dwell && b.dwell && b.dwell.toMinutes < a.dwell.toMinutes ? b.dwell : a.dwell;
+  const dwell = a.dwell && b.dwell && b.dwell.maxMinutes < a.dwell.maxMinutes ? b.dwell : a.dwell;
   return {
     ...a,
     dwell,

@@ -17,28 +17,28 @@ import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import { CAUTION_TEXTS, dwellText, PACK_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { addable, minuteErrors, movedBy, type OwnStep, ownSteps, variantFrom, withExtra } from './own-way.js';
 import { roundChoices } from './round-view.js';
-import { barShare, edgeScaleMinutes, shortText } from './run-view.js';
+import { barFraction, edgeScaleMinutes, shortText } from './run-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'UTC', 'en-CA');
-const DWELL: StepDwell = { fromMinutes: 3, toMinutes: 8, cutBy: null, cutAs: null, isTooShort: false };
+const DWELL: StepDwell = { minMinutes: 3, maxMinutes: 8, cutBy: null, cutAs: null, isTooShort: false };
 
 describe('the words of a dwell', () => {
   it.each([
     { change: {}, text: 'dwell 3.0 min to 8.0 min' },
     {
-      change: { toMinutes: 5, cutBy: 'roof', cutAs: 'freezes' },
+      change: { maxMinutes: 5, cutBy: 'roof', cutAs: 'freezes' },
       text: 'dwell 3.0 min to 5.0 min, cut by the roof, where it freezes',
     },
     {
-      change: { toMinutes: 2, cutBy: 'left', cutAs: 'dries', isTooShort: true },
+      change: { maxMinutes: 2, cutBy: 'left', cutAs: 'dries', isTooShort: true },
       text: 'dries on the left flank after 2.0 min, and wants 3.0 min: smaller parts, or wet it again',
     },
     {
-      change: { toMinutes: 1.5, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
+      change: { maxMinutes: 1.5, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
       text: 'freezes on the roof after 1.5 min and then does nothing: rinse warm first, or leave it out',
     },
     {
-      change: { toMinutes: 0.1, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
+      change: { maxMinutes: 0.1, cutBy: 'roof', cutAs: 'freezes', isTooShort: true },
       text: 'freezes on the roof at once and then does nothing: rinse warm first, or leave it out',
     },
   ] as const)('$text', ({ change, text }) => {
@@ -212,6 +212,6 @@ describe('the bars of the wet edge', () => {
   });
 
   it('are full where a panel stays wet, and never more than full', () => {
-    expect([barShare(null, 10), barShare(5, 10), barShare(50, 10)]).toEqual([1, 0.5, 1]);
+    expect([barFraction(null, 10), barFraction(5, 10), barFraction(50, 10)]).toEqual([1, 0.5, 1]);
   });
 });

@@ -1,5 +1,5 @@
 import { Button, CopyButton, Group, Select, TextInput } from '@mantine/core';
-import type { Hands, BusySpan } from '@keen/core';
+import type { Worker, BusySpan } from '@keen/core';
 import { useState } from 'react';
 import {
   useCalendar,
@@ -18,7 +18,7 @@ import classes from './settings.module.css';
 const EVERYBODY = 'everybody';
 
 /** The plan as a calendar that others can follow, and the calendars that the plan keeps clear of. */
-export function Calendars({ hands }: { readonly hands: readonly Hands[] }) {
+export function Calendars({ workers }: { readonly workers: readonly Worker[] }) {
   const { data: view, error, isPending } = useCalendar();
   return (
     <section className={classes.box}>
@@ -28,7 +28,7 @@ export function Calendars({ hands }: { readonly hands: readonly Hands[] }) {
       {view && (
         <>
           <Feed path={view.path} />
-          <Busy hands={hands} calendars={view.calendars} />
+          <Busy workers={workers} calendars={view.calendars} />
         </>
       )}
     </section>
@@ -70,11 +70,11 @@ function Feed({ path }: { readonly path: string }) {
 }
 
 interface BusyProps {
-  readonly hands: readonly Hands[];
+  readonly workers: readonly Worker[];
   readonly calendars: NonNullable<ReturnType<typeof useCalendar>['data']>['calendars'];
 }
 
-function Busy({ hands, calendars }: BusyProps) {
+function Busy({ workers, calendars }: BusyProps) {
   const format = useFormat();
   const load = useImportBusy();
   const forget = useForgetCalendar();
@@ -85,7 +85,7 @@ function Busy({ hands, calendars }: BusyProps) {
     `${format.dayTime(fromMs)} to ${format.dayTime(toMs)}${summary ? `: ${summary}` : ''}`;
   const whoseData = [
     { value: EVERYBODY, label: 'Everybody’s' },
-    ...hands.map((row) => ({ value: row.id, label: row.name })),
+    ...workers.map((row) => ({ value: row.id, label: row.name })),
   ];
   return (
     <>
@@ -96,8 +96,9 @@ function Busy({ hands, calendars }: BusyProps) {
       {calendars.map((row) => (
         <Group key={row.calendar} justify="space-between">
           <span>
-            <strong>{row.calendar}</strong>, {row.handsId === null ? 'everybody' : nameOf(hands, row.handsId)}
-            : {row.count} to come, next {format.dayTime(row.nextMs)}
+            <strong>{row.calendar}</strong>,{' '}
+            {row.workerId === null ? 'everybody' : nameOf(workers, row.workerId)}: {row.count} to come, next{' '}
+            {format.dayTime(row.nextMs)}
           </span>
           <TakeAway
             what={row.calendar}
@@ -126,7 +127,7 @@ function Busy({ hands, calendars }: BusyProps) {
         accept=".ics,text/calendar"
         hint="Repeats are written out for 90 days. A second file under the same name replaces the first."
         onSend={(body) =>
-          load.mutateAsync({ ...body, calendar: name, ...(whose === EVERYBODY ? {} : { handsId: whose }) })
+          load.mutateAsync({ ...body, calendar: name, ...(whose === EVERYBODY ? {} : { workerId: whose }) })
         }
         describe={describe}
       />

@@ -1,10 +1,10 @@
 import { describe, expect, it, jest } from '@jest/globals';
-import { DEFAULT_HANDS, type Hands } from '@keen/core';
+import { DEFAULT_WORKERS, type Worker } from '@keen/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { ApiError } from '../../api/client.js';
 import { show } from '../../testing/show.js';
-import { HandsSection } from './hands.js';
+import { WorkersSection } from './workers.js';
 import { type NumberRow, NumberRows } from './number-rows.js';
 import { Stock } from './stock.js';
 
@@ -119,40 +119,40 @@ describe('product counted by hand', () => {
   });
 });
 
-describe('hands', () => {
+describe('workers', () => {
   const open = (
-    hands: readonly Hands[],
-    onSave: (hands: readonly Hands[], read: readonly Hands[]) => Promise<unknown>,
-  ) => show(<HandsSection hands={hands} onSave={onSave} />);
-  const [OWNER] = DEFAULT_HANDS;
+    workers: readonly Worker[],
+    onSave: (workers: readonly Worker[], read: readonly Worker[]) => Promise<unknown>,
+  ) => show(<WorkersSection workers={workers} onSave={onSave} />);
+  const [OWNER] = DEFAULT_WORKERS;
 
   it('send what was typed and what was read, and nothing before something is touched', async () => {
-    const onSave = jest.fn((_hands: readonly Hands[], _read: readonly Hands[]): Promise<unknown> =>
+    const onSave = jest.fn((_workers: readonly Worker[], _read: readonly Worker[]): Promise<unknown> =>
       Promise.resolve(),
     );
-    open(DEFAULT_HANDS, onSave);
+    open(DEFAULT_WORKERS, onSave);
     expect(screen.queryByRole('button', { name: 'Save hands' })).toBeNull();
     const name = screen.getAllByLabelText<HTMLInputElement>('Name')[0];
     if (!name || !OWNER) throw new Error('no hands');
     await userEvent.type(name, '!');
     await userEvent.click(screen.getByRole('button', { name: 'Save hands' }));
     expect(onSave).toHaveBeenCalledWith(
-      [{ ...OWNER, name: `${OWNER.name}!` }, ...DEFAULT_HANDS.slice(1)],
-      DEFAULT_HANDS,
+      [{ ...OWNER, name: `${OWNER.name}!` }, ...DEFAULT_WORKERS.slice(1)],
+      DEFAULT_WORKERS,
     );
     await waitFor(() => expect(screen.queryByRole('button', { name: 'Save hands' })).toBeNull());
   });
 
   it('leave all as it was, if one wishes', async () => {
-    open(DEFAULT_HANDS, () => Promise.resolve());
+    open(DEFAULT_WORKERS, () => Promise.resolve());
     await userEvent.click(screen.getByRole('button', { name: 'Add a pair of hands' }));
-    expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_HANDS.length + 1);
+    expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_WORKERS.length + 1);
     await userEvent.click(screen.getByRole('button', { name: 'Leave as it was' }));
-    expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_HANDS.length);
+    expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_WORKERS.length);
   });
 
   it('cannot be kept without a name', async () => {
-    open(DEFAULT_HANDS, () => Promise.resolve());
+    open(DEFAULT_WORKERS, () => Promise.resolve());
     const name = screen.getAllByLabelText<HTMLInputElement>('Name')[0];
     if (name) await userEvent.clear(name);
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save hands' }).disabled).toBe(true);
@@ -160,7 +160,7 @@ describe('hands', () => {
   });
 
   it('tell that a night ends the next day', () => {
-    const night: Hands = {
+    const night: Worker = {
       id: 'night',
       name: 'Night',
       hours: [{ openMinute: 1320, closeMinute: 360 }, null, null, null, null, null, null],

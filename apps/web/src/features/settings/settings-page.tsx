@@ -24,7 +24,7 @@ import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { optionsOf, SEASON_JOB_NAMES, SEASON_NAMES } from '../../words/names.js';
 import { Calendars } from './calendars.js';
-import { HandsSection } from './hands.js';
+import { WorkersSection } from './workers.js';
 import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
 import classes from './settings.module.css';
@@ -58,11 +58,11 @@ export function SettingsPage() {
     <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
-      <HandsSection
-        hands={settings.hands}
-        onSave={(hands, read) => save.mutateAsync({ hands, was: { hands: read } })}
+      <WorkersSection
+        workers={settings.workers}
+        onSave={(workers, read) => save.mutateAsync({ workers, was: { workers: read } })}
       />
-      <Calendars hands={settings.hands} />
+      <Calendars workers={settings.workers} />
       <section className={classes.box}>
         <h2>House rules</h2>
         <p className="muted" style={{ marginTop: 0 }}>

@@ -13,7 +13,7 @@ const ran = (times: number, placeId: string): WashRecord =>
     vehicleId: 'car',
     placeId,
     methodId: 'bay-contact',
-    handsId: 'me',
+    workerId: 'me',
     status: 'done',
     predicted: null,
     found: {
@@ -34,7 +34,9 @@ const shown = (washes: readonly WashRecord[]) => {
     if (path.endsWith('/vehicles')) return { body: [CAR] };
     if (path.endsWith('/places')) return { body: [{ id: 'bay', name: 'The bay' }] };
     if (path.endsWith('/settings'))
-      return { body: { display: DEFAULT_DISPLAY, house: DEFAULT_HOUSE, hands: [{ id: 'me', name: 'Me' }] } };
+      return {
+        body: { display: DEFAULT_DISPLAY, house: DEFAULT_HOUSE, workers: [{ id: 'me', name: 'Me' }] },
+      };
     return undefined;
   });
   return { sent, ...show(<Learned washes={washes} />) };

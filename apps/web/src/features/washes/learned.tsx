@@ -87,7 +87,7 @@ export function Learned({ washes }: { readonly washes: readonly WashRecord[] }) 
   const { data: places } = usePlaces();
   const { data: settings } = useSettings();
   if (!vehicles || !settings) return null;
-  const { house, hands } = settings;
+  const { house, workers } = settings;
   const found = learnedMinutes({ washes, vehicles, house });
   if (found.length === 0) return null;
   return (
@@ -104,7 +104,7 @@ export function Learned({ washes }: { readonly washes: readonly WashRecord[] }) 
             learned={learned}
             house={house}
             nameOfPlace={(id) => nameOf(places, id)}
-            nameOfPerson={(id) => hands.find((one) => one.id === id)?.name ?? id}
+            nameOfPerson={(id) => workers.find((one) => one.id === id)?.name ?? id}
           />
         ))}
       </ul>

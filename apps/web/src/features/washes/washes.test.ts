@@ -16,7 +16,7 @@ const WASH: WashRecord = {
   status: 'planned',
   startMs: NOW - 7_200_000,
   minutes: 75,
-  handsId: 'owner',
+  workerId: 'owner',
   isLocked: false,
   startedMs: null,
   extras: ['underbody'],

@@ -34,7 +34,7 @@ export const BandRow = memo(function BandRow({ band, y, height, cellWidth, onCho
               width={cellWidth}
               height={height}
               fill="url(#members-disagree)"
-              opacity={0.35 + 0.65 * (cell.blockedShare ?? 0)}
+              opacity={0.35 + 0.65 * (cell.blockedFraction ?? 0)}
             />
           )}
         </g>

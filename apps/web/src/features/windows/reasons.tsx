@@ -119,11 +119,11 @@ export function Reasons(props: ReasonsProps) {
           </span>
         </p>
         {wayText(cell.wayId) && goes && <p>{wayText(cell.wayId)}</p>}
-        {cell.blockedShare !== null && (
+        {cell.blockedFraction !== null && (
           <p className="muted">
-            {cell.blockedShare === 0
+            {cell.blockedFraction === 0
               ? 'All forecasts agree.'
-              : `Fails in ${format.share(cell.blockedShare)} of the forecasts.`}
+              : `Fails in ${format.share(cell.blockedFraction)} of the forecasts.`}
           </p>
         )}
         <div className={classes.acts}>

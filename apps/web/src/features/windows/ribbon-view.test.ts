@@ -27,7 +27,7 @@ const cell = (
   verdict,
   limiting: { ruleId, level: 'clear', margin: 1, unit: 'min', comfort },
   untilMs: null,
-  blockedShare: null,
+  blockedFraction: null,
 });
 
 const band = (verdicts: readonly VerdictKind[]): Band => ({
@@ -91,9 +91,9 @@ describe('drawing', () => {
   });
 
   it('shows doubt only where members disagree', () => {
-    expect(isInDoubt({ ...cell(0, 'go'), blockedShare: 0.3 })).toBe(true);
-    for (const blockedShare of [null, 0, 1])
-      expect(isInDoubt({ ...cell(0, 'go'), blockedShare })).toBe(false);
+    expect(isInDoubt({ ...cell(0, 'go'), blockedFraction: 0.3 })).toBe(true);
+    for (const blockedFraction of [null, 0, 1])
+      expect(isInDoubt({ ...cell(0, 'go'), blockedFraction })).toBe(false);
   });
 
   it('keeps the freeze line on the scale', () => {

@@ -63,8 +63,8 @@ export function cellOpacity(cell: Cell): number {
 }
 
 /** Members disagree: some go and some do not. */
-export const isInDoubt = ({ blockedShare }: Cell): boolean =>
-  blockedShare !== null && blockedShare > 0 && blockedShare < 1;
+export const isInDoubt = ({ blockedFraction }: Cell): boolean =>
+  blockedFraction !== null && blockedFraction > 0 && blockedFraction < 1;
 
 export interface Run {
   readonly from: number;

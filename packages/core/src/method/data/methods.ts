@@ -29,7 +29,7 @@ function step(id: WashStepId, minutes: number, options: StepOptions = {}): WashS
     litres,
     onMeter,
     contact,
-    dwell: dwell ? { from: dwell[0], to: dwell[1] } : null,
+    dwell: dwell ? { minMinutes: dwell[0], maxMinutes: dwell[1] } : null,
   };
 }
 
@@ -90,7 +90,7 @@ const ROWS: readonly MethodRow[] = [
       step('machine-blower', 1, { groups: BODY }),
       step('after-machine', 1, { groups: BODY }),
     ],
-    drying: { kind: 'left', filmShare: 0.25 },
+    drying: { kind: 'left', filmFraction: 0.25 },
     usualSection: 'whole-car',
     filmGramsPerM2: null,
     bucketC: null,
@@ -264,7 +264,7 @@ const ROWS: readonly MethodRow[] = [
       ...BAY_UNDER,
       step('blow', 1, { groups: ['lower'] }),
     ],
-    drying: { kind: 'left', filmShare: 1 },
+    drying: { kind: 'left', filmFraction: 1 },
     usualSection: 'whole-car',
     filmGramsPerM2: null,
     bucketC: null,

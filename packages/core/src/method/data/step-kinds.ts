@@ -6,7 +6,7 @@ export interface Wetting {
   /** `flood`: what the panel's water behaviour holds; `product`: a pre-wash that clings; else g/m². */
   readonly film: 'flood' | 'product' | number;
   /** Share of the step's litres that runs over the panels; 0: only what stays. */
-  readonly passesShare: number;
+  readonly passesFraction: number;
   readonly water: 'place' | 'bucket';
   /** What dries on has to be worked off again. */
   readonly isProduct: boolean;
@@ -49,7 +49,7 @@ const PLAIN: Bare = {
 const FLOOD: Bare = {
   ...PLAIN,
   reach: 'flies',
-  wets: { film: 'flood', passesShare: 1, water: 'place', isProduct: false },
+  wets: { film: 'flood', passesFraction: 1, water: 'place', isProduct: false },
   rinses: 'body',
   goesOverBody: true,
 };
@@ -57,12 +57,12 @@ const FLOOD: Bare = {
 const SPRAYED: Bare = {
   ...PLAIN,
   reach: 'drifts',
-  wets: { film: 'product', passesShare: 0, water: 'place', isProduct: true },
+  wets: { film: 'product', passesFraction: 0, water: 'place', isProduct: true },
   wantsRinse: true,
 };
 const UNDER: Bare = { ...PLAIN, reach: 'flies', rinses: 'under' };
 /** Of a bucket's litres about half end on the car, the rest in the other bucket (judgement). */
-const BUCKET_SHARE = 0.5;
+const BUCKET_FRACTION = 0.5;
 
 /** Everything that the engine knows of each kind of step. What clings, passes and stays is judgement, by practice notes. */
 export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
@@ -72,7 +72,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'machine-soak': {
     ...SPRAYED,
     reach: 'flies',
-    wets: { film: 'product', passesShare: 0.5, water: 'place', isProduct: true },
+    wets: { film: 'product', passesFraction: 0.5, water: 'place', isProduct: true },
     reason: 'machine-does-it',
     cautions: [],
   },
@@ -94,7 +94,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   },
   'pre-soak': {
     ...SPRAYED,
-    wets: { film: 'product', passesShare: 1, water: 'bucket', isProduct: true },
+    wets: { film: 'product', passesFraction: 1, water: 'bucket', isProduct: true },
     wantsRinse: false,
     goesOverBody: true,
     reason: 'loose-dirt-before-touch',
@@ -103,7 +103,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'warm-soak': {
     ...PLAIN,
     reach: 'drifts',
-    wets: { film: 'product', passesShare: 1, water: 'bucket', isProduct: false },
+    wets: { film: 'product', passesFraction: 1, water: 'bucket', isProduct: false },
     goesOverBody: true,
     reason: 'warm-before-touch',
     cautions: [],
@@ -114,7 +114,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'underbody-ramps': { ...UNDER, reason: 'salt-sits-under', cautions: ['never-under-a-jack'] },
   contact: {
     ...PLAIN,
-    wets: { film: 'product', passesShare: BUCKET_SHARE, water: 'bucket', isProduct: true },
+    wets: { film: 'product', passesFraction: BUCKET_FRACTION, water: 'bucket', isProduct: true },
     rinses: 'body',
     goesOverBody: true,
     reason: 'hand-takes-what-is-left',
@@ -122,7 +122,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   },
   rinseless: {
     ...PLAIN,
-    wets: { film: 50, passesShare: BUCKET_SHARE, water: 'bucket', isProduct: false },
+    wets: { film: 50, passesFraction: BUCKET_FRACTION, water: 'bucket', isProduct: false },
     rinses: 'body',
     goesOverBody: true,
     reason: 'hand-takes-what-is-left',
@@ -131,7 +131,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'spray-wipe': {
     ...PLAIN,
     reach: 'drifts',
-    wets: { film: 20, passesShare: 0, water: 'place', isProduct: false },
+    wets: { film: 20, passesFraction: 0, water: 'place', isProduct: false },
     takes: 'wipe',
     patchM2: 0.5,
     clearsItself: true,
@@ -158,7 +158,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   shuts: { ...PLAIN, reason: 'gaps-hold-water', cautions: [] },
   strip: {
     ...PLAIN,
-    wets: { film: 'product', passesShare: BUCKET_SHARE, water: 'bucket', isProduct: true },
+    wets: { film: 'product', passesFraction: BUCKET_FRACTION, water: 'bucket', isProduct: true },
     rinses: 'body',
     wantsRinse: true,
     goesOverBody: true,
@@ -199,7 +199,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   },
   clay: {
     ...PLAIN,
-    wets: { film: 20, passesShare: 0, water: 'place', isProduct: false },
+    wets: { film: 20, passesFraction: 0, water: 'place', isProduct: false },
     goesOverBody: true,
     reason: 'bonded-dirt-last',
     cautions: ['data-sheet'],

@@ -14,7 +14,7 @@ const practice = 'trade practice';
 
 export const LIMITS = [
   {
-    id: 'inHandShare',
+    id: 'inHandFraction',
     value: 0.33,
     min: 0,
     max: 2,
@@ -166,7 +166,7 @@ export const LIMITS = [
     status: 'judgement',
   },
   {
-    id: 'blowerLeavesShare',
+    id: 'blowerLeavesFraction',
     value: 0.1,
     min: 0,
     max: 1,
@@ -258,7 +258,7 @@ export const LIMITS = [
     status: 'judgement',
   },
   {
-    id: 'tolerableBlockedShare',
+    id: 'tolerableBlockedFraction',
     value: 0.2,
     min: 0,
     max: 1,

@@ -55,13 +55,13 @@ export const SEASON_STEPS: Readonly<Record<SeasonJobId, readonly SeasonStepRow[]
   underbody: [flush(1, { under: 0.9, arches: 0.5 })],
   'anti-corrosion': [
     flush(0.2, { under: 0.6 }),
-    row('underbody-foam', 0.5, UNDER, { litres: 2, dwell: { from: 3, to: 6 } }),
+    row('underbody-foam', 0.5, UNDER, { litres: 2, dwell: { minMinutes: 3, maxMinutes: 6 } }),
     flush(0.3, {}),
   ],
   'top-up': [row('top-up', 1, BODY)],
   decontaminate: [
-    row('iron', 0.12, ['wheels', 'lower'], { litres: 0.5, dwell: { from: 2, to: 4 } }),
-    row('tar', 0.08, ['lower'], { litres: 0.2, dwell: { from: 1, to: 2 } }),
+    row('iron', 0.12, ['wheels', 'lower'], { litres: 0.5, dwell: { minMinutes: 2, maxMinutes: 4 } }),
+    row('tar', 0.08, ['lower'], { litres: 0.2, dwell: { minMinutes: 1, maxMinutes: 2 } }),
     row('rinse', 0.08, ['upper', 'lower', 'wheels'], { litres: 6 }),
     row('clay', 0.6, BODY, touched),
     row('towel', 0.12, BODY),

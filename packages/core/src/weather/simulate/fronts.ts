@@ -20,9 +20,9 @@ const WORST_TIMING_HOURS = 12;
 const STRENGTH_PER_LEAD_HOUR = 0.0022;
 const WORST_STRENGTH = 0.32;
 /** The control member is closer to the truth than the perturbed ones. */
-const CONTROL_SHARE = 0.55;
+const CONTROL_FRACTION = 0.55;
 
-const memberShare = (member: Member): number => (member.index === 0 ? CONTROL_SHARE : 1);
+const memberFraction = (member: Member): number => (member.index === 0 ? CONTROL_FRACTION : 1);
 
 /** Fronts that matter at an instant, as the truth or as a member sees them. */
 export function frontsNear(
@@ -38,7 +38,7 @@ export function frontsNear(
     if (!member) return { sinceHours: hours - trueHours, strength: trueStrength };
     const leadHours = Math.max(0, trueHours - member.issuedMs / MS_PER_HOUR);
     const issuedHour = Math.round(member.issuedMs / MS_PER_HOUR);
-    const share = memberShare(member);
+    const share = memberFraction(member);
     const late = hashNormal(seed, issuedHour, member.index, index, 21);
     const stronger = hashNormal(seed, issuedHour, member.index, index, 22);
     const shiftHours = share * late * Math.min(WORST_TIMING_HOURS, TIMING_HOURS_PER_LEAD_HOUR * leadHours);
@@ -48,7 +48,7 @@ export function frontsNear(
 }
 
 /** Share of a member's own noise in place of the truth's, 0 at issue towards 0.85. */
-export function ownNoiseShare(hours: number, member: Member): number {
+export function ownNoiseFraction(hours: number, member: Member): number {
   const leadHours = Math.max(0, hours - member.issuedMs / MS_PER_HOUR);
-  return memberShare(member) * 0.85 * (1 - Math.exp(-leadHours / 110));
+  return memberFraction(member) * 0.85 * (1 - Math.exp(-leadHours / 110));
 }

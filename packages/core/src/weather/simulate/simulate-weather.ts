@@ -2,7 +2,7 @@ import { irradiance, sunPosition } from '../../sun/index.js';
 import { isWithinArc, wrapDeg, MS_PER_DAY, MS_PER_HOUR } from '../../quantity/index.js';
 import type { PrecipKind, WeatherHour } from '../weather-hour.js';
 import type { Climate } from './climate.js';
-import { frontsNear, type Member, ownNoiseShare } from './fronts.js';
+import { frontsNear, type Member, ownNoiseFraction } from './fronts.js';
 import { hashNormal, smoothNoise } from './noise.js';
 
 export interface WeatherRequest {
@@ -57,7 +57,7 @@ function noiseAt(
   if (!member) return truth;
   const ownSeed =
     seed * 131 + wave.channel + 1000 * (member.index + 1) + Math.round(member.issuedMs / MS_PER_HOUR);
-  const share = ownNoiseShare(hours, member);
+  const share = ownNoiseFraction(hours, member);
   return truth * (1 - share) + share * smoothNoise(hours, { everyHours: wave.everyHours, seed: ownSeed });
 }
 
@@ -155,13 +155,13 @@ function hourAt(atMs: number, request: WeatherRequest, snowBeforeCm: number): We
   const fallCm = precipKind === 'snow' ? precip * 1.15 : 0;
   const meltCm =
     Math.max(0, airTempC) * 0.035 + (precipKind === 'rain' ? precip * 0.12 : 0) + snowBeforeCm * 0.004;
-  const gustShare = 1.35 + 0.25 * (1 - cloud) + 0.1 * hashNormal(request.seed, Math.round(hours), 9) ** 2;
+  const gustFraction = 1.35 + 0.25 * (1 - cloud) + 0.1 * hashNormal(request.seed, Math.round(hours), 9) ** 2;
   return {
     atMs,
     airTempC,
     dewPointC,
     windMetresPerSecond: wind,
-    gustMetresPerSecond: wind * gustShare,
+    gustMetresPerSecond: wind * gustFraction,
     windFromDeg,
     cloudFraction: cloud,
     precipMm: precipKind === 'none' ? 0 : precip,

@@ -1,22 +1,22 @@
-import { type Hands, hasLength } from '@keen/core';
+import { type Worker, hasLength } from '@keen/core';
 
 /** Another pair of hands, under an id that is free; five days a week to begin with. */
-export function newHands(known: readonly Hands[]): Hands {
+export function newWorker(known: readonly Worker[]): Worker {
   const taken = new Set(known.map(({ id }) => id));
   let number = known.length + 1;
-  while (taken.has(`hands-${number}`)) number += 1;
+  while (taken.has(`worker-${number}`)) number += 1;
   const day = { openMinute: 540, closeMinute: 1020 };
   return {
-    id: `hands-${number}`,
+    id: `worker-${number}`,
     name: `Helper ${number - 1}`,
     hours: [day, day, day, day, day, null, null],
   };
 }
 
 /** Faults by hands and field: `id.name`, or `id.weekday`. */
-export function handsErrors(hands: readonly Hands[]): Record<string, string> {
+export function workersErrors(workers: readonly Worker[]): Record<string, string> {
   return Object.fromEntries(
-    hands.flatMap(({ id, name, hours }) => [
+    workers.flatMap(({ id, name, hours }) => [
       ...(name.trim() === '' ? [[`${id}.name`, 'Give a name.']] : []),
       ...hours.flatMap((span, day) =>
         span && !hasLength(span) ? [[`${id}.${day}`, 'It ends as it begins.']] : [],

@@ -25,7 +25,7 @@ export const failedMask = ({ freezes, spots, falls, cold }: MemberFailures): num
   freezes | spots | falls | cold;
 
 /** Share of members in which it fails, 0–1. */
-export const failedShare = (failures: MemberFailures): number =>
+export const failedFraction = (failures: MemberFailures): number =>
   countBits(failedMask(failures)) / failures.memberCount;
 
 /** The judgement once the members have been asked. */
@@ -34,6 +34,6 @@ export function withForecast(
   situation: Omit<Situation, 'site' | 'water'>,
   share: number,
 ): Judgement {
-  const asked = forecastAgrees.judge({ site: null, water: null, ...situation, failedShare: share });
+  const asked = forecastAgrees.judge({ site: null, water: null, ...situation, failedFraction: share });
   return combine(judgement.findings.map((finding) => (finding.ruleId === asked.ruleId ? asked : finding)));
 }

@@ -12,7 +12,7 @@ export interface Priced {
  * falls apart into one path for each crew and one choice for each job that needs no hands; what those earn together, with the prices paid
  * in, is a bound on every schedule. Lagrangian relaxation with subgradient steps (Held, Wolfe & Crowder 1974).
  */
-export class Prices {
+export class DualPrices {
   private readonly jobs: Float64Array;
   private readonly cells: Float64Array;
   private readonly stocks: Float64Array;
@@ -29,7 +29,7 @@ export class Prices {
   /** @param from prices to begin with, of the same problem laid out with other options */
   constructor(
     private readonly compiled: Compiled,
-    from?: Prices,
+    from?: DualPrices,
   ) {
     const { count, jobCount, capacity, stockLeft, crewCount } = compiled;
     this.jobs = new Float64Array(jobCount);
@@ -49,7 +49,7 @@ export class Prices {
     this.kept = { jobs: this.jobs.slice(), cells: this.cells.slice(), stocks: this.stocks.slice() };
   }
 
-  private take({ jobs, cells, stocks }: Prices['kept']): void {
+  private take({ jobs, cells, stocks }: DualPrices['kept']): void {
     this.jobs.set(jobs);
     this.cells.set(cells);
     this.stocks.set(stocks);
@@ -131,7 +131,7 @@ export class Prices {
   }
 
   /** On from the best prices found with other options of the same problem. */
-  follow(other: Prices): void {
+  follow(other: DualPrices): void {
     this.take(other.kept);
   }
 

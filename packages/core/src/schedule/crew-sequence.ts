@@ -1,7 +1,7 @@
 import type { Compiled } from './compiled.js';
 
 /** A job as one crew can do it. */
-export interface LineJob {
+export interface SequenceJob {
   /** Options of that crew, by start. */
   readonly options: readonly number[];
   /** What is lost elsewhere by doing it here. */
@@ -9,9 +9,9 @@ export interface LineJob {
 }
 
 export interface Insertion {
-  /** Before which position; the number of jobs in the line: at the end. */
+  /** Before which position; the number of jobs in the sequence: at the end. */
   readonly at: number;
-  /** What the whole line is worth then. */
+  /** What the whole sequence is worth then. */
   readonly worth: number;
 }
 
@@ -19,8 +19,8 @@ export interface Insertion {
  * Jobs in the order in which one crew would come to them. Where, when and whether each is done follows from the order: the most that can be
  * earned up to each job and from each job on is kept by place and time, so that a job put in anywhere is priced with all others moved to suit.
  */
-export class Line {
-  private order: LineJob[] = [];
+export class CrewSequence {
+  private order: SequenceJob[] = [];
   /** By position and station: the most earned before it by a crew that is there by then, and the most that it can earn from it on. */
   private readonly before: Float64Array[];
   private readonly after: Float64Array[];
@@ -69,12 +69,12 @@ export class Line {
     return this.order.length;
   }
 
-  get jobs(): readonly LineJob[] {
+  get jobs(): readonly SequenceJob[] {
     return this.order;
   }
 
   /** Takes these jobs in this order. */
-  set(order: readonly LineJob[]): void {
+  set(order: readonly SequenceJob[]): void {
     let same = 0;
     while (same < order.length && order[same] === this.order[same]) same += 1;
     let ends = 0;
@@ -88,9 +88,9 @@ export class Line {
     this.order = [...order];
   }
 
-  remove(at: number): LineJob {
+  remove(at: number): SequenceJob {
     const [job] = this.order.splice(at, 1);
-    if (!job) throw new Error('no such place in the line');
+    if (!job) throw new Error('no such place in the sequence');
     // What is earned from a position on stays with its job.
     const [spare] = this.after.splice(at, 1);
     this.after.push(spare!);
@@ -99,7 +99,7 @@ export class Line {
     return job;
   }
 
-  insert(job: LineJob, at: number): void {
+  insert(job: SequenceJob, at: number): void {
     this.order.splice(at, 0, job);
     const [spare] = this.after.splice(-1, 1);
     this.after.splice(at, 0, spare!);
@@ -107,7 +107,7 @@ export class Line {
     this.holdsFrom = Math.max(at, this.holdsFrom) + 1;
   }
 
-  /** What the line is worth with each of its jobs done best or left. */
+  /** What the sequence is worth with each of its jobs done best or left. */
   get worth(): number {
     this.backwards();
     let most = 0;
@@ -165,7 +165,7 @@ export class Line {
   }
 
   /** Where a job is best put in. */
-  bestInsertion({ options, costs }: LineJob): Insertion {
+  bestInsertion({ options, costs }: SequenceJob): Insertion {
     const { value } = this.compiled;
     const { station, order } = this;
     let worth = this.worth;
@@ -184,7 +184,7 @@ export class Line {
     return { at, worth };
   }
 
-  /** The options by which the line earns what it is worth, in order of time. */
+  /** The options by which the sequence earns what it is worth, in order of time. */
   chosen(): number[] {
     const { value, place } = this.compiled;
     const { order, placeCount, station, reached, firsts } = this;

@@ -1,7 +1,7 @@
 import type { Compiled } from './compiled.js';
 
-/** A stretch of one crew's work. */
-export interface Stretch {
+/** A segment of one crew's work. */
+export interface Segment {
   readonly crew: number;
   /** What it does there now, in order of time. */
   readonly own: readonly number[];
@@ -10,11 +10,11 @@ export interface Stretch {
   readonly firstSlot: number;
   /** The option that it does next; null: none. */
   readonly after: number | null;
-  /** First slot after the stretch. */
+  /** First slot after the segment. */
   readonly endSlot: number;
 }
 
-/** A job that may be done in a stretch. */
+/** A job that may be done in a segment. */
 export interface Candidate {
   /** The ways to do it there. */
   readonly options: readonly number[];
@@ -25,8 +25,8 @@ export interface Candidate {
 const WAITED = -2;
 const NOTHING = -1;
 
-/** Finds the best order of a few jobs in a stretch. Its memory grows to what the longest stretch takes. */
-export class Stretches {
+/** Finds the best order of a few jobs in a segment. Its memory grows to what the longest segment takes. */
+export class Segments {
   /** By set of jobs done, place and slot: the most that a crew that stands there then can have earned, and its last option. */
   private best = new Float64Array(0);
   private by = new Int32Array(0);
@@ -53,9 +53,9 @@ export class Stretches {
    *
    * @returns options in order of time; none where nothing earns
    */
-  bestOrder(stretch: Stretch, candidates: readonly Candidate[]): number[] {
+  bestOrder(segment: Segment, candidates: readonly Candidate[]): number[] {
     const { placeCount, place, start, value, wayOut, arrival } = this.compiled;
-    const { firstSlot, endSlot, fromSlots } = stretch;
+    const { firstSlot, endSlot, fromSlots } = segment;
     const slots = endSlot - firstSlot + 1;
     const width = placeCount * slots;
     const sets = 2 ** candidates.length;
@@ -93,7 +93,7 @@ export class Stretches {
         }
       }
     }
-    return this.back(last, lastSet, { stretch, candidates });
+    return this.back(last, lastSet, { segment, candidates });
   }
 
   /** Who stands at a place can stand there a slot later. */
@@ -112,17 +112,17 @@ export class Stretches {
   private back(
     last: number,
     lastSet: number,
-    { stretch, candidates }: { readonly stretch: Stretch; readonly candidates: readonly Candidate[] },
+    { segment, candidates }: { readonly segment: Segment; readonly candidates: readonly Candidate[] },
   ): number[] {
     const { placeCount, place, start, job } = this.compiled;
-    const slots = stretch.endSlot - stretch.firstSlot + 1;
+    const slots = segment.endSlot - segment.firstSlot + 1;
     const bitOf = new Map(candidates.map(({ options }, c) => [job[options[0]!]!, 1 << c]));
     const order: number[] = [];
     let set = lastSet;
     for (let i = last; i >= 0;) {
       order.push(i);
       set &= ~bitOf.get(job[i]!)!;
-      let cell = set * placeCount * slots + place[i]! * slots + start[i]! - stretch.firstSlot;
+      let cell = set * placeCount * slots + place[i]! * slots + start[i]! - segment.firstSlot;
       while (this.by[cell] === WAITED) cell -= 1;
       i = this.by[cell]!;
     }

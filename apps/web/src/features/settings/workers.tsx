@@ -1,30 +1,30 @@
 import { Button, Group, TextInput } from '@mantine/core';
-import type { Hands, Settings } from '@keen/core';
+import type { Worker, Settings } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { HoursFields } from '../../parts/hours-fields.js';
-import { handsErrors, newHands } from './hands-form.js';
+import { workersErrors, newWorker } from './workers-form.js';
 import classes from './settings.module.css';
 
-interface HandsSectionProps {
-  readonly hands: Settings['hands'];
+interface WorkersSectionProps {
+  readonly workers: Settings['workers'];
   /** @param read as they were when the first of them was touched */
-  readonly onSave: (hands: readonly Hands[], read: readonly Hands[]) => Promise<unknown>;
+  readonly onSave: (workers: readonly Worker[], read: readonly Worker[]) => Promise<unknown>;
 }
 
 /** Who washes, and when: the plan uses these hands in these hours. */
-export function HandsSection({ hands, onSave }: HandsSectionProps) {
-  const [draft, setTyped] = useState<readonly Hands[] | null>(null);
-  const [read, setRead] = useState(hands);
-  const setDraft = (typed: readonly Hands[] | null): void => {
-    if (draft === null) setRead(hands);
+export function WorkersSection({ workers, onSave }: WorkersSectionProps) {
+  const [draft, setTyped] = useState<readonly Worker[] | null>(null);
+  const [read, setRead] = useState(workers);
+  const setDraft = (typed: readonly Worker[] | null): void => {
+    if (draft === null) setRead(workers);
     setTyped(typed);
   };
   const [isSaving, setSaving] = useState(false);
-  const shown = draft ?? hands;
-  const errors = handsErrors(shown);
-  const change = (id: string, part: Partial<Hands>): void =>
+  const shown = draft ?? workers;
+  const errors = workersErrors(shown);
+  const change = (id: string, part: Partial<Worker>): void =>
     setDraft(shown.map((row) => (row.id === id ? { ...row, ...part } : row)));
   const save = (): void => {
     setSaving(true);
@@ -32,7 +32,7 @@ export function HandsSection({ hands, onSave }: HandsSectionProps) {
       .then(() => setDraft(null))
       .catch((error: unknown) => {
         // What stands now has been seen with the refusal; saving again is meant.
-        if (error instanceof ApiError && error.status === 409) setRead(hands);
+        if (error instanceof ApiError && error.status === 409) setRead(workers);
         noticeOfFailure(error instanceof Error ? error : new ApiError(0, []));
       })
       .finally(() => setSaving(false));
@@ -44,7 +44,7 @@ export function HandsSection({ hands, onSave }: HandsSectionProps) {
         Who washes, and when. The plan gives each pair of hands one wash at a time, ways there and back
         included.
       </p>
-      <div className={classes.hands}>
+      <div className={classes.workers}>
         {shown.map((row) => (
           <div key={row.id}>
             <TextInput
@@ -77,7 +77,7 @@ export function HandsSection({ hands, onSave }: HandsSectionProps) {
         ))}
       </div>
       <Group mt="sm">
-        <Button variant="default" onClick={() => setDraft([...shown, newHands(shown)])}>
+        <Button variant="default" onClick={() => setDraft([...shown, newWorker(shown)])}>
           Add a pair of hands
         </Button>
         {draft && (

@@ -8,33 +8,33 @@ export interface Carried {
   readonly block: Block | null;
 }
 
-export interface Carry {
-  readonly carried: Carried | null;
+export interface Drag {
+  readonly dragged: Carried | null;
   readonly targets: readonly DropTarget[];
   readonly isLoading: boolean;
   readonly error: Error | null;
   /** Where it would fall now. */
   readonly target: DropTarget | null;
-  readonly take: (carried: Carried | null) => void;
+  readonly take: (dragged: Carried | null) => void;
   readonly aim: (target: DropTarget | null) => void;
 }
 
 /** A car in hand, and where it may be put down. */
-export function useCarry(kind: LaneKind): Carry {
-  const [carried, setCarried] = useState<Carried | null>(null);
+export function useDrag(kind: LaneKind): Drag {
+  const [dragged, setCarried] = useState<Carried | null>(null);
   const [target, setTarget] = useState<DropTarget | null>(null);
-  const asked = carried && {
-    vehicleId: carried.vehicleId,
-    washId: carried.block?.washId ?? null,
+  const asked = dragged && {
+    vehicleId: dragged.vehicleId,
+    washId: dragged.block?.washId ?? null,
   };
   const { data: moves, isLoading, error } = useMoves(asked);
   const targets = useMemo(
-    () => (carried && moves ? dropTargets(moves, carried.block, kind) : []),
-    [carried, moves, kind],
+    () => (dragged && moves ? dropTargets(moves, dragged.block, kind) : []),
+    [dragged, moves, kind],
   );
   const take = useCallback((next: Carried | null) => {
     setCarried(next);
     setTarget(null);
   }, []);
-  return { carried, targets, isLoading, error, target, take, aim: setTarget };
+  return { dragged, targets, isLoading, error, target, take, aim: setTarget };
 }

@@ -4,23 +4,23 @@ import { type Compiled, compile } from './compiled.js';
 import { chance, rosterOf } from './improve.js';
 import { apartSchedule } from '../testing/schedules.js';
 import { checkSchedule, type ScheduleProblem } from './index.js';
-import { Line, type LineJob } from './line.js';
+import { CrewSequence, type SequenceJob } from './crew-sequence.js';
 import { Reinsert } from './reinsert.js';
 
-const jobsOf = ({ count, job, jobCount }: Compiled): LineJob[] =>
+const jobsOf = ({ count, job, jobCount }: Compiled): SequenceJob[] =>
   Array.from({ length: jobCount }, (_, j) => ({
     options: Array.from({ length: count }, (_option, i) => i).filter((i) => job[i] === j),
     costs: 0,
   }));
 
-const worthOf = (compiled: Compiled, order: readonly LineJob[]): number => {
-  const line = new Line(compiled, order.length);
-  line.set(order);
-  return line.worth;
+const worthOf = (compiled: Compiled, order: readonly SequenceJob[]): number => {
+  const sequence = new CrewSequence(compiled, order.length);
+  sequence.set(order);
+  return sequence.worth;
 };
 
 /** The most that jobs can earn in an order, by trying every way to do or leave each of them. */
-function byTryingAll(problem: ScheduleProblem, compiled: Compiled, order: readonly LineJob[]): number {
+function byTryingAll(problem: ScheduleProblem, compiled: Compiled, order: readonly SequenceJob[]): number {
   const best = (k: number, chosen: readonly number[], value: number): number => {
     const job = order[k];
     if (!job) return value;
@@ -39,17 +39,17 @@ function byTryingAll(problem: ScheduleProblem, compiled: Compiled, order: readon
   return best(0, [], 0);
 }
 
-describe('a line of jobs', () => {
+describe('a sequence of jobs', () => {
   it('is worth what trying all ways to do it in that order finds, and can be carried out', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e6 }), (seed) => {
         const problem = apartSchedule({ jobCount: 4, slotCount: 14, density: 0.12 }, seed);
         const compiled = compile(problem);
         const order = jobsOf(compiled).map((job, j) => ({ ...job, costs: j === 1 ? 12 : 0 }));
-        const line = new Line(compiled, 4);
-        line.set(order);
-        expect(line.worth).toBeCloseTo(byTryingAll(problem, compiled, order), 6);
-        const chosen = line.chosen();
+        const sequence = new CrewSequence(compiled, 4);
+        sequence.set(order);
+        expect(sequence.worth).toBeCloseTo(byTryingAll(problem, compiled, order), 6);
+        const chosen = sequence.chosen();
         expect(
           checkSchedule(
             problem,
@@ -58,7 +58,7 @@ describe('a line of jobs', () => {
         ).toEqual([]);
         const costs = chosen.reduce((sum, i) => sum + (compiled.job[i] === 1 ? 12 : 0), 0);
         const earned = chosen.reduce((sum, i) => sum + compiled.value[i]!, 0) - costs;
-        expect(earned).toBeCloseTo(line.worth, 6);
+        expect(earned).toBeCloseTo(sequence.worth, 6);
       }),
       { numRuns: 100 },
     );
@@ -69,32 +69,32 @@ describe('a line of jobs', () => {
     const all = jobsOf(compiled);
     const next = chance(11);
     const among = (count: number): number => Math.floor(next() * count);
-    const line = new Line(compiled, all.length);
-    line.set(all.slice(0, 6));
+    const sequence = new CrewSequence(compiled, all.length);
+    sequence.set(all.slice(0, 6));
     const out = all.slice(6);
     for (let change = 0; change < 200; change += 1) {
       const what = next();
-      if (what < 0.4 && line.length > 0) out.push(line.remove(among(line.length)));
+      if (what < 0.4 && sequence.length > 0) out.push(sequence.remove(among(sequence.length)));
       else if (what < 0.8 && out.length > 0)
-        line.insert(out.splice(among(out.length), 1)[0]!, among(line.length + 1));
-      else if (what < 0.9) line.set([...line.jobs].sort(() => next() - 0.5));
-      if (next() < 0.5) expect(line.worth).toBeCloseTo(worthOf(compiled, line.jobs), 6);
+        sequence.insert(out.splice(among(out.length), 1)[0]!, among(sequence.length + 1));
+      else if (what < 0.9) sequence.set([...sequence.jobs].sort(() => next() - 0.5));
+      if (next() < 0.5) expect(sequence.worth).toBeCloseTo(worthOf(compiled, sequence.jobs), 6);
     }
   });
 
   it('takes a job in where it is worth most, or nowhere', () => {
     const compiled = compile(apartSchedule({ jobCount: 10, slotCount: 30, density: 0.3 }, 8));
     const [job, ...others] = jobsOf(compiled);
-    const line = new Line(compiled, 10);
-    line.set(others);
+    const sequence = new CrewSequence(compiled, 10);
+    sequence.set(others);
     const worths = Array.from({ length: others.length + 1 }, (_, at) =>
       worthOf(compiled, others.toSpliced(at, 0, job!)),
     );
-    const { at, worth } = line.bestInsertion(job!);
+    const { at, worth } = sequence.bestInsertion(job!);
     expect(worth).toBeCloseTo(Math.max(...worths), 6);
     expect(worths[at]).toBeCloseTo(worth, 6);
-    expect(line.bestInsertion({ ...job!, costs: 1000 }).worth).toBe(line.worth);
-    const empty = new Line(compiled, 1);
+    expect(sequence.bestInsertion({ ...job!, costs: 1000 }).worth).toBe(sequence.worth);
+    const empty = new CrewSequence(compiled, 1);
     expect([empty.worth, empty.chosen(), empty.bestInsertion(job!).at]).toEqual([0, [], 0]);
   });
 });

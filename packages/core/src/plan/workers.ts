@@ -9,7 +9,7 @@ import {
 } from '../place/index.js';
 
 /** A pair of hands, and when it works. */
-export interface Hands {
+export interface Worker {
   readonly id: string;
   readonly name: string;
   /** Monday first, in the shop's own time; null: not on that day. */
@@ -19,7 +19,7 @@ export interface Hands {
 const DAY: OpenSpan = { openMinute: 8 * 60, closeMinute: 18 * 60 };
 
 /** One owner, every day but Sunday (judgement). */
-export const DEFAULT_HANDS: readonly Hands[] = [
+export const DEFAULT_WORKERS: readonly Worker[] = [
   { id: 'owner', name: 'Owner', hours: [DAY, DAY, DAY, DAY, DAY, DAY, null] },
 ];
 
@@ -32,7 +32,7 @@ export interface Span {
 export const spansMeet = (a: Span, b: Span): boolean => a.fromMs < b.toMs && b.fromMs < a.toMs;
 
 /** Do these hands work from the first instant to the last, through the night where their hours go on? */
-export function worksThrough({ hours }: Pick<Hands, 'hours'>, span: Span, timeZone: string): boolean {
+export function worksThrough({ hours }: Pick<Worker, 'hours'>, span: Span, timeZone: string): boolean {
   const from = localTime(span.fromMs, timeZone);
   const left = minutesOpen(hours, from);
   // By the wall clock of the end, so that a day with a changed clock keeps its own hours.
@@ -41,13 +41,13 @@ export function worksThrough({ hours }: Pick<Hands, 'hours'>, span: Span, timeZo
 }
 
 /** Where a wash takes its hands, and how long they stand in the queue there. */
-export type HandsPlace = Pick<Place, 'id' | 'travelMinutes' | 'queue' | 'timeZone'>;
+export type WorkPlace = Pick<Place, 'id' | 'travelMinutes' | 'queue' | 'timeZone'>;
 
 /** The same few hours are asked for again and again. */
-const queues = new WeakMap<HandsPlace, Map<number, number>>();
+const queues = new WeakMap<WorkPlace, Map<number, number>>();
 
 /** Minutes in the queue of whoever comes to a place at an instant. */
-export function queueAt(place: HandsPlace, atMs: number): number {
+export function queueAt(place: WorkPlace, atMs: number): number {
   if (!place.queue) return 0;
   const known = queues.get(place) ?? new Map<number, number>();
   queues.set(place, known);
@@ -57,7 +57,7 @@ export function queueAt(place: HandsPlace, atMs: number): number {
 }
 
 /** A wash as hands have it: where, and from when to when, the queue not counted. */
-export interface HandsWork {
+export interface WorkerSlot {
   readonly placeId: string;
   readonly startMs: number;
   readonly endMs: number;
@@ -67,8 +67,8 @@ export interface HandsWork {
 
 /** From coming to leaving: a start is when they come, the queue is waited through from then, and the end of a wash leaves it out. */
 export function stayOf(
-  { placeId, startMs, endMs, isBegun = false }: HandsWork,
-  places: readonly HandsPlace[],
+  { placeId, startMs, endMs, isBegun = false }: WorkerSlot,
+  places: readonly WorkPlace[],
 ): Span {
   const place = places.find(({ id }) => id === placeId);
   const queueMs = place && !isBegun ? queueAt(place, startMs) * MS_PER_MINUTE : 0;
@@ -76,14 +76,14 @@ export function stayOf(
 }
 
 /** Hands are taken from leaving home until being back. */
-export function busyOf(work: HandsWork, places: readonly HandsPlace[]): Span {
+export function busyOf(work: WorkerSlot, places: readonly WorkPlace[]): Span {
   const { fromMs, toMs } = stayOf(work, places);
   const travelMs = (places.find(({ id }) => id === work.placeId)?.travelMinutes ?? 0) * MS_PER_MINUTE;
   return { fromMs: fromMs - travelMs, toMs: toMs + travelMs };
 }
 
 /** Do two washes of the same hands stand in each other's way, with the rest that is wanted between them? */
-export const handsMeet = (a: Span, b: Span, restMinutes: number): boolean => {
+export const workersMeet = (a: Span, b: Span, restMinutes: number): boolean => {
   const rested = ({ fromMs, toMs }: Span): Span => ({ fromMs, toMs: toMs + restMinutes * MS_PER_MINUTE });
   return spansMeet(rested(a), rested(b));
 };
