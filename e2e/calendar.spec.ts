@@ -38,6 +38,6 @@ test('the plan is followed from a calendar, and keeps clear of another', async (
   await page.locator('input[type="file"]').setInputFiles(bad);
   await expect(page.getByRole('alert')).toContainText('not a whole iCalendar file');
   await expect(page.getByText(/Choir, everybody: 4 to come/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take away Choir' }).click();
+  await page.getByRole('button', { name: 'Delete Choir' }).click();
   await expect(page.getByText('No other calendar is read')).toBeVisible();
 });

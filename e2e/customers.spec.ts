@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-test('a customer is added, promised a wash, and told of it; the outbox is taken out as a file', async ({
+test('a customer is added, booked for a wash, and told of it; the outbox is exported as a file', async ({
   page,
   request,
 }) => {
@@ -18,20 +18,20 @@ test('a customer is added, promised a wash, and told of it; the outbox is taken 
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toBeVisible();
 
   await page.getByText(/Promises/).click();
-  await page.getByRole('button', { name: 'Promise a wash' }).click();
+  await page.getByRole('button', { name: 'Book a wash' }).click();
   const promise = page.getByRole('dialog');
   await promise.getByRole('combobox', { name: 'Car' }).fill('Nell');
   await page.getByRole('option', { name: 'Black saloon, Nell Harrow' }).click();
-  await promise.getByLabel('Can be had from').fill('2026-03-08T02:30');
+  await promise.getByLabel('Available from').fill('2026-03-08T02:30');
   await promise.getByLabel('Ready by').fill('2026-03-08T12:00');
-  await promise.getByRole('button', { name: 'Promise it' }).click();
+  await promise.getByRole('button', { name: 'Book it' }).click();
   await expect(promise.getByText(/skipped by the clock change/)).toBeVisible();
-  await promise.getByLabel('Can be had from').fill('2026-01-15T08:00');
+  await promise.getByLabel('Available from').fill('2026-01-15T08:00');
   await promise.getByLabel('Ready by').fill('2026-01-15T13:00');
   await promise.getByRole('combobox', { name: 'Method' }).click();
   await page.getByRole('option', { name: 'rinseless indoors' }).click();
   await promise.getByRole('button', { name: 'Agree on it' }).click();
-  await promise.getByRole('button', { name: 'Promise it' }).click();
+  await promise.getByRole('button', { name: 'Book it' }).click();
   await expect(page.getByRole('row', { name: /Black saloon/ })).toContainText('$52.00');
 
   await page.goto('/plan');
@@ -52,9 +52,9 @@ test('a customer is added, promised a wash, and told of it; the outbox is taken 
   await box.click();
   await expect(page.getByRole('listitem').getByText('See you on Thursday, Nell.')).toBeVisible();
   const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Take out 1 as a file' }).click();
+  await page.getByRole('button', { name: 'Export 1 as a file' }).click();
   expect((await file).suggestedFilename()).toBe('messages.txt');
-  await expect(page.getByRole('button', { name: 'Take out 0 as a file' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Export 0 as a file' })).toBeDisabled();
 
   await page.getByText('The words that are used').click();
   const words = page.getByLabel('Booked', { exact: true });
@@ -64,9 +64,9 @@ test('a customer is added, promised a wash, and told of it; the outbox is taken 
 
   await request.delete(`/api/washes/${id}`);
   await page.goto('/customers?show=promises');
-  await page.getByRole('button', { name: 'Take back the promise for the Black saloon' }).click();
+  await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
   await page.getByText('People', { exact: true }).click();
-  await page.getByRole('button', { name: 'Take Nell Harrow out of the book' }).click();
+  await page.getByRole('button', { name: 'Delete Nell Harrow' }).click();
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
 });
 
@@ -84,7 +84,7 @@ test('work of the season and a salt target stand on the car, and a price is set 
   await expect(page.getByText('Never more than 8 days with salt on it.')).toBeVisible();
   await page.goto('/condition/blue-hatch');
   await expect(page.getByText(/of 8/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /polish/ })).toContainText('not yet');
+  await expect(page.getByRole('row', { name: /polish/ })).toContainText('not agreed');
 
   await page.goto('/customers?show=prices');
   const cell = page.getByLabel('waterless spray, Van, CAD');

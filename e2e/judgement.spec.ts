@@ -187,7 +187,7 @@ test('salt: the season is walked by keys, a swab corrects it, a drive and a bull
   await expect(page.getByText('2.40 g/m²')).toBeVisible();
   await page.getByRole('button', { name: 'Keep the reading' }).click();
   await expect(page.getByText(/This car picks up \d\.\d\d times the usual, from 1 reading/)).toBeVisible();
-  await page.getByRole('button', { name: /Take away the reading/ }).click();
+  await page.getByRole('button', { name: /Delete the reading/ }).click();
   await expect(page.getByText('No readings yet')).toBeVisible();
 
   await page.getByLabel('Driven').fill('5000');

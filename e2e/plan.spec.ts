@@ -6,11 +6,11 @@ async function openPlan(page: Page, path = '/plan'): Promise<void> {
   await renewed(page);
 }
 
-/** Behind a change the plan is worked out anew, and bettered; until then what stands on the board may still move. */
+/** Behind a change the plan is recalculated, and bettered; until then what stands on the board may still move. */
 async function renewed(page: Page): Promise<void> {
-  await expect(page.getByText('Being worked out anew')).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByText('Recalculating')).toHaveCount(0, { timeout: 60_000 });
   await expect(page.getByText('proven: no plan is worth more')).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByText('Being worked out anew')).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByText('Recalculating')).toHaveCount(0, { timeout: 60_000 });
 }
 
 const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Proposed changes' });
@@ -41,7 +41,7 @@ async function acceptOnly(page: Page, name: string): Promise<void> {
   await renewed(page);
 }
 
-test('a plan is accepted in part, carried by keys, locked, and taken back', async ({ page }) => {
+test('a plan is accepted in part, moved by keys, locked, and taken back', async ({ page }) => {
   await page.setViewportSize(DESK);
   await openPlan(page);
   await acceptOnly(page, 'Green estate');
@@ -52,7 +52,7 @@ test('a plan is accepted in part, carried by keys, locked, and taken back', asyn
   const panel = page.getByRole('complementary', { name: 'The chosen wash' });
   await expect(panel).toContainText('Green estate');
   await expect(panel).toContainText(/all 20 forecasts agree|of 20 forecasts/);
-  await expect(panel.getByText('carry it with the arrow keys')).toBeVisible();
+  await expect(panel.getByText('move it with the arrow keys')).toBeVisible();
   await page.keyboard.press('ArrowLeft');
   await expect(panel).toContainText(/costs \$|gains \$|worth the same/);
   await page.keyboard.press('Enter');
@@ -68,7 +68,7 @@ test('a plan is accepted in part, carried by keys, locked, and taken back', asyn
   await page.keyboard.press('l');
   await expect(wash).not.toHaveAttribute('aria-label', /locked/);
   await page.keyboard.press('Delete');
-  await expect(page.getByText('Green estate taken out of the plan.')).toBeVisible();
+  await expect(page.getByText('Green estate removed from the plan.')).toBeVisible();
   await expect(planned(page, 'Green estate')).toHaveCount(0);
 });
 
@@ -79,7 +79,7 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   await proposal.focus();
   await page.keyboard.press('Enter');
   const panel = page.getByRole('complementary', { name: 'The chosen wash' });
-  await expect(panel.getByText('carry it with the arrow keys')).toBeVisible();
+  await expect(panel.getByText('move it with the arrow keys')).toBeVisible();
   // How each hour goes for this car stands under the lanes.
   await expect(page.locator('[class*="margin"][data-verdict="go"]').first()).toBeVisible({
     timeout: 30_000,
@@ -104,7 +104,7 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   await planned(page, 'Silver estate').focus();
   await page.keyboard.press('Delete');
   await expect(planned(page, 'Silver estate')).toHaveCount(0);
-  // What was taken out is back at once, before the plan round it is worked out anew.
+  // What was taken out is back at once, before the plan round it is recalculated.
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(planned(page, 'Silver estate')).toBeVisible();
   await renewed(page);
@@ -153,7 +153,10 @@ test('a wash is dragged to where it goes, its cost told before it is let go, and
   await expect(planned(page, 'White van')).toHaveCount(0);
 });
 
-test('a change of the house is told as a difference, and what is locked stays', async ({ page, request }) => {
+test('a change of the house is shown as a difference, and what is locked stays', async ({
+  page,
+  request,
+}) => {
   await page.setViewportSize(DESK);
   const answer = await request.get('/api/plan');
   expect(answer.status(), await answer.text()).toBe(200);

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-test("a vehicle of one's own: faults at the field, kept over a reload, saved, edited, taken away, brought back", async ({
+test("a vehicle of one's own: faults at the field, kept over a reload, saved, edited, deleted, brought back", async ({
   page,
 }) => {
   await page.goto('/vehicles');
@@ -27,11 +27,11 @@ test("a vehicle of one's own: faults at the field, kept over a reload, saved, ed
   await page.getByRole('link', { name: 'Windows of Teal estate' }).click();
   await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible({ timeout: 40_000 });
   await page.goto('/vehicles');
-  await page.getByRole('button', { name: 'Take away Teal estate' }).click();
+  await page.getByRole('button', { name: 'Delete Teal estate' }).click();
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take away Teal estate' }).click();
+  await page.getByRole('button', { name: 'Delete Teal estate' }).click();
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
 });
 
@@ -53,7 +53,7 @@ test("a place of one's own, with its water and hours", async ({ page }) => {
   await page.goto('/windows/cream-van');
   await expect(page.getByText("Cousin's barn").first()).toBeVisible({ timeout: 40_000 });
   await page.goto('/places');
-  await page.getByRole('button', { name: "Take away Cousin's barn" }).click();
+  await page.getByRole('button', { name: "Delete Cousin's barn" }).click();
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toHaveCount(0);
 });
 
@@ -97,7 +97,7 @@ test('the desk answers as one types and names what is wrong', async ({ page }) =
   await expect(page.getByRole('definition').filter({ hasText: /^200$/ })).toBeVisible();
 });
 
-test('the server gone is told apart from an empty list, and what is typed stays', async ({
+test('the server gone is shown differently from an empty list, and what is typed stays', async ({
   page,
   context,
 }) => {

@@ -54,6 +54,6 @@ test('a table tells the line that failed, and what is seen out of the door count
   await page.getByRole('button', { name: 'Count it' }).click();
   await expect(page.getByText(/^\d\d:\d\d: air 1.5 °C$/)).toBeVisible();
   await expect(page.getByRole('banner')).toContainText('1.5 °C');
-  await page.getByRole('button', { name: /Take away what was seen at/ }).click();
+  await page.getByRole('button', { name: /Delete what was seen at/ }).click();
   await expect(page.getByText('Nothing was noted in the last day.')).toBeVisible();
 });

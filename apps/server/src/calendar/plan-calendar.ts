@@ -4,7 +4,7 @@ import { setWallTime, zoneComponent } from './zone-clock.js';
 
 /** Time to put on gloves before one leaves. */
 const READY_MINUTES = 10;
-/** The zone is told this far round the washes. */
+/** The zone is described this far round the washes. */
 const ZONE_MS = 200 * MS_PER_DAY;
 
 export interface CalendarFacts {
@@ -12,7 +12,7 @@ export interface CalendarFacts {
   readonly vehicles: readonly VehicleRecord[];
   readonly places: readonly PlaceRecord[];
   readonly nowMs: number;
-  /** IANA name of the shop's zone, in which the washes are told. */
+  /** IANA name of the shop's zone, in which the washes are given. */
   readonly timeZone: string;
 }
 

@@ -15,7 +15,7 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 describe('the demo’s clock', () => {
-  it('starts where it was told and runs on', async () => {
+  it('starts where it was set and runs on', async () => {
     const { nowMs, canBeSet } = await read();
     expect(nowMs).toBeGreaterThanOrEqual(NOW);
     expect(nowMs).toBeLessThan(NOW + 60_000);

@@ -135,6 +135,6 @@ export class BookingsService {
         other.fromMs < booking.readyByMs &&
         booking.fromMs < other.readyByMs,
     );
-    if (twin) throw conflict('from', 'This car is promised already within that time.');
+    if (twin) throw conflict('from', 'This car is booked already within that time.');
   }
 }

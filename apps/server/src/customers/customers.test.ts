@@ -255,7 +255,7 @@ describe('what customers know', () => {
     post<MessageRecord>('messages', { washId, kind, body: `${kind}: made up` });
   let wash: WashRecord;
 
-  it('is told once: booked, then moved, then called off', async () => {
+  it('is reported once: booked, then moved, then called off', async () => {
     const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless' };
     wash = await post<WashRecord>('washes', { ...plain, startMs: NOW + 3 * MS_PER_DAY + 8 * 3_600_000 });
     expect(await untold()).toMatchObject([{ kind: 'booked', customerId: customer.id, told: null }]);

@@ -42,7 +42,7 @@ interface UnderWay {
   readonly stop: Int32Array;
   /** What several threads have taken of it; null: one thread does it all. */
   readonly board: TeamBoard | null;
-  /** How far it was told to be. */
+  /** The last progress that was reported. */
   share: number;
 }
 
@@ -106,7 +106,7 @@ export class EnginePool implements OnModuleDestroy {
     }
   }
 
-  /** What they make is kept; that one of them fails is seen by whoever does its part again. */
+  /** What they make is kept; that one of them fails is seen by the thread that does its part again. */
   private callHelpers(question: Question, underWay: UnderWay): void {
     for (let helper = 0; helper < HELPERS && this.helpers; helper += 1)
       this.ask(this.helpers, question, underWay).catch(() => {

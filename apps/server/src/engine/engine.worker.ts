@@ -33,7 +33,7 @@ export type News =
   /** There is work for others. */
   | { readonly kind: 'call' };
 
-/** What comes back from the thread: errors lose their names and fields on the way, so the expected ones are told as data. */
+/** What comes back from the thread: errors lose their names and fields on the way, so the expected ones are sent as data. */
 export type Outcome =
   | { readonly kind: 'answer'; readonly answer: unknown }
   | { readonly kind: 'fault'; readonly fault: Pick<FieldError, 'code' | 'field' | 'message'> }

@@ -42,7 +42,7 @@ describe('a team that shares a board', () => {
     expect(looks).toBe(2);
   });
 
-  it('frees whoever waits when one leaves in the middle, or nobody works any more', () => {
+  it('frees a thread that waits when one leaves in the middle, or nobody works any more', () => {
     const board = teamBoard(2);
     const [one, other] = [new SharedTeam(board, nothing, nothing), new SharedTeam(board, nothing, nothing)];
     one.take(0);

@@ -12,7 +12,7 @@ export type TeamBoard = Int32Array;
 export const teamBoard = (partCount: number): TeamBoard =>
   new Int32Array(new SharedArrayBuffer(partCount * Int32Array.BYTES_PER_ELEMENT));
 
-/** Nobody works on any of it any more: whoever waits goes on, and works out for itself what is not there. */
+/** Nobody works on any of it any more: a thread that waits goes on, and makes what is not there itself. */
 export function dissolve(board: TeamBoard): void {
   for (let part = 0; part < board.length; part += 1) {
     Atomics.compareExchange(board, part, TAKEN, DONE);

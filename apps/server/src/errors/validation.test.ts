@@ -33,7 +33,7 @@ describe('a request that does not fit', () => {
     expect(await check({ name: 'a', wheel: { nuts: 5 } })).toBeInstanceOf(Car);
   });
 
-  it('is told fault by fault, with the way to the field', async () => {
+  it('is reported fault by fault, with the way to the field', async () => {
     expect(await faultsOf({ wheel: { nuts: 12 } })).toEqual([
       ['missing-field', 'name'],
       ['bad-field', 'wheel.nuts'],

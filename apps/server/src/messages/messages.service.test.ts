@@ -119,18 +119,18 @@ describe('what a customer is to be told of the plan', () => {
   it.each<{ why: string; told: MessageRecord[]; kinds: MessageKind[] }>([
     { why: 'they know its hour and place', told: [message('booked')], kinds: [] },
     {
-      why: 'a move was told since',
+      why: 'a move was reported since',
       told: [message('moved'), message('booked', { toldStartMs: 1 })],
       kinds: [],
     },
     { why: 'it was called off and stands again', told: [message('called-off')], kinds: ['booked'] },
     { why: 'they were told no hour', told: [message('booked', { toldStartMs: null })], kinds: ['booked'] },
     {
-      why: 'only the night was told',
+      why: 'only the night was reported',
       told: [message('freeze-care', { toldStartMs: null })],
       kinds: ['booked'],
     },
-    { why: 'another wash was told of', told: [message('booked', { washId: 'other' })], kinds: ['booked'] },
+    { why: 'another wash was reported', told: [message('booked', { washId: 'other' })], kinds: ['booked'] },
   ])('where $why: $kinds', async ({ told, kinds }) => {
     messages = told;
     washes = [wash(), wash({ id: 'other', status: 'done' })];
@@ -239,7 +239,7 @@ describe('what a customer is to be told of the night', () => {
     [-11.9, 1],
     [15.9, 1],
     [16, 0],
-  ])('of a wash %p h from now is told %p times', async (hours, count) => {
+  ])('of a wash %p h from now is reported %p times', async (hours, count) => {
     tonight(hours);
     expect((await untold()).filter(({ kind }) => kind === 'freeze-care')).toHaveLength(count);
   });
@@ -248,7 +248,7 @@ describe('what a customer is to be told of the night', () => {
     { overnightC: 0, count: 0 },
     { overnightC: -0.1, count: 1 },
     { overnightC: null, count: 0 },
-  ])('at $overnightC °C is told $count times', async ({ overnightC, count }) => {
+  ])('at $overnightC °C is reported $count times', async ({ overnightC, count }) => {
     tonight(-1);
     cell = { overnightC };
     expect(await untold()).toHaveLength(count);
@@ -276,7 +276,7 @@ describe('what a customer is to be told of the night', () => {
 });
 
 describe('the outbox', () => {
-  it('keeps what was told of a wash that has been called off since', async () => {
+  it('keeps what was said about a wash that has been called off since', async () => {
     removed = [wash({ id: 'gone' })];
     const kept = await service().put({ washId: 'gone', kind: 'called-off', body: 'Not today.' });
     expect(kept).toMatchObject({

@@ -15,7 +15,7 @@ const asRead = (id: string): Promise<PlaceRecord> => get(`places/${id}`);
 const patch = (id: string, change: object) => api().patch(`/api/places/${id}`).send(change);
 
 describe('a place', () => {
-  it('is kept as it was told, with what was not told left empty', async () => {
+  it('is kept as it was entered, with what was not entered left empty', async () => {
     const kept = await make<PlaceRecord>('places', PLACE);
     expect(kept).toEqual({
       ...PLACE,

@@ -214,7 +214,7 @@ describe('the search behind a plan', () => {
     expect(after.id).toBe(seen.id);
   });
 
-  it('is stopped by whoever does not want to wait, and keeps what it has', async () => {
+  it('is stopped by a user who does not want to wait, and keeps what it has', async () => {
     const { plan, until, fail } = searching(found());
     await plan.view();
     const stopped = until('stopped');

@@ -37,7 +37,7 @@ interface Run {
   schedule: Schedule;
   answer: PlanAnswer;
   state: SearchState;
-  /** What it has proposed: whoever saw a proposal may still accept it when the search has found better since. */
+  /** What it has proposed: a user who saw a proposal may still accept it when the search has found better since. */
   readonly proposals: NamedChange[][];
   readonly stop: AbortController;
 }
@@ -178,7 +178,7 @@ export class PlanService implements OnModuleDestroy {
     if (this.run === run) this.news.next(standingOf(run));
   }
 
-  /** What stands against the old start of everything that is moved or dropped. */
+  /** What rules out the old start of everything that is moved or dropped. */
   private explained(run: Run): Promise<ExplainedChange[]> {
     return Promise.all(
       proposedBy(run).map(async (change): Promise<ExplainedChange> => {

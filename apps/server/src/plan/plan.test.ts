@@ -123,7 +123,7 @@ describe('the plan', () => {
 });
 
 describe('what holds the plan back', () => {
-  it('is told in money, most first', async () => {
+  it('is given in money, most first', async () => {
     const setHours = (hours: unknown) =>
       api()
         .patch('/api/settings')
@@ -309,7 +309,7 @@ describe('changes to the plan', () => {
     await sent('washes/changes', { remove: [wash.id] }, 200);
   });
 
-  it('take whoever is free where nobody is named', async () => {
+  it('take any worker who is free where nobody is named', async () => {
     const day = PLACE.openHours;
     const workers = [
       { id: 'owner', name: 'Owner', hours: day },

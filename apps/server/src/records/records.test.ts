@@ -82,7 +82,7 @@ describe('rows that can be taken away', () => {
     await expect(places.restore('none')).rejects.toMatchObject({ response: { error: { field: 'place' } } });
   });
 
-  it('change in what is told, and not at all where nothing is', async () => {
+  it('change in what is sent, and not at all where nothing is', async () => {
     await places.update('near', { travelMinutes: 30 });
     await places.update('near', {});
     expect((await places.list()).map(({ id }) => id)).toEqual(['far', 'near']);

@@ -18,7 +18,7 @@ beforeAll(async () => {
 });
 afterAll(() => close());
 
-describe('the weather as it was told', () => {
+describe('the weather as it was reported', () => {
   const reading = (atMs: number, airTempC = -3) => ({ atMs, airTempC }) as WeatherReading;
   const run = (issuedMs: number, source = 'a', members: unknown[] = []) =>
     ({ source, issuedMs, members }) as unknown as ForecastRun;
@@ -29,7 +29,7 @@ describe('the weather as it was told', () => {
     await weather.forget('b');
   });
 
-  it('is kept hour by hour, each source for itself, what is told again replaced', async () => {
+  it('is kept hour by hour, each source for itself, what is reported again replaced', async () => {
     expect(await weather.newestObservedMs('a')).toBeNull();
     await weather.addObserved('a', [reading(NOW + HOUR), reading(NOW)]);
     await weather.addObserved('a', [reading(NOW, -9)]);

@@ -26,7 +26,7 @@ export class BulletinDto {
 export class RoadsController {
   constructor(private readonly roads: RoadsService) {}
 
-  /** What was spread on the roads this season, by whoever told it. */
+  /** What was spread on the roads this season, by who reported it. */
   @Get('bulletins')
   bulletins(): Promise<Bulletins> {
     return this.roads.bulletins();

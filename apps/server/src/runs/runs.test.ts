@@ -271,7 +271,7 @@ describe('the close of a run', () => {
     expect(record.found?.run?.steps).not.toHaveLength(0);
   });
 
-  it('is taken back in the run only: the desk is told so, and nothing changes', async () => {
+  it('is taken back in the run only: the desk says so, and nothing changes', async () => {
     const startMs = await begun();
     const closing = close(startMs);
     await send([closing]);

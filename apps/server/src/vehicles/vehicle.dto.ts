@@ -68,7 +68,7 @@ export class ZoneProtectionDto {
   @ValidateNested()
   @Type(() => ObservedDto)
   observed: ObservedDto | null;
-  /** Read, not written: the server notes when a zone was told. */
+  /** Read, not written: the server notes when a zone was described. */
   @ApiProperty({ type: Number, nullable: true, required: false }) @IsOptional() @IsNumber() notedMs?:
     | number
     | null;

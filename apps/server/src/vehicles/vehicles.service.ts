@@ -83,7 +83,7 @@ export class VehiclesService {
     return this.vehicles.restore(id);
   }
 
-  /** What was told of a zone holds from now on against the washes before; what was not touched keeps its own time. */
+  /** What was entered for a zone holds from now on against the washes before; what was not touched keeps its own time. */
   private noted(rows: readonly ZoneProtection[], before: readonly ZoneProtection[]): ZoneProtection[] {
     return rows.map((row) => {
       const old = before.find(({ zone }) => zone === row.zone);

@@ -23,7 +23,7 @@ beforeAll(async () => {
 afterAll(() => test.close());
 
 describe('a vehicle', () => {
-  it('is kept as it was told; what was not told is plain', async () => {
+  it('is kept as it was entered; what was not entered has its default', async () => {
     const kept = await made();
     expect(kept).toEqual({
       ...VEHICLE,
@@ -80,7 +80,7 @@ describe('a vehicle', () => {
     expect((await api().post(`/api/vehicles/${kept.id}/restore`)).body).toEqual(kept);
   });
 
-  it('notes when a zone was told, and not again while that stays the same', async () => {
+  it('notes when a zone was entered, and not again while that stays the same', async () => {
     const kept = await made({ protections: [COAT] });
     const [row] = kept.protections;
     expect(row?.notedMs).toBeGreaterThanOrEqual(NOW);

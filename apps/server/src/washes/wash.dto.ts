@@ -46,7 +46,7 @@ export class PlanWashDto {
   @IsString() @IsNotEmpty() placeId: string;
   @IsIn(METHOD_IDS) methodId: string;
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
-  /** Absent: whoever is free. */
+  /** Absent: any worker who is free. */
   @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
   /** Work of the season in the same visit. */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];

@@ -207,7 +207,7 @@ function requireWhole({ text, line }: Report): string {
       throw unreadable(`${word} is no time such as FM141600; is it cut short?`, line);
   });
   const last = words.at(-1) ?? '';
-  // Where sight is told in miles, four digits are not metres but the beginning of a wind.
+  // Where visibility is given in miles, four digits are not metres but the beginning of a wind.
   const isMetres = /^\d{4}$/.test(last) && words.some((word) => word.endsWith('SM'));
   if (isMetres || !WHOLE_WORD.test(last))
     throw unreadable(`The forecast breaks off at ${last}; nothing of it was taken.`, line);

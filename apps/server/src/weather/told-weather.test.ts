@@ -29,7 +29,7 @@ const load = (body: object) =>
     .post('/api/weather/import')
     .send({ source: 'Yard mast', format: 'csv', kind: 'measured', mode: 'all-or-nothing', ...body });
 
-describe('weather that is told', () => {
+describe('weather that is reported', () => {
   it('comes from the station alone at first, with no gap', async () => {
     const { told, source, ahead } = await weather();
     expect(source).toBe('simulated station');

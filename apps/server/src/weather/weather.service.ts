@@ -66,7 +66,7 @@ export class WeatherService {
     @Inject(WEATHER_SOURCE) private readonly station: WeatherSource,
   ) {}
 
-  /** Something was told, seen or forgotten: what was put together before no longer holds. */
+  /** Something was reported, seen or deleted: what was put together before no longer holds. */
   changed(): void {
     this.changes += 1;
   }

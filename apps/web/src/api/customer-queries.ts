@@ -11,7 +11,7 @@ import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 import { type Changed, useChange } from './queries.js';
 
-/** A promise as it is typed, on the shop's clock. */
+/** A booking as it is typed, on the shop's clock. */
 export interface BookingWish {
   readonly vehicleId: string;
   readonly from: string;

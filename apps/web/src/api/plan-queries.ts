@@ -69,7 +69,7 @@ export const useReliefs = (isWanted: boolean) =>
     enabled: isWanted,
   });
 
-/** The board with washes changed, until the plan round them is worked out anew: what it proposed for their cars no longer holds. */
+/** The board with washes changed, until the plan round them is recalculated: what it proposed for their cars no longer holds. */
 export function withChanged(view: PlanView, { added, moved, removed, restored }: ChangedWashes): PlanView {
   const gone = new Set([...removed, ...moved.map(({ before }) => before)].map(({ id }) => id));
   const here = [...added, ...restored, ...moved.map(({ after }) => after)];

@@ -206,7 +206,7 @@ export const useLookAtSoil = (vehicleId: string) =>
   );
 
 /** Takes away, or brings back, what a path names. */
-export const useTakeAway = (kind: RecordKind) =>
+export const useDelete = (kind: RecordKind) =>
   useChange((path: string) => ask<void>(path, { method: 'DELETE' }), kind);
 export const useBringBack = (kind: RecordKind) =>
   useChange((path: string) => ask<void>(`${path}/restore`, { method: 'POST' }), kind);

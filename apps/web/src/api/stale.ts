@@ -27,7 +27,7 @@ const WORKED_OUT = ['plan', 'verdicts'] as const satisfies readonly View[];
  * word of it can change with the record.
  */
 export const DEPENDENT_VIEWS = {
-  /** Done washes take product and what is counted; planned ones are what customers are told of. */
+  /** Done washes take product and what is counted; planned ones are what customers are informed of. */
   washes: ['washes', ...WORKED_OUT, 'settings', 'kit', 'messages', 'calendar', 'bookings'],
   /** The start, the close and its undo move the wash and all that follows from it. */
   runs: ['washes', ...WORKED_OUT, 'settings', 'kit', 'messages', 'calendar', 'bookings', 'vehicles'],

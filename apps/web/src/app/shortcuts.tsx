@@ -37,8 +37,8 @@ const OTHERS = [
   { keys: ['Home', 'End'], does: 'On the ribbon: first and last hour' },
   { keys: ['n'], does: 'On the ribbon: next start that goes in this band' },
   { keys: ['Enter'], does: 'On the ribbon: plan the wash at the chosen hour' },
-  { keys: ['Enter', '←', '→', '↑', '↓'], does: 'On the plan: take a wash up, carry it, put it down' },
-  { keys: ['l', 'Delete'], does: 'On the plan: lock or unlock a wash, take it out' },
+  { keys: ['Enter', '←', '→', '↑', '↓'], does: 'On the plan: pick up a wash, move it, put it down' },
+  { keys: ['l', 'Delete'], does: 'On the plan: lock or unlock a wash, remove it' },
 ];
 
 /** The short sheet of keys. */

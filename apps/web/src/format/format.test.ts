@@ -110,7 +110,7 @@ describe('times', () => {
     expect(metric.hourOfDay(AT)).toBe(6);
   });
 
-  it('are told in the words of the language, short and long', () => {
+  it('are written in the words of the language, short and long', () => {
     expect(metric.day(AT)).toBe('Wednesday, January 14');
     expect(metric.dayShort(AT)).toBe('Wed, Jan 14');
     expect(metric.dayTime(AT)).toBe('Wed, Jan 14, 06:40');

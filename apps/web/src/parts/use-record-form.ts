@@ -8,7 +8,7 @@ export interface RecordForm<D> {
   readonly draft: D;
   readonly set: (change: Partial<D>) => void;
   readonly errors: Readonly<Record<string, string>>;
-  /** What stands against saving as a whole; null: nothing. */
+  /** What prevents saving as a whole; null: nothing. */
   readonly failure: string | null;
   readonly submit: () => void;
   /** Forgets what was typed. */

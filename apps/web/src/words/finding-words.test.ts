@@ -21,7 +21,7 @@ const told = (ruleId: Finding['ruleId'], level: Finding['level'], rest: Partial<
   ...rest,
 });
 
-describe('what was found, as it is told', () => {
+describe('what was found, in words', () => {
   it.each<readonly [Change, string]>([
     // Ice.
     [
@@ -245,7 +245,7 @@ describe('what was found, as it is told', () => {
     );
   });
 
-  it('tells of a start a little later what stands against the hour', () => {
+  it('says of a start a little later what rules out the hour', () => {
     const later = of('open-hours', 'condition', [20, 45, 'min'], { remedy: 'start-later', amount: 40 });
     expect(text(later)).toBe('you start 40 min later (at the hour: closes 25 min before you are done)');
   });

@@ -13,13 +13,13 @@ it.each([
   { parts: [49, 20, 60], text: '1:49 (2 %), label 1:20 to 1:60' },
   { parts: [255, 15, 320], text: '1:255 (0.39 %), label 1:15 to 1:320' },
 ] as const)(
-  'a strength of $parts is told as $text',
+  'a strength of $parts reads as $text',
   ({ parts: [usualParts, fewestParts, mostParts], text }) => {
     expect(strengthText({ usualParts, fewestParts, mostParts })).toBe(text);
   },
 );
 
-it('a dwell is told as a span, and as none', () => {
+it('a dwell reads as a span, and as none', () => {
   expect(dwellRangeText({ dwell: { minMinutes: 3, maxMinutes: 12 } }, format)).toBe('3.0 min to 12 min');
   expect(dwellRangeText({ dwell: null }, format)).toBe('none');
 });
@@ -50,7 +50,7 @@ describe('a piece of gear', () => {
     { of: gear('foamer', { outputLitresPerBottle: 11 }), text: 'one' },
     { of: gear('bucket', { lifeLitres: 500, litresUsed: 120 }), text: '380 L left of 500 L' },
     { of: gear('bucket', { lifeLitres: 500, litresUsed: 600 }), text: '0.0 L left of 500 L' },
-  ])('is told as $text', ({ of, text }) => {
+  ])('reads as $text', ({ of, text }) => {
     expect(gearText(of, format)).toBe(text);
   });
 });

@@ -35,7 +35,7 @@ describe('what the forecasts say', () => {
   });
 });
 
-it('what to turn to is told with the share in which it holds', () => {
+it('what to turn to is given with the share in which it holds', () => {
   const fallback = (savesFraction: number): Fallback =>
     ({
       window: { startMs: DAY, placeId: 'bay', methodId: 'bay-touch-free' },
@@ -72,7 +72,7 @@ describe('why a wash stands in no plan', () => {
   });
 });
 
-it('more hands are told by their day, more room by its place and day', () => {
+it('more workers are named by their day, more room by its place and day', () => {
   expect(reliefText({ kind: 'workers', dayMs: DAY }, PLACES, format)).toBe(
     'Another pair of hands on Wed, Jan 14, 8 to 18',
   );

@@ -45,7 +45,7 @@ describe('how long a product works', () => {
   });
 });
 
-it('the faces of towels are told by group, with the grade that is left', () => {
+it('the faces of towels are given by group, with the grade that is left', () => {
   expect(
     facesText([
       { group: 'upper', faces: 24, grade: 2.14, m2: 6 },

@@ -83,7 +83,7 @@ function makeMornings(
   return made;
 }
 
-/** A share of the mornings of a plan, for whoever makes it to find kept. */
+/** A share of the mornings of a plan, for the thread that makes the plan to find kept. */
 export function morningsAnswer(question: MorningsQuestion, tools: Tools): null {
   const order = question.cars.map((_, i) => i).toReversed();
   makeMornings(question, tools, { team: tools.team ?? alone(), order });

@@ -33,7 +33,7 @@ describe('a drive', () => {
   it.each([
     { kmh: 5, factor: 0.25, why: 'crawling still throws some' },
     { kmh: 40, factor: 0.5, why: 'half of 80' },
-    { kmh: 80, factor: 1, why: 'what the pick-up is told for' },
+    { kmh: 80, factor: 1, why: 'what the pick-up is stated for' },
     { kmh: 200, factor: 1.5, why: 'no more than so much' },
   ])('spray at $kmh km/h: $why', ({ kmh, factor }) => {
     expect(speedFactor(kmh)).toBeCloseTo(factor, 9);

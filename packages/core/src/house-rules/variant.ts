@@ -8,7 +8,7 @@ export interface VariantStep {
   readonly note: string;
 }
 
-/** How the shop does one method in its own way. A step that is told in neither list stays where the method has it. */
+/** How the shop does one method in its own way. A step in neither list stays where the method has it. */
 export interface Variant {
   readonly steps: readonly VariantStep[];
   readonly leftOut: readonly string[];

@@ -87,7 +87,7 @@ describe('what nothing rinses', () => {
   });
   const bare = (id: WashStepId, groups: readonly Group[]) => ({ id, groups, dwell: null, inUsePh: null });
 
-  it('is told group by group, for the step that put it on', () => {
+  it('is found group by group, for the step that put it on', () => {
     expect(notRinsed([laid('foam', ['upper', 'wheels']), bare('rinse', ['upper'])])).toEqual([
       ['wheels'],
       [],

@@ -99,7 +99,7 @@ describe('the mixes of a wash', () => {
     expect(mix).toMatchObject({ productMl: 60, waterMl: 0, percent: 100, caps: 4 });
   });
 
-  it('take protection off without a fault where that is what the wash is for, and are told where it is not', () => {
+  it('take protection off without a fault where that is what the wash is for, and are reported where it is not', () => {
     const tar = bottle({ role: 'tar-remover', inUsePh: 7, ...NEAT });
     const house = {
       ...DEFAULT_HOUSE,
@@ -443,7 +443,7 @@ describe('what a wash reads of the kit', () => {
   });
 });
 
-describe('what is told in the evening', () => {
+describe('the reminder in the evening', () => {
   const freezes = bottle({ id: 'water-based', lowestStoreC: 1 });
   it.each([
     { why: 'at its limit', coldestC: 1, count: 0 },

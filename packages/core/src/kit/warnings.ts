@@ -13,7 +13,7 @@ export interface KitWarnings {
   readonly coldestC: number | null;
 }
 
-/** From this share of its life on a filter is told (judgement). */
+/** From this share of its life on a filter is reported (judgement). */
 const NEARLY_SPENT_FRACTION = 0.85;
 const CLOTHS: ReadonlySet<Gear['kind']> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
 

@@ -125,7 +125,7 @@ describe('dwell timers', () => {
     expect(dwells[0]).toMatchObject({ earliestInSeconds: from - 120, latestInSeconds: 180, ends: 'freezes' });
   });
 
-  it('run once for what two taps put on, from the first, and anew once it was taken off', () => {
+  it('run once for what two taps put on, from the first, and again once it was taken off', () => {
     const phone = on(on(begun(), 100), 101);
     const { dwells } = momentAt(phone, 160);
     expect(dwells.map(({ seconds }) => seconds)).toEqual([60]);
@@ -245,7 +245,7 @@ describe('the wet edge of a run', () => {
     expect(edges[0]).toMatchObject({ panel: first?.panel, leftSeconds: (first?.minutes ?? 0) * 60 - 30 });
   });
 
-  it('is over for a wiped panel, and begins anew where it is wetted again', () => {
+  it('is over for a wiped panel, and begins again where it is wetted again', () => {
     const phone = rinsed().at(80, { kind: 'wiped', panel: 'roof' });
     expect(momentAt(phone, 90).edges.map(({ panel }) => panel)).not.toContain('roof');
     phone.at(95, { kind: 'wet', panel: 'roof' });

@@ -127,7 +127,7 @@ export function standingActions(merged: readonly RunAction[]): RunAction[] {
 /**
  * What can this phone take back?
  *
- * @returns the last action of its latest tap that stands, or the close of the run whoever closed it; null: there is none. Beginning
+ * @returns the last action of its latest tap that stands, or the close of the run by any phone; null: there is none. Beginning
  * the run stays
  */
 export function lastTap(merged: readonly RunAction[], deviceId: string): RunAction | null {

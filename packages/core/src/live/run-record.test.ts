@@ -233,7 +233,7 @@ describe('the meter that is pressed twice', () => {
     expect(stateOf(phone.at(60, { kind: 'meter-off' }).at(90, { kind: 'meter-on' })).meter).toHaveLength(2);
   });
 
-  it('is told ahead in money: what is paid, and the paid steps that are left', () => {
+  it('is given ahead in money: what is paid, and the paid steps that are left', () => {
     const drift = (of: RunPack, phone: Phone, seconds: number) =>
       runMoment(of, stateOf(phone, of), {
         nowMs: START + seconds * SECOND,
@@ -265,7 +265,7 @@ describe('acid and alkali on the car', () => {
     return at ? acidNow(state, at) : null;
   };
 
-  it('are told where the one lies and the other is to come', () => {
+  it('are reported where the one lies and the other is to come', () => {
     expect(clash(lying)).toMatchObject({ kind: 'acid-over-alkali' });
   });
 

@@ -220,7 +220,7 @@ function apply(draft: Draft, action: RunAction, panels: readonly PanelId[]): voi
  *
  * @param pack what the run is made of
  * @param merged the actions of all phones, as `mergeActions` gives them
- * @returns steps, timers, meter, wet panels, readings and notes; the same for the same actions, whoever asks. What follows the
+ * @returns steps, timers, meter, wet panels, readings and notes; the same for the same actions on every phone. What follows the
  * close changes nothing
  */
 export function runState(pack: Pick<RunPack, 'sheet' | 'vehicle'>, merged: readonly RunAction[]): RunState {

@@ -109,7 +109,7 @@ export interface WashRecord {
   readonly minutes: number;
   /** Whose hands do it. */
   readonly workerId: string;
-  /** It stays where it is when the plan is made anew. */
+  /** It stays where it is when the plan is made again. */
   readonly isLocked: boolean;
   /** When it was begun; null: not yet, or not noted. */
   readonly startedMs: number | null;

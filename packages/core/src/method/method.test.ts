@@ -220,7 +220,7 @@ describe('a larger body', () => {
     expect(dryingOf(van) / dryingOf(saloon)).toBeCloseTo(1.6, 6);
   });
 
-  it('is told in figures that can be read', () => {
+  it('is described in figures that can be read', () => {
     const ragged = BODY_CLASSES.flatMap((bodyClass) =>
       METHOD_IDS.flatMap((id) => {
         const { minutes, litres, meterSeconds, handsMinutes } = onBody(id, bodyClass);

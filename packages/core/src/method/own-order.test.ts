@@ -11,7 +11,7 @@ const withVariant = (variant: Variant) =>
 const idsOf = ({ steps }: typeof PLAIN) => steps.map(({ id }) => id);
 
 describe('the shop’s own way of a method', () => {
-  it('is the method itself where all is told as it is, or nothing is', () => {
+  it('is the method itself where everything is as shipped, or nothing is changed', () => {
     expect(withVariant({ steps: KEYS.map((key) => told(key)), leftOut: [] })).toEqual(PLAIN);
     expect(withVariant({ steps: [], leftOut: [] })).toEqual(PLAIN);
   });

@@ -10,7 +10,7 @@ import type { Shelf } from '../kit/index.js';
 import type { Prices } from './data/prices.js';
 import { type WashCost, washCost } from './wash-cost.js';
 
-/** One method at one place in one hour, laid open. */
+/** One method at one place in one hour, with all its parts. */
 export interface BalanceRow {
   readonly placeId: string;
   readonly methodId: string;

@@ -79,7 +79,7 @@ describe('workers', () => {
     const places = [{ ...place('bay', 20), queue }];
     expect(busyOf(slot('a', 10, { placeId: 'bay' }), places).toMs).toBe(at(11) + 45 * 60_000);
     expect(busyOf(slot('a', 12, { placeId: 'bay' }), places).toMs).toBe(at(13) + 20 * 60_000);
-    // Whoever is at it has stood in the queue already.
+    // Its worker has stood in the queue already.
     const begun = slot('a', 10, { placeId: 'bay', isBegun: true });
     expect(busyOf(begun, places).toMs).toBe(at(11) + 20 * 60_000);
   });
@@ -414,7 +414,7 @@ describe('a promise to a customer', () => {
     expect(starts(await planned(whole(10.5)))).toEqual({ silver: 9 });
   });
 
-  it('that cannot be kept is told with its hour', async () => {
+  it('that cannot be kept is reported with its hour', async () => {
     const answer = await planned(
       request([car('silver', [window(33)])], { bookings: [booking('silver', 8, 12)] }),
     );

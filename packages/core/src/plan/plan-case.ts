@@ -104,7 +104,7 @@ export interface PlanCase {
 const costMinor = ({ value }: Window): number =>
   value.saltMinor + value.lateMinor + value.seasonMinor - value.totalMinor;
 
-/** By the windows of a car; each of its washes asks anew. */
+/** By the windows of a car; each of its washes asks again. */
 const usuals = new WeakMap<readonly Window[], number>();
 
 /** What a wash of this car takes at the least, as the forecast has it; such a wash has to be paid some day. */
@@ -121,7 +121,7 @@ function leastTaken(windows: readonly Window[]): number {
   return from.length > 0 ? Math.min(...from.map(costMinor)) : 0;
 }
 
-/** What the worth of a car's windows is reckoned from. */
+/** What the worth of a car's windows is calculated from. */
 export interface WorthBase {
   readonly period: DuePeriod;
   readonly baselineCostMinor: number;
@@ -263,7 +263,7 @@ function freeWorkers(request: PlanRequest): (span: Span) => readonly Worker[] {
   };
 }
 
-/** What a car's windows are reckoned from in one of its periods. */
+/** What a car's windows are calculated from in one of its periods. */
 export const worthBase = (car: PlanCar, period: DuePeriod): WorthBase => ({
   period,
   baselineCostMinor: baselineCostMinor(car.windows),

@@ -60,7 +60,7 @@ const relieved = (request: PlanRequest, relief: PlanRelief): PlanRequest =>
 const LEAST_MINOR = 1;
 
 /**
- * Which limit costs the plan most? The plan is made anew with a little more of each: another pair of hands on a day, room for another car at
+ * Which limit costs the plan most? The plan is made again with a little more of each: another pair of hands on a day, room for another car at
  * a place, and where there is too little of it, on which day.
  *
  * @param valueOf makes a plan and says what it is worth
@@ -92,7 +92,7 @@ export function worthOfReliefs(
     const { relief } = whole;
     if (relief.kind !== 'room') return [];
     const found = days.flatMap((dayMs) => worth({ ...relief, dayMs }));
-    // Where no day alone gains anything, room on all of them is told.
+    // Where no day alone gains anything, room on all of them is offered.
     return found.length > 0 ? found : [whole];
   });
   return [...workers.flatMap(worth), ...byDay].sort((a, b) => b.worthMinor - a.worthMinor);

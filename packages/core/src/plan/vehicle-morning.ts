@@ -10,7 +10,7 @@ import { bandCandidates, savedBy } from './band-windows.js';
 import { goes, type MorningCase } from './morning-case.js';
 import type { Window } from './window.js';
 
-/** Why a place and method is not the answer: refused for good, or what stands against it in the hour of the answer. */
+/** Why a place and method is not the answer: refused for good, or what rules it out in the hour of the answer. */
 export interface Refusal {
   readonly placeId: string;
   readonly methodId: string;

@@ -46,7 +46,7 @@ export type WorkPlace = Pick<Place, 'id' | 'travelMinutes' | 'queue' | 'timeZone
 /** The same few hours are asked for again and again. */
 const queues = new WeakMap<WorkPlace, Map<number, number>>();
 
-/** Minutes in the queue of whoever comes to a place at an instant. */
+/** Minutes in the queue of somebody who comes to a place at an instant. */
 export function queueAt(place: WorkPlace, atMs: number): number {
   if (!place.queue) return 0;
   const known = queues.get(place) ?? new Map<number, number>();
@@ -61,7 +61,7 @@ export interface WorkerSlot {
   readonly placeId: string;
   readonly startMs: number;
   readonly endMs: number;
-  /** Begun: whoever is at it has stood in the queue already. */
+  /** Begun: its worker has stood in the queue already. */
   readonly isBegun?: boolean;
 }
 

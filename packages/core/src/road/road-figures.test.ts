@@ -79,7 +79,7 @@ const FIGURES = [
   { surface: -5.87, water: 0.821, snow: 0, salt: 8.48, state: 'ice' },
 ];
 
-describe('a road against a plain reckoning of it', () => {
+describe('a road against a plain sum of it', () => {
   const hours = NIGHT.map((change, i) => hour(i, change));
   const roads = roadHours(hours, {
     roadClass: 'main',

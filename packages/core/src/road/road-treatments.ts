@@ -6,11 +6,11 @@ import type { RoadClass, Treatment } from './treatment.js';
 const SERVED_HOURS = 36;
 
 /**
- * What lies on a class of road: what was told, and where nobody told anything what was probably spread.
+ * What lies on a class of road: what was reported, and where nobody reported anything what was probably spread.
  *
  * @param told bulletins of past and announced rounds, in any order; of other classes too
  * @param likely rounds by the estimate
- * @returns both in order of time: an estimated round gives way to one that was told within its interval, and between two bulletins
+ * @returns both in order of time: an estimated round gives way to one that was reported within its interval, and between two bulletins
  * that follow each other the bulletins alone count
  */
 export function roadTreatments(

@@ -67,7 +67,7 @@ describe('a table of bulletins', () => {
     expect(faults).toEqual([expect.objectContaining({ line: 3, field })]);
   });
 
-  it('finds what is told twice, in the table or before', () => {
+  it('finds what is reported twice, in the table or before', () => {
     const twice = read([row(2), row(3)]);
     expect(twice.faults[0]?.message).toContain('line 2');
     const kept = read([row(2)], [treatmentKey(GOOD)]);

@@ -46,7 +46,7 @@ export interface RunStep {
   readonly mix: Mix | null;
   /** In the shop's own words; empty: none. */
   readonly note: string;
-  /** What stands against it here, each with its number. */
+  /** What is wrong with it here, each with its number. */
   readonly faults: readonly StepFault[];
   readonly reason: StepReason;
   readonly cautions: readonly StepCaution[];
@@ -123,7 +123,7 @@ function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
  * @param method as the shop does it
  * @param around wet edges, panels, meter, mixes and the place
  * @returns steps in order; dwell by the label of the product where there is one, never longer than the wet edge of the panels it
- * lies on; what stands against each
+ * lies on; what is wrong with each
  */
 export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around: StepsAround): RunStep[] {
   const runs = meterRunOf(method.steps);

@@ -187,7 +187,7 @@ describe('the steps of a wash', () => {
   });
 });
 
-describe('what stands against a step', () => {
+describe('what is wrong with a step', () => {
   const faultsAt = (around: Partial<StepsAround>, methodId = 'bay-contact') =>
     runSteps(methodWith(methodId), { ...PLAIN_STEPS, ...around }).flatMap(({ id, faults }) =>
       faults.map((fault) => ({ id, ...fault })),

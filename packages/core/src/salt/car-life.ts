@@ -110,7 +110,7 @@ function recorded(
 }
 
 /**
- * An hour of which nobody knows the weather: the load stays, and the clock is not moved, so that what is told is the least that it can
+ * An hour of which nobody knows the weather: the load stays, and the clock is not moved, so that what is shown is the least that it can
  * be. Air without damp is too dry for any salt.
  */
 const stillHour = (atMs: number): LedgerHour => ({

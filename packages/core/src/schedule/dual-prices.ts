@@ -20,7 +20,7 @@ export class DualPrices {
   private readonly paths: CrewPath[];
   private readonly alone: number[];
   private readonly tight: number[];
-  /** Prices of a place's slots added up, and what was taken too often: written anew in every step, made once. */
+  /** Prices of a place's slots added up, and what was taken too often: overwritten in every step, made once. */
   private readonly paid: Float64Array;
   private readonly excess: { jobs: Float64Array; cells: Float64Array; stocks: Float64Array };
   bestBound = Infinity;

@@ -2,7 +2,7 @@ import type { Compiled } from './compiled.js';
 import type { Roster } from './roster.js';
 import { type Candidate, Segments, type Segment } from './segment.js';
 
-/** Jobs of one segment of a crew's work that are put in order anew, and jobs from elsewhere that may come in between. */
+/** Jobs of one segment of a crew's work that are put in order again, and jobs from elsewhere that may come in between. */
 const SEGMENT_JOBS = 7;
 const GUEST_JOBS = 3;
 /** A segment with more states than this, of jobs done, place and slot, would cost more than it brings. */
@@ -21,7 +21,7 @@ export interface ReorderWatch {
 }
 
 /**
- * Puts segment after segment of each crew's work in the best order anew, with jobs from elsewhere that may come in between, until nothing
+ * Puts segment after segment of each crew's work in the best order again, with jobs from elsewhere that may come in between, until nothing
  * more is gained: a search of large neighbourhoods, each of them searched whole.
  */
 export class Reorder {

@@ -39,7 +39,7 @@ export class Roster {
     return [...this.ofCrew[crew]!].sort((a, b) => start[a]! - start[b]!);
   }
 
-  /** Is there room and stock for an option, whoever's hands are free? */
+  /** Is there room and stock for an option, whichever worker is free? */
   hasRoom(i: number): boolean {
     const { place, start, endSlot, stock, isTight, capacity, slotCount, stockLeft } = this.compiled;
     const at = place[i]! * slotCount;
@@ -54,7 +54,7 @@ export class Roster {
     return this.compiled.stockLeft[stock]! - this.stockUsed[stock]!;
   }
 
-  /** As it is told to those who asked: in order of time, with what it is worth and whether a bound proves it. */
+  /** As it is given to those who asked: in order of time, with what it is worth and whether a bound proves it. */
   told(bound: number): Schedule {
     const { start, original, value, grain } = this.compiled;
     const inTime = this.chosen.sort((a, b) => start[a]! - start[b]! || original[a]! - original[b]!);

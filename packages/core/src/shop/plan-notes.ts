@@ -16,7 +16,7 @@ export const endOf = ({ startMs, minutes }: Pick<WashRecord, 'startMs' | 'minute
 
 /** A wash that was begun and is not marked done takes at least so much longer; told in steps, so that a plan holds for a while (judgement). */
 const STILL_AT_IT_MS = 10 * MS_PER_MINUTE;
-/** Whoever is at it for so much longer has forgotten to mark it (judgement). */
+/** A wash that takes so much longer has not been marked as done (judgement). */
 const FORGOTTEN_MS = 4 * 60 * MS_PER_MINUTE;
 
 /** When its hands and its place are free again: a wash that was begun late ends late, and one that runs over goes on. */

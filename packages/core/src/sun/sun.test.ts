@@ -146,7 +146,7 @@ describe('shelter', () => {
     expect(horizonElevationDeg(horizon, 0)).toBeCloseTo(15, 6);
     expect(horizonElevationDeg(horizon, 10)).toBeCloseTo(20, 6);
     expect(horizonElevationDeg([], 100)).toBe(0);
-    // A quarter of the way from either side of north, and all the way round where nothing else is told.
+    // A quarter of the way from either side of north, and all the way round where nothing else is known.
     expect(horizonElevationDeg(horizon, 355)).toBeCloseTo(12.5, 6);
     expect(horizonElevationDeg(horizon, 5)).toBeCloseTo(17.5, 6);
     expect(horizonElevationDeg(horizon, 180)).toBeCloseTo(15, 6);

@@ -136,7 +136,7 @@ describe('bands that are known already', () => {
     expect(known({ vehicle: { ...VEHICLE, id: 'other', cadenceDays: 3 } })).toBe(first.length);
   });
 
-  it('are made anew only where their own place changed', () => {
+  it('are made again only where their own place changed', () => {
     const moved = placeSites([{ ...GARAGE, tap: 'always' }, DRIVE], { control, members: [] });
     expect(known({ sites: moved })).toBe(METHODS.length);
   });
@@ -146,7 +146,7 @@ describe('bands that are known already', () => {
     { change: { house: houseWith({ drying: 'towel' }) }, why: 'a house rule' },
     { change: { soil: { ...request().soil, lower: 4 } }, why: 'the soil' },
     { change: { vehicle: { ...VEHICLE, paintTone: 'white' } }, why: 'the paint' },
-  ])('are all made anew by $why', ({ change }) => {
+  ])('are all made again by $why', ({ change }) => {
     expect(known(change)).toBe(0);
   });
 

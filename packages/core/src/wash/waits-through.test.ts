@@ -46,7 +46,7 @@ describe('one panel through the wash', () => {
     expect(last(-12)?.startC).toBeGreaterThan(0);
   });
 
-  it('is told for every wetting, from its own minute', () => {
+  it('is given for every wetting, from its own minute', () => {
     const found = through([0, hour(-8)]);
     expect(found.map(({ wait }) => wait.event)).toEqual([0, 1, 2]);
     // Foam at −8 °C freezes on the cold panel at once; water that more water comes to is not followed.

@@ -91,7 +91,7 @@ describe('the wait in most danger', () => {
 });
 
 describe('the last water', () => {
-  it('is told apart on paint and on glass', () => {
+  it('differs on paint and on glass', () => {
     const found = outcome(
       { panel: 'windscreen', material: 'glass', isLast: true, toTouch: 9, dry: 10 },
       { panel: 'left', isLast: true, toTouch: 9, dry: 12, film: 70, highest: 30 },
@@ -127,7 +127,7 @@ describe('the last water', () => {
 });
 
 describe('what is put on', () => {
-  it('is told by what dries on soonest, and by what outstays its label most', () => {
+  it('is given by what dries on soonest, and by what outstays its label most', () => {
     const found = outcome(
       { panel: 'left', step: 0, toOff: 4, dry: 9 },
       { panel: 'rear', step: 0, toOff: 6, dry: 8 },

@@ -210,7 +210,7 @@ describe('hours put together from several sources', () => {
     expect(likelyPrecipKind(precipMm, airTempC)).toBe(kind);
   });
 
-  it('are possible and whole whatever is told: dew below the air, gusts above the wind, nothing of a kind while nothing falls', () => {
+  it('are possible and whole whatever is reported: dew below the air, gusts above the wind, nothing of a kind while nothing falls', () => {
     const odd = merge([{ ...HOUR, dewPointC: 3, gustMetresPerSecond: 1, precipMm: 0, precipKind: 'snow' }]);
     expect(odd).toMatchObject({
       missing: [],

@@ -25,7 +25,7 @@ const OTHER_FIELDS = [
 ] as const satisfies readonly (keyof Told)[];
 const FIELDS = [...NEEDED_FIELDS, ...OTHER_FIELDS];
 
-/** Standard pressure; taken where none is told (nothing that decides reads it). */
+/** Standard pressure; taken where none is reported (nothing that decides reads it). */
 const STANDARD_HPA = 1013.25;
 /** What falls below the first is snow, below the second sleet, above it rain, °C of the air (judgement). */
 const SNOW_BELOW_C = 0.5;
@@ -40,7 +40,7 @@ export function likelyPrecipKind(precipMm: number, airTempC: number): PrecipKind
 
 /** One hour put together from what several sources tell. */
 export interface MergedHour {
-  /** null: a needed field is told by nobody. */
+  /** null: no source has a needed field. */
   readonly hour: WeatherHour | null;
   /** Which source gave the air, or the first that gave anything; null: nobody did. */
   readonly source: string | null;
@@ -91,7 +91,7 @@ const isWhole = (
  *
  * @param sources in the order of trust; each field of an hour is taken from the first that tells it
  * @param span full hours: the first, and how many
- * @returns one entry an hour; `hour` is null where a needed field is told by nobody, and `missing` names those fields.
+ * @returns one entry an hour; `hour` is null where no source has a needed field, and `missing` names those fields.
  * Snow on the ground stays as it was last told (0 before); gust, direction and pressure that nobody tells do not decide anything.
  * @example mergedHours([readingsOf('mast', [])], { fromMs: 0, hourCount: 1 })[0].missing.length // 5
  */

@@ -87,7 +87,7 @@ export function ClinicPage() {
                 Take the last answer back
               </Button>{' '}
               <Button variant="default" size="md" onClick={forget}>
-                Begin anew
+                Start over
               </Button>
             </>
           )}

@@ -66,7 +66,7 @@ export function ClogTest({ before, onFound }: ClogTestProps) {
         <>
           <p>
             It was clogged: {CLEANER_NAMES[answer.by]} brought it back. Do the rest of the panel; nothing need
-            be put on anew.
+            be put on again.
           </p>
           <Button color="lamp.3" onClick={() => onFound(last.after)}>
             Keep what water does now

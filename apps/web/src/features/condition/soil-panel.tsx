@@ -1,10 +1,10 @@
 import { SegmentedControl } from '@mantine/core';
 import { type CarZone, SOIL_KINDS, type SoilKind, type ConditionView, type VehicleRecord } from '@keen/core';
 import type { KeyboardEvent } from 'react';
-import { useBringBack, useLookAtSoil, useTakeAway } from '../../api/queries.js';
+import { useBringBack, useLookAtSoil, useDelete } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { SOIL_NAMES, ZONE_NAMES } from '../../words/names.js';
 import { gradeText, soilOn } from './condition-view.js';
 import classes from './condition.module.css';
@@ -23,7 +23,7 @@ interface SoilPanelProps {
 export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelProps) {
   const format = useFormat();
   const look = useLookAtSoil(vehicle.id);
-  const { mutate: takeAway } = useTakeAway('looks');
+  const { mutate: remove } = useDelete('looks');
   const { mutate: bringBack } = useBringBack('looks');
   const pathOf = (id: string): string => `vehicles/${vehicle.id}/soil/${id}`;
   const grade = (at: SoilKind, value: number): void =>
@@ -33,7 +33,7 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
         onSuccess: ({ id }) =>
           noticeWithUndo(
             `${ZONE_NAMES[zone]}: ${SOIL_NAMES[at].toLowerCase()} ${gradeText(value, at)}.`,
-            () => takeAway(pathOf(id)),
+            () => remove(pathOf(id)),
           ),
         onError: noticeOfFailure,
       },
@@ -48,8 +48,8 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
     .slice(-4)
     .reverse();
   const forget = (id: string): void =>
-    takeAway(pathOf(id), {
-      onSuccess: () => noticeWithUndo('That look is taken away.', () => bringBack(pathOf(id))),
+    remove(pathOf(id), {
+      onSuccess: () => noticeWithUndo('That look is deleted.', () => bringBack(pathOf(id))),
       onError: noticeOfFailure,
     });
   return (
@@ -90,7 +90,7 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
           {looks.map(({ id, atMs, kind: seenKind, grade: seen }) => (
             <li key={id}>
               {format.dayTime(atMs)}: {SOIL_NAMES[seenKind].toLowerCase()} {gradeText(seen, seenKind)}
-              <TakeAway what={`the look of ${format.dayTime(atMs)}`} onClick={() => forget(id)} />
+              <DeleteButton what={`the look of ${format.dayTime(atMs)}`} onClick={() => forget(id)} />
             </li>
           ))}
         </ul>

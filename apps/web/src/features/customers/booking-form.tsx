@@ -12,7 +12,7 @@ import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf } from '../../words/names.js';
 import type { BookingsProps } from './bookings-props.js';
 
-/** A promise: which car, from when, ready by when, how, and for how much. */
+/** A booking: which car, from when, ready by when, how, and for how much. */
 export function BookingForm({
   vehicles,
   customers,
@@ -56,7 +56,7 @@ export function BookingForm({
     return customerId ? `${name}, ${nameOf(customers, customerId)}` : name;
   };
   return (
-    <Dialog onClose={onClose} title="Promise a wash">
+    <Dialog onClose={onClose} title="Book a wash">
       <form
         noValidate
         onSubmit={(event) => {
@@ -77,7 +77,7 @@ export function BookingForm({
           <Group grow align="start">
             <TextInput
               type="datetime-local"
-              label="Can be had from"
+              label="Available from"
               value={from}
               onChange={(event) => setFrom(event.currentTarget.value)}
               error={errors.from}
@@ -151,7 +151,7 @@ export function BookingForm({
               Cancel
             </Button>
             <Button type="submit" color="lamp.3" loading={add.isPending}>
-              Promise it
+              Book it
             </Button>
           </Group>
         </Stack>

@@ -11,7 +11,7 @@ import { BookingForm } from './booking-form.js';
 import classes from './customers.module.css';
 import type { BookingsProps } from './bookings-props.js';
 
-/** What was promised to customers; the plan keeps it before anything else that it can. */
+/** What is booked for customers; the plan keeps it before anything else that it can. */
 export function Bookings(props: BookingsProps) {
   const { customers, vehicles } = props;
   const format = useFormat();
@@ -20,15 +20,15 @@ export function Bookings(props: BookingsProps) {
   const restore = useRestoreBooking();
   const [isOpen, setOpen] = useState(false);
   if (error) return <Failed error={error} />;
-  if (!bookings) return <Loading what="Fetching the promises" />;
+  if (!bookings) return <Loading what="Fetching the bookings" />;
   const ownerOf = (vehicleId: string): string => {
     const customerId = vehicles.find(({ id }) => id === vehicleId)?.customerId;
     return customerId ? nameOf(customers, customerId) : 'nobody in the book';
   };
-  const takeAway = ({ id, vehicleId }: BookingRecord): void =>
+  const deleteOne = ({ id, vehicleId }: BookingRecord): void =>
     remove.mutate(id, {
       onSuccess: () =>
-        noticeWithUndo(`The promise for the ${nameOf(vehicles, vehicleId)} is taken back.`, () =>
+        noticeWithUndo(`The booking of the ${nameOf(vehicles, vehicleId)} is cancelled.`, () =>
           restore.mutate(id),
         ),
       onError: noticeOfFailure,
@@ -37,13 +37,13 @@ export function Bookings(props: BookingsProps) {
     <>
       <div>
         <Button color="lamp.3" onClick={() => setOpen(true)}>
-          Promise a wash
+          Book a wash
         </Button>
       </div>
       {isOpen && <BookingForm {...props} onClose={() => setOpen(false)} />}
       {bookings.length === 0 ? (
-        <Empty title="Nothing is promised">
-          A promise has its hour; the plan keeps it if any weather lets it.
+        <Empty title="Nothing is booked">
+          A booking has its time; the plan keeps it if any weather allows it.
         </Empty>
       ) : (
         <section className={classes.box}>
@@ -51,7 +51,7 @@ export function Bookings(props: BookingsProps) {
             <thead>
               <tr>
                 <th>Car</th>
-                <th>Can be had from</th>
+                <th>Available from</th>
                 <th>Ready by</th>
                 <th>How</th>
                 <th>Agreed</th>
@@ -66,7 +66,7 @@ export function Bookings(props: BookingsProps) {
                     <div className="muted">{ownerOf(booking.vehicleId)}</div>
                     {booking.note && <div className="muted">{booking.note}</div>}
                   </th>
-                  <td data-label="Can be had from">{format.dayTime(booking.fromMs)}</td>
+                  <td data-label="Available from">{format.dayTime(booking.fromMs)}</td>
                   <td data-label="Ready by">
                     <strong>{format.dayTime(booking.readyByMs)}</strong>
                   </td>
@@ -75,16 +75,16 @@ export function Bookings(props: BookingsProps) {
                     {booking.extras.length > 0 && `, with ${seasonJobsText(booking.extras)}`}
                   </td>
                   <td className="figure" data-label="Agreed">
-                    {booking.agreedMinor === null ? 'not yet' : format.money(booking.agreedMinor)}
+                    {booking.agreedMinor === null ? 'not agreed' : format.money(booking.agreedMinor)}
                   </td>
                   <td>
                     <Button
                       size="compact-sm"
                       variant="subtle"
-                      aria-label={`Take back the promise for the ${nameOf(vehicles, booking.vehicleId)}`}
-                      onClick={() => takeAway(booking)}
+                      aria-label={`Cancel the booking of the ${nameOf(vehicles, booking.vehicleId)}`}
+                      onClick={() => deleteOne(booking)}
                     >
-                      Take back
+                      Cancel booking
                     </Button>
                   </td>
                 </tr>

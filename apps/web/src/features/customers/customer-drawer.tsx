@@ -73,14 +73,14 @@ export function CustomerDrawer({ customer, vehicles, onClose, onSaved }: Custome
         allowDeselect={false}
       />
       <Checkbox
-        label="Their cars can be had at certain hours only"
+        label="Their cars are available at certain hours only"
         description="The plan keeps washes within them"
         checked={draft.isLimited}
         onChange={(event) => set({ isLimited: event.currentTarget.checked })}
       />
       {draft.isLimited && (
         <HoursFields
-          legend="Can be had"
+          legend="Available"
           without="not"
           openHours={draft.hours}
           errors={errors}

@@ -7,7 +7,7 @@ export interface CustomerDraft {
   readonly contact: string;
   readonly notes: string;
   readonly photoConsent: PhotoConsent;
-  /** Whether their cars can be had at certain hours only. */
+  /** Whether their cars are available at certain hours only. */
   readonly isLimited: boolean;
   readonly hours: readonly (OpenSpan | null)[];
   readonly vehicleIds: readonly string[];
@@ -61,9 +61,9 @@ export const customerFrom = ({ isLimited, hours, ...fields }: CustomerDraft) => 
 
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
-/** "Cars can be had Mon to Fri 08:00–17:00", days with the same hours together. */
+/** "Cars are available Mon to Fri 08:00–17:00", days with the same hours together. */
 export function availabilityText(availability: Customer['availability']): string {
-  if (availability === null) return 'Cars can be had at any time';
+  if (availability === null) return 'Cars are available at any time';
   const runs: { from: number; to: number; hours: string }[] = [];
   availability.forEach((span, day) => {
     if (!span) return;
@@ -75,5 +75,5 @@ export function availabilityText(availability: Customer['availability']): string
   if (runs.length === 0) return 'Cars can never be had';
   const text = ({ from, to, hours }: (typeof runs)[number]): string =>
     `${DAYS[from]}${to > from ? ` to ${DAYS[to]}` : ''} ${hours}`;
-  return `Cars can be had ${new Intl.ListFormat('en').format(runs.map(text))}`;
+  return `Cars are available ${new Intl.ListFormat('en').format(runs.map(text))}`;
 }

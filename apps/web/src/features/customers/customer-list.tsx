@@ -21,9 +21,9 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
   const [open, setOpen] = useState<Customer | 'new' | null>(null);
   const remove = useRemoveCustomer();
   const restore = useRestoreCustomer();
-  const takeAway = ({ id, name }: Customer): void =>
+  const deleteOne = ({ id, name }: Customer): void =>
     remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} taken out of the book.`, () => restore.mutate(id)),
+      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
       onError: noticeOfFailure,
     });
   return (
@@ -71,10 +71,10 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
               <Button
                 size="compact-md"
                 variant="default"
-                aria-label={`Take ${customer.name} out of the book`}
-                onClick={() => takeAway(customer)}
+                aria-label={`Delete ${customer.name}`}
+                onClick={() => deleteOne(customer)}
               >
-                Take out
+                Delete
               </Button>
             </div>
           </li>

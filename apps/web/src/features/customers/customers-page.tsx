@@ -9,11 +9,11 @@ import { CustomerList } from './customer-list.js';
 import { Messages } from './messages.js';
 import { PriceListTable } from './price-list.js';
 
-const TABS = ['people', 'promises', 'prices', 'messages'] as const;
+const TABS = ['people', 'bookings', 'prices', 'messages'] as const;
 type Tab = (typeof TABS)[number];
 const isTab = (text: string | null): text is Tab => (TABS as readonly (string | null)[]).includes(text);
 
-/** Whose cars they are, what was promised to them, what they pay, and what they should be told. */
+/** Whose cars they are, what is booked for them, what they pay, and what they should be told. */
 export function CustomersPage() {
   const [params, setParams] = useSearchParams();
   const { data: customers, error, refetch } = useCustomers();
@@ -29,7 +29,7 @@ export function CustomersPage() {
   return (
     <Page
       title="Customers"
-      lead="Whose cars they are, what was promised, what it costs, and what they should know."
+      lead="Whose cars they are, what is booked, what it costs, and what they should know."
     >
       <SegmentedControl
         className="no-print"
@@ -38,7 +38,7 @@ export function CustomersPage() {
         onChange={(show) => setParams({ show }, { replace: true })}
         data={[
           { value: 'people', label: 'People' },
-          { value: 'promises', label: counted('Promises', bookings?.length) },
+          { value: 'bookings', label: counted('Bookings', bookings?.length) },
           { value: 'prices', label: 'Prices' },
           { value: 'messages', label: counted('Messages', untold?.length) },
         ]}
@@ -46,7 +46,7 @@ export function CustomersPage() {
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !isReady && <Loading what="Fetching the book" />}
       {isReady && tab === 'people' && <CustomerList customers={customers} vehicles={vehicles} />}
-      {isReady && tab === 'promises' && (
+      {isReady && tab === 'bookings' && (
         <Bookings customers={customers} vehicles={vehicles} places={places} timeZone={settings.timeZone} />
       )}
       {isReady && tab === 'prices' && <PriceListTable settings={settings} />}

@@ -55,12 +55,12 @@ describe('the form of a customer', () => {
   });
 
   it.each([
-    { availability: null, text: 'Cars can be had at any time' },
+    { availability: null, text: 'Cars are available at any time' },
     { availability: Array(7).fill(null), text: 'Cars can never be had' },
-    { availability: CUSTOMER.availability, text: 'Cars can be had Mon to Fri 08:00–17:00' },
+    { availability: CUSTOMER.availability, text: 'Cars are available Mon to Fri 08:00–17:00' },
     {
       availability: [day, null, day, null, null, { openMinute: 600, closeMinute: 720 }, null],
-      text: 'Cars can be had Mon 08:00–17:00, Wed 08:00–17:00, and Sat 10:00–12:00',
+      text: 'Cars are available Mon 08:00–17:00, Wed 08:00–17:00, and Sat 10:00–12:00',
     },
   ])('says $text', ({ availability, text }) => {
     expect(availabilityText(availability)).toBe(text);

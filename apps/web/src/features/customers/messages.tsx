@@ -48,7 +48,7 @@ export function Messages(props: MessagesProps) {
     <>
       <section className={classes.box}>
         <h2>They do not know yet</h2>
-        {!untold && <Loading what="Comparing the plan with what was told" />}
+        {!untold && <Loading what="Comparing the plan with what customers were told" />}
         {untold?.length === 0 && <Empty title="Everybody knows what the plan says" />}
         {untold?.map((one) => (
           <Draft key={`${one.kind} ${one.wash.id} ${one.wash.startMs}`} untold={one} {...props} />
@@ -130,7 +130,7 @@ function Outbox({ customers, vehicles }: MessagesProps) {
       <div className={classes.head}>
         <h2>Outbox</h2>
         <Button variant="default" disabled={waiting.length === 0} loading={take.isPending} onClick={takeOut}>
-          Take out {waiting.length} as a file
+          Export {waiting.length} as a file
         </Button>
       </div>
       <p className="muted">
@@ -147,19 +147,17 @@ function Outbox({ customers, vehicles }: MessagesProps) {
               </strong>
               <div className="muted">
                 {format.dayTime(message.createdMs)}
-                {message.exportedMs === null
-                  ? ', waits'
-                  : `, taken out ${format.dayTime(message.exportedMs)}`}
+                {message.exportedMs === null ? ', waits' : `, exported ${format.dayTime(message.exportedMs)}`}
               </div>
               <p className={classes.body}>{message.body}</p>
             </div>
             <Button
               size="compact-sm"
               variant="subtle"
-              aria-label={`Throw away: ${MESSAGE_NAMES[message.kind]}, ${nameOf(customers, message.customerId)}`}
+              aria-label={`Delete: ${MESSAGE_NAMES[message.kind]}, ${nameOf(customers, message.customerId)}`}
               onClick={() => forget(message)}
             >
-              Throw away
+              Delete
             </Button>
           </li>
         ))}

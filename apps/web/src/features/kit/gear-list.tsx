@@ -36,9 +36,9 @@ export function GearList({
         onError: noticeOfFailure,
       },
     );
-  const takeAway = ({ id, name }: Gear): void =>
+  const deleteOne = ({ id, name }: Gear): void =>
     remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} taken away.`, () => restore.mutate(id)),
+      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
       onError: noticeOfFailure,
     });
   return (
@@ -86,10 +86,10 @@ export function GearList({
                 <Button
                   size="compact-sm"
                   variant="default"
-                  onClick={() => takeAway(piece)}
+                  onClick={() => deleteOne(piece)}
                   aria-label={`Take ${piece.name} away`}
                 >
-                  Take away
+                  Delete
                 </Button>
               </div>
             </li>

@@ -34,7 +34,7 @@ export function ProductsTable({
         onError: noticeOfFailure,
       },
     );
-  const takeAway = ({ id, name }: Product): void =>
+  const deleteOne = ({ id, name }: Product): void =>
     remove.mutate(id, {
       onSuccess: () => noticeWithUndo(`${name} taken off the shelf.`, () => restore.mutate(id)),
       onError: noticeOfFailure,
@@ -102,10 +102,10 @@ export function ProductsTable({
                     <Button
                       size="compact-sm"
                       variant="default"
-                      onClick={() => takeAway(product)}
+                      onClick={() => deleteOne(product)}
                       aria-label={`Take ${product.name} away`}
                     >
-                      Take away
+                      Delete
                     </Button>
                   </div>
                 </Table.Td>

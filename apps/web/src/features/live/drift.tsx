@@ -4,7 +4,7 @@ import classes from './drift.module.css';
 
 const ALIKE_MINUTES = 1;
 
-/** How the run stands against the plan: minutes, money, light. */
+/** How the run compares with the plan: minutes, money, light. */
 export function Drift({ moment }: { readonly moment: RunMoment }) {
   const format = useFormat();
   const { drift } = moment;

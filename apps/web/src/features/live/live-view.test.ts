@@ -41,7 +41,7 @@ describe('how far a run is', () => {
   const start = action({ kind: 'start', packId: 'p' }, '1');
   const close = action({ kind: 'close' } as RunDeed, '2');
 
-  it('is told by its deeds, those that were taken back left out', () => {
+  it('is described by its deeds, those that were taken back left out', () => {
     expect(phaseOf([])).toBe('not-begun');
     expect(phaseOf([start])).toBe('running');
     expect(phaseOf([start, close])).toBe('closed');
@@ -133,7 +133,7 @@ describe('what sounds, at its limits', () => {
     expect(between(before, now)).toEqual(alarms);
   });
 
-  it('is told of each timer by its own, and once for all', () => {
+  it('is given for each timer by its own, and once for all', () => {
     const then = moment({
       dwells: [dwell({ latestInSeconds: 61 }, 'a'), dwell({ latestInSeconds: 61 }, 'b')],
     });
@@ -157,7 +157,7 @@ describe('what sounds, at its limits', () => {
     expect(alarmsBetween(moment(), meter(to))).toEqual([]);
   });
 
-  it('a panel is told by itself', () => {
+  it('a panel is given by itself', () => {
     const wet = (...left: [string, number][]) =>
       moment({
         edges: left.map(([panel, leftSeconds]) => ({

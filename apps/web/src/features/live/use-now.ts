@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 
 const TICK_MS = 500;
 
-/** The run's clock, twice a second; it is read anew, never counted, so that sleep and throttling do not matter. */
+/** The run's clock, twice a second; it is read again, never counted, so that sleep and throttling do not matter. */
 export function useNow(read: () => number, isRunning: boolean): number {
   const [nowMs, setNowMs] = useState(read);
   useEffect(() => {

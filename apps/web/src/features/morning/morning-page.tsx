@@ -51,7 +51,7 @@ export function MorningPage() {
     );
   };
 
-  // With no signal there is no morning; whoever is at a car goes on there.
+  // With no signal there is no morning; a worker who is at a car goes on there.
   if (error && !(error instanceof ApiError) && current)
     return <Navigate to={`/run/${current.washId}/live`} replace />;
   if (isPending)

@@ -87,7 +87,7 @@ describe('words and names', () => {
     expect(plannedAhead(washes, NOW).map(({ id }) => id)).toEqual(['running', 'later']);
   });
 
-  it('leave the morning at once, before it is worked out anew', () => {
+  it('leave the morning at once, before it is recalculated', () => {
     const planned = { id: 'w', vehicleId: 'early', status: 'planned', startMs: NOW + HOUR, minutes: 50 };
     const done = { ...planned, vehicleId: 'late', status: 'done' };
     const left = withoutPlanned(view([answer('late', 'due', 8), answer('early', 'due', 2)]), [

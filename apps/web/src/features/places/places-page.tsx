@@ -38,9 +38,9 @@ export function PlacesPage() {
         <Failed error={error} onRetry={() => void refetch()} />
       </Page>
     );
-  const takeAway = ({ id, name }: PlaceRecord): void =>
+  const deleteOne = ({ id, name }: PlaceRecord): void =>
     remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} taken away.`, () => restore.mutate(id)),
+      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
       onError: noticeOfFailure,
     });
   return (
@@ -96,10 +96,10 @@ export function PlacesPage() {
                 <Button
                   size="compact-md"
                   variant="default"
-                  onClick={() => takeAway(place)}
-                  aria-label={`Take away ${place.name}`}
+                  onClick={() => deleteOne(place)}
+                  aria-label={`Delete ${place.name}`}
                 >
-                  Take away
+                  Delete
                 </Button>
               </div>
             </li>

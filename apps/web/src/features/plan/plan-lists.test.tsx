@@ -150,7 +150,7 @@ describe('what stands in no plan', () => {
     { row: left({ hurtsMs: NOW + 1 }), says: /late from Wed, Jan 14$/ },
     {
       row: left({}, { readyByMs: at('2026-01-15T17:00') }),
-      says: /promised by Thu, Jan 15, 17:00.*the promise would be broken$/,
+      says: /booked for Thu, Jan 15, 17:00.*the booking would be missed$/,
     },
     { row: left({}, { index: 1 }), says: /the wash after next/ },
   ])('says from when it hurts: $says', ({ row, says }) => {

@@ -61,7 +61,7 @@ export function PlanPage() {
 
 interface PlanOfProps {
   readonly view: PlanView;
-  /** It is being worked out anew. */
+  /** It is being recalculated. */
   readonly isRenewed: boolean;
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
@@ -98,7 +98,7 @@ function useActs(vehicles: readonly VehicleRecord[]) {
       change.mutate(
         { remove: [wash.id] },
         {
-          onSuccess: done(`${nameOf(vehicles, vehicleId)} taken out of the plan.`),
+          onSuccess: done(`${nameOf(vehicles, vehicleId)} removed from the plan.`),
           onError: noticeOfFailure,
         },
       ),

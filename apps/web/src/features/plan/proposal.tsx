@@ -27,7 +27,7 @@ function slotText(
   return `${format.dayTime(slot.startMs)}, ${nameOf(places, slot.placeId)}, ${methodName(slot.methodId)}${extras}`;
 }
 
-/** Why: what stands against the old start, or that the new one is worth more. */
+/** Why: what rules out the old start, or that the new one is worth more. */
 function whyText(change: ExplainedChange, { format, vehicles }: Told): string {
   const { against, heldUpBy } = change;
   if (change.kind === 'add') return '';

@@ -32,7 +32,7 @@ export function Standing({
           {standing.state === 'failed' && 'The search failed; the best so far is kept.'}
         </>
       )}
-      {isRenewed && ' Being worked out anew …'}
+      {isRenewed && ' Recalculating …'}
       {isSearching && (
         <Button size="compact-sm" variant="default" onClick={() => void stopSearch().catch(noticeOfFailure)}>
           Stop

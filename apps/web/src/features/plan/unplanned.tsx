@@ -25,11 +25,11 @@ export function UnplannedList({ view, vehicles, format, takenId, onTake }: Unpla
             <span>
               <strong>{nameOf(vehicles, vehicleId)}</strong>
               {period.index > 0 && <span className="muted"> · the wash after next</span>}
-              {period.readyByMs !== null && <span> · promised by {format.dayTime(period.readyByMs)}</span>}
+              {period.readyByMs !== null && <span> · booked for {format.dayTime(period.readyByMs)}</span>}
               <br />
               {unplannedText(reason, format)};{' '}
               {period.readyByMs !== null
-                ? 'the promise would be broken'
+                ? 'the booking would be missed'
                 : hurtsMs <= view.nowMs
                   ? 'late already'
                   : `late from ${format.dayShort(hurtsMs)}`}

@@ -36,7 +36,7 @@ interface WashPanelProps {
   readonly onRemove: (block: Block) => void;
   readonly onExtras: (block: Block, extras: readonly SeasonJobId[]) => void;
   readonly onMove: (to: PricedOption) => void;
-  /** Takes what is proposed into the plan; null while the plan is worked out anew. */
+  /** Takes what is proposed into the plan; null while the plan is recalculated. */
   readonly onAccept: ((block: Block) => void) | null;
   readonly onClose: () => void;
 }
@@ -90,10 +90,10 @@ function Acts({ block, onLock, onStart, onRemove, onAccept }: WashPanelProps) {
         {isLocked ? 'Unlock' : 'Lock'}
       </Button>
       <Button variant="default" leftSection={<IconPlayerPlay size={16} />} onClick={() => onStart(block)}>
-        {startedMs === null ? 'Begun' : 'Not begun'}
+        {startedMs === null ? 'Mark started' : 'Mark not started'}
       </Button>
       <Button variant="default" leftSection={<IconTrash size={16} />} onClick={() => onRemove(block)}>
-        Take out
+        Remove from plan
       </Button>
     </div>
   );
@@ -156,7 +156,7 @@ function Promise({ block, view, places, format }: WashPanelProps) {
   const isKept = busyWith(block, places).toMs <= booking.readyByMs;
   return (
     <p className={isKept ? undefined : classes.against}>
-      Promised ready by <strong>{format.dayTime(booking.readyByMs)}</strong>
+      Booked, ready by <strong>{format.dayTime(booking.readyByMs)}</strong>
       {isKept ? '' : ', which this start does not keep'}
       {booking.note && <span className="muted"> · {booking.note}</span>}
     </p>

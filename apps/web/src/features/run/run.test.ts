@@ -109,7 +109,7 @@ describe('the name of a mix', () => {
   });
 });
 
-describe('the words of what stands against a step', () => {
+describe('the words of what is wrong with a step', () => {
   const FAULTS: readonly (readonly [StepFault, string])[] = [
     [{ kind: 'none-in-kit' }, 'Not in the kit'],
     [{ kind: 'too-little', needMl: 40, leftMl: 12 }, '40 mL wanted, 12 mL left'],

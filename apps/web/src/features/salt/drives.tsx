@@ -1,14 +1,14 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
 import { FASTEST_KMH, type RoadClass, type Drive, type VehicleRecord, MS_PER_HOUR } from '@keen/core';
 import { useState } from 'react';
-import { useAddDrive, useBringBack, useDrives, useImportTrack, useTakeAway } from '../../api/queries.js';
+import { useAddDrive, useBringBack, useDrives, useImportTrack, useDelete } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
 import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { optionsOf, ROAD_NAMES } from '../../words/names.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import classes from './salt.module.css';
@@ -31,15 +31,15 @@ const SHOWN = 8;
 export function Drives({ vehicle, nowMs }: DrivesProps) {
   const format = useFormat();
   const { data: drives = [] } = useDrives(vehicle.id);
-  const { mutate: takeAway } = useTakeAway('drives');
+  const { mutate: remove } = useDelete('drives');
   const { mutate: bringBack } = useBringBack('drives');
   const [all, setAll] = useState(false);
   const load = useImportTrack(vehicle.id);
   const newestFirst = [...drives].reverse();
   const forget = (id: string): void => {
     const path = `vehicles/${vehicle.id}/drives/${id}`;
-    takeAway(path, {
-      onSuccess: () => noticeWithUndo('The drive is taken away.', () => bringBack(path)),
+    remove(path, {
+      onSuccess: () => noticeWithUndo('The drive is deleted.', () => bringBack(path)),
       onError: noticeOfFailure,
     });
   };
@@ -61,7 +61,7 @@ export function Drives({ vehicle, nowMs }: DrivesProps) {
               {line(drive)}
               {drive.origin === 'track' && <span className="muted"> (track)</span>}
             </span>
-            <TakeAway
+            <DeleteButton
               what={`the drive of ${format.dayTime(drive.hourMs)}`}
               onClick={() => forget(drive.id)}
             />

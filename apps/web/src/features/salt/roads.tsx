@@ -6,7 +6,7 @@ import {
   useBringBack,
   useBulletins,
   useImportBulletins,
-  useTakeAway,
+  useDelete,
 } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
@@ -14,7 +14,7 @@ import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { Failed } from '../../parts/states.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { AGENT_NAMES, optionsOf, ROAD_NAMES } from '../../words/names.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import { newest } from './salt-view.js';
@@ -26,7 +26,7 @@ const SHOWN = 8;
 export function Roads({ nowMs }: { readonly nowMs: number }) {
   const format = useFormat();
   const { data, error } = useBulletins();
-  const { mutate: takeAway } = useTakeAway('bulletins');
+  const { mutate: remove } = useDelete('bulletins');
   const { mutate: bringBack } = useBringBack('bulletins');
   const load = useImportBulletins();
   const [count, setCount] = useState(SHOWN);
@@ -36,8 +36,8 @@ export function Roads({ nowMs }: { readonly nowMs: number }) {
     `${format.dayTime(atMs)}: ${ROAD_NAMES[roadClass].toLowerCase()}, ${gramsPerM2} g/m² ${AGENT_NAMES[agent]}`;
   const forget = (id: string): void => {
     const path = `roads/bulletins/${id}`;
-    takeAway(path, {
-      onSuccess: () => noticeWithUndo('The bulletin is taken away.', () => bringBack(path)),
+    remove(path, {
+      onSuccess: () => noticeWithUndo('The bulletin is deleted.', () => bringBack(path)),
       onError: noticeOfFailure,
     });
   };
@@ -56,7 +56,7 @@ export function Roads({ nowMs }: { readonly nowMs: number }) {
                 <span>
                   {line(treatment)} <span className="muted">({treatment.source})</span>
                 </span>
-                <TakeAway
+                <DeleteButton
                   what={`the bulletin of ${format.dayTime(treatment.atMs)}, ${ROAD_NAMES[treatment.roadClass]}`}
                   onClick={() => forget(treatment.id)}
                 />
@@ -105,7 +105,7 @@ function BulletinForm({ nowMs }: { readonly nowMs: number }) {
         onSuccess: ({ isLate }) =>
           setSaid(
             isLate
-              ? 'Kept. It lies in the past, so every ledger was run anew from there.'
+              ? 'Kept. It lies in the past, so the salt of every car was recalculated from there.'
               : 'Kept. It counts once its hour has come.',
           ),
         onError: (error) => setErrors(faultsOf(error, 'atMs')),

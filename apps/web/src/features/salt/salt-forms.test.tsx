@@ -117,7 +117,7 @@ describe('a bulletin', () => {
   const keep = () => userEvent.click(screen.getByRole('button', { name: 'Keep the bulletin' }));
 
   it.each([
-    { isLate: true, says: /every ledger was run anew/ },
+    { isLate: true, says: /salt of every car was recalculated/ },
     { isLate: false, says: 'Kept. It counts once its hour has come.' },
   ])('that is kept says what that means: $says', async ({ isLate, says }) => {
     const sent = told(isLate);

@@ -1,13 +1,13 @@
 import { Group, Select, TextInput } from '@mantine/core';
 import { CAR_ZONE_IDS, type SaltAnswer, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
-import { useAddSwab, useBringBack, useSwabs, useTakeAway } from '../../api/queries.js';
+import { useAddSwab, useBringBack, useSwabs, useDelete } from '../../api/queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { ZONE_NAMES } from '../../words/names.js';
 import { readSwab, type SwabDraft } from './swab-form.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
@@ -23,13 +23,13 @@ interface SwabsProps {
 export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
   const format = useFormat();
   const { data: swabs = [] } = useSwabs(vehicle.id);
-  const { mutate: takeAway } = useTakeAway('swabs');
+  const { mutate: remove } = useDelete('swabs');
   const { mutate: bringBack } = useBringBack('swabs');
   const { pickUp } = salt;
   const forget = (id: string): void => {
     const path = `vehicles/${vehicle.id}/swabs/${id}`;
-    takeAway(path, {
-      onSuccess: () => noticeWithUndo('The reading is taken away.', () => bringBack(path)),
+    remove(path, {
+      onSuccess: () => noticeWithUndo('The reading is deleted.', () => bringBack(path)),
       onError: noticeOfFailure,
     });
   };
@@ -51,7 +51,7 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
                 <th scope="col">Found, g/m²</th>
                 <th scope="col">Expected, g/m²</th>
                 <th scope="col">
-                  <span className={classes.hidden}>Take away</span>
+                  <span className={classes.hidden}>Delete</span>
                 </th>
               </tr>
             </thead>
@@ -65,7 +65,10 @@ export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
                     <td className="figure">{gramsPerM2.toFixed(2)}</td>
                     <td className="figure">{check ? check.expectedGramsPerM2.toFixed(2) : 'not known'}</td>
                     <td>
-                      <TakeAway what={`the reading of ${format.dayShort(atMs)}`} onClick={() => forget(id)} />
+                      <DeleteButton
+                        what={`the reading of ${format.dayShort(atMs)}`}
+                        onClick={() => forget(id)}
+                      />
                     </td>
                   </tr>
                 );

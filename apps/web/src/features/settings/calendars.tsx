@@ -11,7 +11,7 @@ import { useFormat } from '../../format/use-format.js';
 import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { nameOf } from '../../words/names.js';
 import classes from './settings.module.css';
 
@@ -42,7 +42,7 @@ function Feed({ path }: { readonly path: string }) {
     <>
       <p className="muted" style={{ marginTop: 0 }}>
         Subscribe to this address in any calendar: planned washes stand there with an alarm before the way
-        there, and move when they are moved. Whoever has the address can read the plan; a new one shuts out
+        there, and move when they are moved. Anyone who has the address can read the plan; a new one shuts out
         the old.
       </p>
       <Group align="end">
@@ -100,7 +100,7 @@ function Busy({ workers, calendars }: BusyProps) {
             {row.workerId === null ? 'everybody' : nameOf(workers, row.workerId)}: {row.count} to come, next{' '}
             {format.dayTime(row.nextMs)}
           </span>
-          <TakeAway
+          <DeleteButton
             what={row.calendar}
             onClick={() => forget.mutate(row.calendar, { onError: noticeOfFailure })}
           />

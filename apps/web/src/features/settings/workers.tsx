@@ -70,7 +70,7 @@ export function WorkersSection({ workers, onSave }: WorkersSectionProps) {
                 variant="default"
                 onClick={() => setDraft(shown.filter(({ id }) => id !== row.id))}
               >
-                Take out {row.name}
+                Remove {row.name}
               </Button>
             )}
           </div>

@@ -45,9 +45,9 @@ export function VehiclesPage() {
   const shown = vehicles.filter(({ name, keeper }) => `${name} ${keeper}`.toLowerCase().includes(wanted));
   const placeName = (id: string | null): string =>
     places.find((place) => place.id === id)?.name ?? 'in the street';
-  const takeAway = ({ id, name }: VehicleRecord): void =>
+  const deleteOne = ({ id, name }: VehicleRecord): void =>
     remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} taken away.`, () => restore.mutate(id)),
+      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
       onError: noticeOfFailure,
     });
   return (
@@ -134,10 +134,10 @@ export function VehiclesPage() {
               <Button
                 size="compact-md"
                 variant="default"
-                onClick={() => takeAway(vehicle)}
-                aria-label={`Take away ${vehicle.name}`}
+                onClick={() => deleteOne(vehicle)}
+                aria-label={`Delete ${vehicle.name}`}
               >
-                Take away
+                Delete
               </Button>
             </div>
           </li>

@@ -64,7 +64,7 @@ export function TakenFields({
       <Group grow align="start">
         <TextInput
           type="datetime-local"
-          label="Begun"
+          label="Start"
           value={draft.start}
           onChange={(event) => set({ start: event.currentTarget.value })}
           error={errors.start}

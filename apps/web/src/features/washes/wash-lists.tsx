@@ -11,7 +11,7 @@ interface ListProps {
   readonly sort: WashSort;
   readonly onSort: (sort: WashSort) => void;
   readonly format: Format;
-  readonly onTakeAway: (row: WashRow) => void;
+  readonly onDelete: (row: WashRow) => void;
 }
 
 /** What is planned, each with its sheet. */
@@ -20,7 +20,7 @@ export function PlannedWashes({
   sort,
   onSort,
   format,
-  onTakeAway,
+  onDelete,
   onDone,
 }: ListProps & { readonly onDone: (wash: WashRecord) => void }) {
   return (
@@ -45,7 +45,7 @@ export function PlannedWashes({
                 Run sheet
               </Button>
               <RowAction isMain label="Mark done" onClick={() => onDone(row.wash)} />
-              <RowAction label="Take away" onClick={() => onTakeAway(row)} />
+              <RowAction label="Remove from plan" onClick={() => onDelete(row)} />
             </>
           )}
         />
@@ -60,7 +60,7 @@ export function DoneWashes({
   sort,
   onSort,
   format,
-  onTakeAway,
+  onDelete,
   isFiltered,
   onReopen,
 }: ListProps & { readonly isFiltered: boolean; readonly onReopen: (wash: WashRecord) => void }) {
@@ -87,7 +87,7 @@ export function DoneWashes({
               ) : (
                 <RowAction label="Open again" onClick={() => onReopen(row.wash)} />
               )}
-              <RowAction label="Take away" onClick={() => onTakeAway(row)} />
+              <RowAction label="Delete" onClick={() => onDelete(row)} />
             </>
           )}
         />

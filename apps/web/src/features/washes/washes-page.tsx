@@ -110,12 +110,12 @@ export function WashesPage() {
     .filter(({ wash }) => wash.status === 'planned')
     .sort((a, b) => a.wash.startMs - b.wash.startMs);
   const done = rows.filter(({ wash }) => wash.status === 'done');
-  const takeAway = ({ wash, vehicle }: WashRow): void =>
+  const deleteOne = ({ wash, vehicle }: WashRow): void =>
     remove.mutate(wash.id, {
-      onSuccess: () => noticeWithUndo(`Wash of ${vehicle} taken away.`, () => restore.mutate(wash.id)),
+      onSuccess: () => noticeWithUndo(`Wash of ${vehicle} deleted.`, () => restore.mutate(wash.id)),
       onError: noticeOfFailure,
     });
-  const list = { sort, onSort: setSort, format, onTakeAway: takeAway };
+  const list = { sort, onSort: setSort, format, onDelete: deleteOne };
   const saved = (record: WashRecord): void => {
     setOpen(null);
     const undo = open === 'new' ? () => remove.mutate(record.id) : () => reopen.mutate(record.id);

@@ -48,7 +48,7 @@ export function washRows(
   shown: { readonly vehicleId: string | null; readonly text: string; readonly sort: WashSort },
 ): WashRow[] {
   const nameIn = (records: readonly { id: string; name: string }[], id: string): string =>
-    records.find((record) => record.id === id)?.name ?? 'taken away';
+    records.find((record) => record.id === id)?.name ?? 'deleted';
   const rows = washes.map((wash) => ({
     wash,
     vehicle: nameIn(names.vehicles, wash.vehicleId),

@@ -114,7 +114,7 @@ describe('the list', () => {
     ]);
     expect(rows({ sort: { by: 'vehicle', descending: false } }).map(({ vehicle }) => vehicle)).toEqual([
       'Black saloon',
-      'taken away',
+      'deleted',
       'White van',
     ]);
   });

@@ -8,14 +8,14 @@ import {
   type SightRecord,
 } from '@keen/core';
 import { useState } from 'react';
-import { useBringBack, useTakeAway } from '../../api/queries.js';
+import { useBringBack, useDelete } from '../../api/queries.js';
 import { useSee, useSights } from '../../api/weather-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
-import { TakeAway } from '../../parts/take-away.js';
+import { DeleteButton } from '../../parts/delete-button.js';
 import { FALL_NAMES, optionsOf, ROAD_NAMES, ROAD_STATE_NAMES } from '../../words/names.js';
 import classes from './weather.module.css';
 
@@ -147,13 +147,13 @@ export function SeeNow() {
 function Sights() {
   const format = useFormat();
   const { data: sights } = useSights();
-  const { mutate: takeAway } = useTakeAway('weather');
+  const { mutate: remove } = useDelete('weather');
   const { mutate: bringBack } = useBringBack('weather');
   if (!sights || sights.length === 0)
     return <span className="muted">Nothing was noted in the last day.</span>;
   const forget = (id: string): void => {
     const path = `weather/sights/${id}`;
-    takeAway(path, {
+    remove(path, {
       onSuccess: () => noticeWithUndo('What was seen no longer counts.', () => bringBack(path)),
       onError: noticeOfFailure,
     });
@@ -165,7 +165,10 @@ function Sights() {
           <span>
             {format.time(sight.atMs)}: {sightText(sight, format)}
           </span>
-          <TakeAway what={`what was seen at ${format.time(sight.atMs)}`} onClick={() => forget(sight.id)} />
+          <DeleteButton
+            what={`what was seen at ${format.time(sight.atMs)}`}
+            onClick={() => forget(sight.id)}
+          />
         </li>
       ))}
     </ul>

@@ -16,7 +16,7 @@ describe('what would change an answer', () => {
     ['solids', 84.6, '85 mg/L'],
     ['hand-speed', 9, '9.0 min'],
     ['start', Date.UTC(2026, 0, 14, 15), format.dayTime(Date.UTC(2026, 0, 14, 15))],
-  ])('%s at %p is told as %p', (input, value, text) => {
+  ])('%s at %p reads as %p', (input, value, text) => {
     expect(flipValue(input, value, format)).toBe(text);
   });
 

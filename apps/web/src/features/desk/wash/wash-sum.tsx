@@ -86,10 +86,10 @@ export function WashSum() {
                   <Button
                     size="compact-xs"
                     variant="subtle"
-                    aria-label={`Take event ${i + 1} out`}
+                    aria-label={`Remove event ${i + 1}`}
                     onClick={() => setRows(rows.filter((_, k) => k !== i))}
                   >
-                    Take out
+                    Remove
                   </Button>
                 </td>
               </tr>

@@ -1,16 +1,16 @@
 import { Button } from '@mantine/core';
 
-interface TakeAwayProps {
+interface DeleteButtonProps {
   /** What is taken away, for those who do not see the row. */
   readonly what: string;
   readonly onClick: () => void;
 }
 
 /** The small button at the end of a row that takes it away; the caller offers to undo it. */
-export function TakeAway({ what, onClick }: TakeAwayProps) {
+export function DeleteButton({ what, onClick }: DeleteButtonProps) {
   return (
-    <Button size="compact-sm" variant="subtle" onClick={onClick} aria-label={`Take away ${what}`}>
-      Take away
+    <Button size="compact-sm" variant="subtle" onClick={onClick} aria-label={`Delete ${what}`}>
+      Delete
     </Button>
   );
 }
