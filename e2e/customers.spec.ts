@@ -84,7 +84,7 @@ test('work of the season and a salt target stand on the car, and a price is set 
   await expect(page.getByText('Never more than 8 days with salt on it.')).toBeVisible();
   await page.goto('/condition/blue-hatch');
   await expect(page.getByText(/of 8/)).toBeVisible();
-  await expect(page.getByRole('row', { name: /polish/ })).toContainText('not agreed');
+  await expect(page.getByRole('row', { name: /polish/ })).toContainText('not yet');
 
   await page.goto('/customers?show=prices');
   const cell = page.getByLabel('waterless spray, Van, CAD');

@@ -6,7 +6,7 @@ import {
   DEFAULT_LIMITS,
   DEFAULT_PRICES,
   DEFAULT_SEASON,
-  placeFacts,
+  shopPlaces,
   PLAN_HOURS,
   shelfOf,
   simulateWeather,
@@ -48,7 +48,7 @@ export async function replan() {
     );
   });
   const setting = {
-    places: DEMO_PLACES.slice(0, 4).map(placeFacts),
+    places: shopPlaces(DEMO_PLACES.slice(0, 4)),
     limits: DEFAULT_LIMITS,
     prices: DEFAULT_PRICES,
     house: DEFAULT_HOUSE,
@@ -70,7 +70,7 @@ export async function replan() {
   };
   const tools = { keep: new KeptInMemory(), report: () => undefined, clockMs: () => performance.now() };
   const plan = (facts) => answerTo({ ...setting, kind: 'plan', cars, facts }, tools);
-  const facts = { hands: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
+  const facts = { workers: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };
   let made;
   const cold = await timed(() => (made = plan(facts)));
   add(

@@ -1,36 +1,535 @@
-export * from './quantity/index.js';
-export * from './air/index.js';
-export * from './sun/index.js';
-export * from './brine/index.js';
-export * from './film/index.js';
-export * from './wash/index.js';
-export * from './water/index.js';
-export * from './drive/index.js';
-export * from './salt/index.js';
-export * from './meter/index.js';
-export * from './calc/index.js';
-export * from './weather/index.js';
-export * from './vehicle/index.js';
-export * from './protection/index.js';
-export * from './soil/index.js';
-export * from './house-rules/index.js';
-export * from './method/index.js';
-export * from './kit/index.js';
-export * from './place/index.js';
-export * from './rules/index.js';
-export * from './verdict/index.js';
-export * from './road/index.js';
-export * from './schedule/index.js';
-export * from './season/index.js';
-export * from './booking/index.js';
-export * from './quote/index.js';
-export * from './freeze-care/index.js';
-export * from './plan/index.js';
-export * from './run/index.js';
-export * from './clinic/index.js';
-export * from './log/index.js';
-export * from './live/index.js';
-export * from './settings/index.js';
-export * from './shop/index.js';
-export * from './answers/index.js';
-export * from './wire/index.js';
+// What the server, the web and the tools take from the core, by folder; all else is private to it.
+
+// Lengths of time, money, angles, and the fault of one field.
+export {
+  everyHour,
+  FieldError,
+  HOURS_PER_DAY,
+  MINOR_PER_UNIT,
+  MINUTES_PER_HOUR,
+  MOST_MINOR,
+  MS_PER_DAY,
+  MS_PER_HOUR,
+  MS_PER_MINUTE,
+  MS_PER_SECOND,
+} from './quantity/index.js';
+// Damp air.
+export { saturationOverWaterPa } from './air/index.js';
+// Sun and sky.
+export { daylight, skyViewFraction, type HorizonPoint, type Opening, type Shelter } from './sun/index.js';
+// Salt in water.
+export { BRINE_AGENT_IDS, BRINE_AGENTS, type SaltAgent } from './brine/index.js';
+// A film of water on a panel.
+export { filmLife, filmTrace, type FilmInput, type FilmTrace, type TracePoint } from './film/index.js';
+// One wash, worked through.
+export {
+  LONGEST_WATCH_MINUTES,
+  tracksOf,
+  washPanels,
+  washPoints,
+  waterOutcome,
+  type WashEvent,
+  type WashPanel,
+  type WashPoint,
+  type WashSumAnswer,
+  type WashSumInput,
+} from './wash/index.js';
+// Water that is mixed.
+export { HARDNESS_UNITS } from './water/index.js';
+// What a car drives.
+export {
+  DRIVE_ORIGINS,
+  FASTEST_KMH,
+  requireDrive,
+  trackDrives,
+  type Drive,
+  type TrackPoint,
+} from './drive/index.js';
+// Salt on a car.
+export {
+  carLife,
+  compileLife,
+  runLedger,
+  surroundings,
+  swab,
+  type SwabInput,
+  type ZoneSalt,
+} from './salt/index.js';
+// What a bay charges.
+export type { Tariff } from './meter/index.js';
+// The reference desk.
+export {
+  allSums,
+  calculate,
+  CALCULATORS,
+  schemasOf,
+  solve,
+  SOLVERS,
+  type CalculatorAnswer,
+} from './calc/index.js';
+// Hours of weather, and the simulated one.
+export {
+  CLOUD_COVER_FRACTION,
+  COLD_LAKE_PORT,
+  correctedCourse,
+  FALL_MM_PER_HOUR,
+  hashUnit,
+  membersAround,
+  mergedHours,
+  PLAIN_COLUMNS,
+  readingsByMember,
+  readingsOf,
+  requireSight,
+  requireWeatherColumns,
+  SEEN_WINDS,
+  SIGHT_FADE_HOURS,
+  SIGHT_LASTS_HOURS,
+  simulateWeather,
+  startOfHourMs,
+  WEATHER_COLUMNS,
+  weatherRows,
+  type FallIntensity,
+  type ForecastRun,
+  type MergedHour,
+  type NeededField,
+  type PrecipKind,
+  type ReadHour,
+  type WeatherHour,
+  type WeatherReading,
+  type WeatherRow,
+  type WholeRun,
+} from './weather/index.js';
+// The car and its zones.
+export {
+  BODY_CLASSES,
+  BODY_MATERIALS,
+  byGroup,
+  CAR_ZONE_IDS,
+  CAR_ZONES,
+  EVEN_WEEK,
+  PAINT_TONES,
+  panelsOf,
+  PROTECTIONS,
+  SEASON_JOB_IDS,
+  SPOTS_SHOW_MG_PER_M2,
+  TARGET_KINDS,
+  WATER_BEHAVIOURS,
+  ZONE_GROUPS,
+  zoneOf,
+  type BodyClass,
+  type BodyMaterial,
+  type ByGroup,
+  type CadenceTarget,
+  type CarZone,
+  type DailyDriving,
+  type PaintTone,
+  type PanelId,
+  type Protection,
+  type SeasonJobId,
+  type Vehicle,
+  type VehicleRecord,
+  type WaterBehaviour,
+  type WeekShares,
+  type ZoneGroup,
+  type ZoneProtection,
+} from './vehicle/index.js';
+// What protects its paint.
+export {
+  CLAIMED_LIFE_DAYS,
+  clogTest,
+  compatibility,
+  PRODUCT_ROLE_IDS,
+  PRODUCT_ROLES,
+  protectionOn,
+  type ClogCleaner,
+  type ClogTry,
+  type Compatibility,
+  type CompatibilityReason,
+  type ProductRole,
+  type ProtectionStanding,
+  type Stands,
+} from './protection/index.js';
+// What lies on it.
+export { CLEAN, MOST_SOIL_GRADE, SOIL_KINDS, type SoilKind, type ZoneSoil } from './soil/index.js';
+// How the shop does things.
+export {
+  DEFAULT_HOUSE,
+  HOUSE_NUMBERS,
+  HOUSE_RULES,
+  type HouseChoices,
+  type HouseRules,
+  type Variant,
+  type VariantStep,
+} from './house-rules/index.js';
+// Ways to wash, as steps.
+export {
+  addableSteps,
+  extraKey,
+  extraOf,
+  inUsualWay,
+  inWay,
+  METHOD_IDS,
+  methodOf,
+  METHODS,
+  ownOrderKeys,
+  shopMethod,
+  STEP_CAUTIONS,
+  STEP_KINDS,
+  STEP_REASONS,
+  stepKeys,
+  WASH_STEP_IDS,
+  WAY_IDS,
+  wayOf,
+  WAYS,
+  waysOf,
+  type DriedBy,
+  type Leftover,
+  type Method,
+  type MethodId,
+  type MixInto,
+  type PartId,
+  type ProductReason,
+  type SectionId,
+  type StepCaution,
+  type StepKind,
+  type StepReason,
+  type WashedCar,
+  type WashStep,
+  type WashStepId,
+  type WayId,
+} from './method/index.js';
+// Bottles and gear.
+export {
+  bottlesFor,
+  EMPTY_SHELF,
+  GEAR_KINDS,
+  KEPT_IN,
+  kitWarnings,
+  mixesFor,
+  NOTHING_TAKEN,
+  shelfOf,
+  takenFrom,
+  takesOff,
+  washUse,
+  type BottleLevel,
+  type Gear,
+  type GearKind,
+  type KeptIn,
+  type Kit,
+  type KitTaken,
+  type KitWarnings,
+  type Mix,
+  type Product,
+  type WashUse,
+} from './kit/index.js';
+// Where it is washed.
+export {
+  guessedDriveMinutes,
+  hasLength,
+  isOverMidnight,
+  lastWater,
+  localTime,
+  MOST_DRIVE_MINUTES,
+  PLACE_KINDS,
+  SITE_RULES,
+  TAPS,
+  type FinishAt,
+  type OpenSpan,
+  type Place,
+  type PlaceClimate,
+  type PlaceKind,
+  type PlaceRecord,
+  type Queue,
+  type SiteRule,
+  type Tap,
+  type Water,
+} from './place/index.js';
+// What speaks for and against a start.
+export {
+  DEFAULT_LIMITS,
+  FAILURE_CAUSES,
+  LIMITS,
+  ruleOf,
+  RULES,
+  ruleSheet,
+  shopStands,
+  type Finding,
+  type MarginUnit,
+  type RuleGlyph,
+  type RuleId,
+} from './rules/index.js';
+// Starts, judged.
+export {
+  cellDetail,
+  countBits,
+  equippedMethod,
+  nearestWays,
+  NightAir,
+  PlaceCalendar,
+  placeSites,
+  PlaceWeather,
+  RoadAhead,
+  verdictGrid,
+  type Band,
+  type Cell,
+  type Flip,
+  type FlipInput,
+  type MemberFailures,
+  type MethodCase,
+  type NearWay,
+  type VerdictKind,
+} from './verdict/index.js';
+// What lies on the roads.
+export {
+  likelyTreatments,
+  requireTreatment,
+  ROAD_CLASSES,
+  roadHours,
+  TREATMENT_COLUMNS,
+  treatmentKey,
+  treatmentRows,
+  type RoadClass,
+  type RoadSight,
+  type RoadState,
+  type TextRow,
+  type Treatment,
+  type TreatmentSpan,
+} from './road/index.js';
+// The plan as a problem, and its solver.
+export { checkSchedule, solveSchedule, type Schedule, type ScheduleProblem } from './schedule/index.js';
+// Seasonal jobs.
+export {
+  DEFAULT_SEASON,
+  SEASON_JOBS,
+  SEASON_NUMBERS,
+  seasonStartMs,
+  shopSeasonJobs,
+  type SeasonId,
+  type SeasonJobRow,
+  type SeasonNumbers,
+} from './season/index.js';
+// What is booked for customers.
+export {
+  instantOfWallTime,
+  MESSAGE_KINDS,
+  PHOTO_CONSENTS,
+  type Customer,
+  type MessageKind,
+  type PhotoConsent,
+} from './booking/index.js';
+// What a customer pays.
+export { EMPTY_PRICE_LIST, quote, type PriceList } from './quote/index.js';
+// Before a night of frost.
+export { freezeCare, type FreezeCareId } from './freeze-care/index.js';
+// What each car needs, and one plan for all.
+export {
+  busyOf,
+  DEFAULT_PRICES,
+  DEFAULT_WORKERS,
+  morningAnswers,
+  planDifference,
+  PRICES,
+  spansMeet,
+  stayOf,
+  washCost,
+  workersMeet,
+  type BalanceRow,
+  type CadenceOutcome,
+  type CadencePart,
+  type EarlyAnswer,
+  type Fallback,
+  type FixedState,
+  type PlanAnswer,
+  type PlanChange,
+  type PlanChoice,
+  type PlannedSlot,
+  type PlanOption,
+  type PlanRelief,
+  type PricedOption,
+  type UnplannedReason,
+  type VehicleAnswer,
+  type Window,
+  type Worker,
+  type WorthOfRelief,
+} from './plan/index.js';
+// The run sheet.
+export {
+  FACES_OF_A_TOWEL,
+  PACK_ITEMS,
+  roundOf,
+  sideBySide,
+  type DryingPlan,
+  type GroupFaces,
+  type PackItem,
+  type RunSheet,
+  type RunStep,
+  type StepDwell,
+  type StepFault,
+  type WetEdge,
+} from './run/index.js';
+// Spots.
+export {
+  SIGN_IDS,
+  SPOT_AGES,
+  SPOT_CAUSES,
+  SPOT_MATERIALS,
+  spotLadder,
+  type ClinicCaution,
+  type RungDone,
+  type RungId,
+  type SignId,
+  type Spot,
+  type SpotAge,
+  type SpotCause,
+  type SpotMaterial,
+  type SpotReaction,
+} from './clinic/index.js';
+// What was done.
+export {
+  coatOf,
+  didAnything,
+  learnedMinutes,
+  learnedMl,
+  SPOTS_FOUND,
+  WASH_STATUSES,
+  withLearned,
+  type DoneWash,
+  type LaidCoat,
+  type LearnedMinutes,
+  type LearnedMl,
+  type LearnedOf,
+  type Predicted,
+  type RunRecord,
+  type SpotsFound,
+  type WashFound,
+  type WashRecord,
+  type WashStatus,
+} from './log/index.js';
+// A run at the car.
+export {
+  acidNow,
+  ageMinutes,
+  checkedActions,
+  closedRun,
+  doneWork,
+  edgesNow,
+  keyedSteps,
+  lastTap,
+  mergeActions,
+  meterStopsWith,
+  packHours,
+  runMoment,
+  runState,
+  SKIP_REASONS,
+  standingActions,
+  sunSide,
+  underTodaysNames,
+  workedSeconds,
+  type DwellMoment,
+  type EdgeMoment,
+  type EdgesNow,
+  type LiveStep,
+  type Reading,
+  type RunAction,
+  type RunDeed,
+  type RunMoment,
+  type RunPack,
+  type RunState,
+  type SkipReason,
+} from './live/index.js';
+// Settings.
+export {
+  DEFAULT_DISPLAY,
+  DRIVING_SIDES,
+  HARDNESS_DISPLAY_UNITS,
+  TEMPERATURE_UNITS,
+  type DisplaySettings,
+  type DrivingSide,
+  type Settings,
+} from './settings/index.js';
+// The shop as plain data.
+export {
+  carFacts,
+  endOf,
+  freeFrom,
+  isAhead,
+  KEEP_NOTHING,
+  KEPT_ROOMS,
+  planNotes,
+  shopPlaces,
+  slotOf,
+  stockByMethod,
+  type CarFacts,
+  type CarNotes,
+  type DriveRecord,
+  type Keeper,
+  type KeptRoom,
+  type OfCar,
+  type PlanNotes,
+  type ShopFacts,
+  type ShopWeather,
+  type SoilLookRecord,
+  type SwabRecord,
+} from './shop/index.js';
+// Each question of the program.
+export {
+  answerTo,
+  helpWith,
+  LONG_QUESTIONS,
+  PARTIAL_QUESTIONS,
+  PLAN_HOURS,
+  WEEK_HOURS,
+  type AnswerProgress,
+  type Answers,
+  type CellAnswer,
+  type ConditionAnswer,
+  type MadePlan,
+  type PackDraft,
+  type Question,
+  type SaltAnswer,
+  type StartQuestion,
+  type Team,
+  type WashAnswer,
+  type WayOption,
+  type WeekQuestion,
+  type ZoneProtectionState,
+} from './answers/index.js';
+// What goes over HTTP.
+export {
+  IMPORT_MODES,
+  type BalanceView,
+  type BookingRecord,
+  type Bulletins,
+  type BusySpan,
+  type CalendarView,
+  type CellQuery,
+  type ChangedWashes,
+  type Clock,
+  type ConditionView,
+  type DayLight,
+  type ErrorBody,
+  type ExplainedChange,
+  type Fault,
+  type ForecastHour,
+  type ImportMode,
+  type ImportReport,
+  type KeptBulletin,
+  type KeptOfSource,
+  type LineFault,
+  type MessageRecord,
+  type MorningSoFar,
+  type MorningView,
+  type PlanStanding,
+  type PlanView,
+  type QuoteAnswer,
+  type RunAnswer,
+  type RunNews,
+  type SearchState,
+  type SightRecord,
+  type Told,
+  type TreatmentRecord,
+  type Untold,
+  type WeatherAnswer,
+  type WeatherSourceView,
+  type WindowsView,
+} from './wire/index.js';
