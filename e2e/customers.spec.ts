@@ -17,7 +17,7 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toBeVisible();
 
-  await page.getByText(/Promises/).click();
+  await page.getByText(/Bookings/).click();
   await page.getByRole('button', { name: 'Book a wash' }).click();
   const promise = page.getByRole('dialog');
   await promise.getByRole('combobox', { name: 'Car' }).fill('Nell');
@@ -63,7 +63,7 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await expect(page.getByText('Not saved: {moon} stands for nothing here.')).toBeVisible();
 
   await request.delete(`/api/washes/${id}`);
-  await page.goto('/customers?show=promises');
+  await page.goto('/customers?show=bookings');
   await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
   await page.getByText('People', { exact: true }).click();
   await page.getByRole('button', { name: 'Delete Nell Harrow' }).click();

@@ -70,7 +70,7 @@ test('axe finds nothing in the forms', async ({ page }) => {
     ['/places', 'Add a place'],
     ['/washes', 'Log a wash'],
     ['/customers', 'Add a customer'],
-    ['/customers?show=promises', 'Book a wash'],
+    ['/customers?show=bookings', 'Book a wash'],
   ] as const) {
     await settled(page, path);
     await page.getByRole('button', { name: button }).click();

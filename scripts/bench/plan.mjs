@@ -18,7 +18,8 @@ import { add, median, timed } from './shared.mjs';
 export async function replan() {
   const { KeptInMemory } = await import('../../apps/server/dist/engine/kept.js');
   const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
-  const { DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+  const { DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES } =
+    await import('../../apps/server/dist/demo/scenario.js');
   const nowMs = Date.UTC(2026, 0, 14, 12);
   const seasonMs = nowMs - 60 * 86_400_000;
   const climate = { climate: COLD_LAKE_PORT, seed: 3 };

@@ -3,13 +3,13 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { SwaggerModule } from '@nestjs/swagger';
 import type { NextFunction, Request, Response } from 'express';
 import { AppModule } from './app.module.js';
 import { CONFIG, type Config } from './config/config.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { validation } from './errors/validation.js';
-import { VERSION } from './health/health.controller.js';
+import { apiDocument } from './openapi/document.js';
 
 function serveWeb(app: NestExpressApplication, folder: string): void {
   const page = join(folder, 'index.html');
@@ -22,17 +22,9 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   });
 }
 
-function describeApi(app: NestExpressApplication): void {
-  const document = new DocumentBuilder()
-    .setTitle('Keen Rinse')
-    .setDescription(
-      'Instants are milliseconds since 1970 UTC in fields ending in Ms; the calculators take ISO 8601.',
-    )
-    .setVersion(VERSION)
-    .build();
-  // Made when it is first asked for, so that the start does not wait for it.
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, document));
-}
+/** Under `/api/docs` to read, under `/api/docs-json` for programs; made when it is first asked for, so that the start does not wait. */
+const describeApi = (app: NestExpressApplication): void =>
+  SwaggerModule.setup('api/docs', app, () => apiDocument(app));
 
 /** The whole application, not yet listening. */
 export async function createApp(): Promise<NestExpressApplication> {

@@ -15,6 +15,7 @@ import type {
   CadenceOutcome,
   Flip,
   CellAnswer,
+  ConditionView,
   SaltAnswer,
   BalanceView,
   WashAnswer,
@@ -97,7 +98,7 @@ export class AnswersController {
 
   /** Soil and protection of one vehicle, zone by zone. */
   @Get('condition/:vehicleId')
-  condition(@Param('vehicleId') vehicleId: string): ReturnType<AnswersService['condition']> {
+  condition(@Param('vehicleId') vehicleId: string): Promise<ConditionView> {
     return this.verdicts.condition(vehicleId);
   }
 

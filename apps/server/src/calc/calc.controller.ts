@@ -1,5 +1,5 @@
 import { BadRequestException, Body, Controller, Get, HttpCode, Param, Post, Req } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { ApiBody, ApiTags } from '@nestjs/swagger';
 import { allSums, calculate, type CalculatorAnswer, CALCULATORS, schemasOf, SOLVERS } from '@keen/core';
 import type { Request } from 'express';
 import { notFound } from '../errors/api-error.js';
@@ -18,12 +18,9 @@ export class CalcController {
     return allSums().map((sum) => ({ name: sum.name, question: sum.question, ...schemasOf(sum) }));
   }
 
+  /** Runs one sum of the reference desk; `GET /api/calc` lists their names with the schemas of their inputs and outputs. */
   @Post(':name')
   @HttpCode(200)
-  @ApiOperation({
-    summary: 'Runs one sum',
-    description: 'GET /api/calc lists the names with their input and output schemas.',
-  })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
   async run(@Param('name') name: string, @Body() input: unknown, @Req() request: Request): Promise<unknown> {
     const answer = await this.answer(name, input, request);

@@ -23,6 +23,7 @@ export class CalendarController {
     return this.calendar.view();
   }
 
+  /** The planned washes as an iCalendar feed, for those who have its secret address. */
   @Get(':secret/washes.ics')
   @Header('content-type', 'text/calendar; charset=utf-8')
   @Header('cache-control', 'private, max-age=300')
@@ -30,12 +31,14 @@ export class CalendarController {
     return this.calendar.feed(secret);
   }
 
+  /** Busy times from an iCalendar file: only read, or kept in place of what came from that calendar before. */
   @Post('busy/import')
   @HttpCode(200)
   importBusy(@Body() dto: ImportBusyDto): Promise<ImportReport<BusySpan>> {
     return this.calendar.importBusy(dto);
   }
 
+  /** Forgets the busy times that came from a calendar. */
   @Delete('busy/:calendar')
   @HttpCode(204)
   forget(@Param('calendar') calendar: string): Promise<void> {

@@ -17,6 +17,7 @@ export class SetClockDto {
 export class ClockController {
   constructor(private readonly clock: ClockService) {}
 
+  /** The time by which the program works. */
   @Get()
   read(): Clock {
     return { nowMs: this.clock.now(), canBeSet: this.clock.canBeSet };

@@ -53,13 +53,15 @@ export class UpdateCustomerDto extends IntersectionType(
   ReadBeforeDto,
 ) {}
 
-/** A promise, on the shop's clock. */
+/** A booking, on the shop's clock. */
 export class CreateBookingDto {
   @IsString() @IsNotEmpty() vehicleId: string;
-  /** When the car can be had from. */
-  @Matches(LOCAL, { message: LOCAL_MESSAGE }) from: string;
+  /** When the car is available from. */
+  @Matches(LOCAL, { message: LOCAL_MESSAGE })
+  from: string;
   /** When it has to be ready. */
-  @Matches(LOCAL, { message: LOCAL_MESSAGE }) readyBy: string;
+  @Matches(LOCAL, { message: LOCAL_MESSAGE })
+  readyBy: string;
   @ApiProperty({ enum: METHOD_IDS, nullable: true, required: false })
   @IsOptional()
   @ValidateIf(isGiven)

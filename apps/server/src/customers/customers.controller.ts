@@ -9,21 +9,25 @@ import { CustomersService } from './customers.service.js';
 export class CustomersController {
   constructor(private readonly customers: CustomersService) {}
 
+  /** All customers. */
   @Get()
   list(): Promise<Customer[]> {
     return this.customers.list();
   }
 
+  /** Adds a customer. */
   @Post()
   create(@Body() dto: CreateCustomerDto): Promise<Customer> {
     return this.customers.create(dto);
   }
 
+  /** Changes a customer. */
   @Patch(':id')
   update(@Param('id') id: string, @Body() dto: UpdateCustomerDto): Promise<Customer> {
     return this.customers.update(id, dto);
   }
 
+  /** Deletes a customer; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {

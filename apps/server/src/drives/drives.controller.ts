@@ -17,11 +17,13 @@ export class DriveDto {
 export class DrivesController {
   constructor(private readonly drives: DrivesService) {}
 
+  /** Drives of a vehicle, as they were logged or read from a track. */
   @Get()
   list(@Param('vehicleId') vehicleId: string): Promise<DriveRecord[]> {
     return this.drives.list(vehicleId);
   }
 
+  /** Logs a drive: hour, class of road, kilometres and mean speed. */
   @Post()
   add(@Param('vehicleId') vehicleId: string, @Body() dto: DriveDto): Promise<DriveRecord> {
     return this.drives.add(vehicleId, { ...dto, meanKmh: dto.meanKmh ?? null });
@@ -37,12 +39,14 @@ export class DrivesController {
     return this.drives.importTrack(vehicleId, dto);
   }
 
+  /** Deletes a drive; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param() of: { vehicleId: string; id: string }): Promise<void> {
     return this.drives.setRemoved(of, true);
   }
 
+  /** Restores a drive. */
   @Post(':id/restore')
   @HttpCode(204)
   restore(@Param() of: { vehicleId: string; id: string }): Promise<void> {

@@ -11,6 +11,7 @@ export const VERSION = '0.1.0';
 export class HealthController {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
 
+  /** Which version runs, and whether its database is open. */
   @Get()
   async read(): Promise<{ version: string; database: 'open' | 'closed' }> {
     try {

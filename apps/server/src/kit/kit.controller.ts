@@ -21,44 +21,52 @@ export class KitController {
     return this.kit.warnings();
   }
 
+  /** Adds a product with what its label says. */
   @Post('products')
   createProduct(@Body() dto: CreateProductDto): Promise<Product> {
     return this.kit.createProduct(dto);
   }
 
+  /** Changes a product, or how much is left of it. */
   @Patch('products/:id')
   updateProduct(@Param('id') id: string, @Body() dto: UpdateProductDto): Promise<Product> {
     return this.kit.updateProduct(id, dto);
   }
 
+  /** Deletes a product; it can be restored. */
   @Delete('products/:id')
   @HttpCode(204)
   removeProduct(@Param('id') id: string): Promise<void> {
     return this.kit.removeProduct(id);
   }
 
+  /** Restores a product. */
   @Post('products/:id/restore')
   @HttpCode(200)
   restoreProduct(@Param('id') id: string): Promise<Product> {
     return this.kit.restoreProduct(id);
   }
 
+  /** Adds a piece of gear. */
   @Post('gear')
   createGear(@Body() dto: CreateGearDto): Promise<Gear> {
     return this.kit.createGear(dto);
   }
 
+  /** Changes a piece of gear. */
   @Patch('gear/:id')
   updateGear(@Param('id') id: string, @Body() dto: UpdateGearDto): Promise<Gear> {
     return this.kit.updateGear(id, dto);
   }
 
+  /** Deletes a piece of gear; it can be restored. */
   @Delete('gear/:id')
   @HttpCode(204)
   removeGear(@Param('id') id: string): Promise<void> {
     return this.kit.removeGear(id);
   }
 
+  /** Restores a piece of gear. */
   @Post('gear/:id/restore')
   @HttpCode(200)
   restoreGear(@Param('id') id: string): Promise<Gear> {

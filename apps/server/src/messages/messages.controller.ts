@@ -21,6 +21,7 @@ export class MessagesController {
     return this.messages.untold();
   }
 
+  /** Puts a message to a customer into the outbox. */
   @Post()
   put(@Body() dto: PutMessageDto): Promise<MessageRecord> {
     return this.messages.put(dto);
@@ -33,12 +34,14 @@ export class MessagesController {
     return this.messages.take();
   }
 
+  /** Deletes a message; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.messages.setRemoved(id, true);
   }
 
+  /** Restores a message. */
   @Post(':id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {

@@ -9,26 +9,31 @@ import { PlacesService } from './places.service.js';
 export class PlacesController {
   constructor(private readonly places: PlacesService) {}
 
+  /** All places. */
   @Get()
   list(): Promise<PlaceRecord[]> {
     return this.places.list();
   }
 
+  /** One place. */
   @Get(':id')
   read(@Param('id') id: string): Promise<PlaceRecord> {
     return this.places.read(id);
   }
 
+  /** Adds a place. */
   @Post()
   create(@Body() dto: CreatePlaceDto): Promise<PlaceRecord> {
     return this.places.create(dto);
   }
 
+  /** Changes a place; `read` holds the fields as they were read, and a field that changed meanwhile is refused. */
   @Patch(':id')
   update(@Param('id') id: string, @Body() dto: UpdatePlaceDto): Promise<PlaceRecord> {
     return this.places.update(id, dto);
   }
 
+  /** Deletes a place; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {

@@ -32,6 +32,7 @@ export class RoadsController {
     return this.roads.bulletins();
   }
 
+  /** Adds what was spread on a class of road, g/m², and when. */
   @Post('bulletins')
   add(@Body() dto: BulletinDto): Promise<KeptBulletin> {
     return this.roads.add(dto);
@@ -44,12 +45,14 @@ export class RoadsController {
     return this.roads.importTable(dto);
   }
 
+  /** Deletes a bulletin; it can be restored. */
   @Delete('bulletins/:id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.roads.remove(id);
   }
 
+  /** Restores a bulletin. */
   @Post('bulletins/:id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {

@@ -56,6 +56,7 @@ export class RunsController {
     return this.photos.keep(washId, photoId, body);
   }
 
+  /** A photograph of a run. */
   @Get('photos/:photoId')
   @Header('cache-control', 'private, max-age=31536000, immutable')
   async photo(@Param('washId') washId: string, @Param('photoId') photoId: string): Promise<StreamableFile> {

@@ -9,11 +9,13 @@ import { SettingsService } from './settings.service.js';
 export class SettingsController {
   constructor(private readonly settings: SettingsService) {}
 
+  /** All settings: units, limits, prices, house rules, workers. */
   @Get()
   read(): Promise<Settings> {
     return this.settings.read();
   }
 
+  /** Changes some settings; what is left out stays. */
   @Patch()
   update(@Body() dto: UpdateSettingsDto): Promise<Settings> {
     return this.settings.update(dto);

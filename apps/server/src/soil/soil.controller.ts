@@ -31,6 +31,7 @@ export class SoilController {
     private readonly clock: ClockService,
   ) {}
 
+  /** Keeps what was seen on a zone: kind and grade of soil. */
   @Post()
   async look(@Param('vehicleId') vehicleId: string, @Body() dto: SoilLookDto): Promise<SoilLookRecord> {
     const { estimated } = await this.verdicts.condition(vehicleId);
@@ -47,12 +48,14 @@ export class SoilController {
     return record;
   }
 
+  /** Deletes a look at the soil; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   async remove(@Param() of: { vehicleId: string; id: string }): Promise<void> {
     if (!(await this.looks.setRemoved(of, this.clock.now()))) throw notFound('look', of.id);
   }
 
+  /** Restores a look at the soil. */
   @Post(':id/restore')
   @HttpCode(204)
   async restore(@Param() of: { vehicleId: string; id: string }): Promise<void> {

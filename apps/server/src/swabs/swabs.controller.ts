@@ -26,12 +26,14 @@ export class SwabsController {
     private readonly clock: ClockService,
   ) {}
 
+  /** Salt readings of a vehicle, g/m². */
   @Get()
   async list(@Param('vehicleId') vehicleId: string): Promise<SwabRecord[]> {
     await this.vehicles.read(vehicleId);
     return this.swabs.list(vehicleId);
   }
 
+  /** Keeps a salt reading, from a swab or a meter. */
   @Post()
   async add(@Param('vehicleId') vehicleId: string, @Body() dto: SwabDto): Promise<SwabRecord> {
     const vehicle = await this.vehicles.read(vehicleId);
@@ -45,12 +47,14 @@ export class SwabsController {
     return record;
   }
 
+  /** Deletes a salt reading; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   async remove(@Param() of: { vehicleId: string; id: string }): Promise<void> {
     if (!(await this.swabs.setRemoved(of, this.clock.now()))) throw notFound('swab', of.id);
   }
 
+  /** Restores a salt reading. */
   @Post(':id/restore')
   @HttpCode(204)
   async restore(@Param() of: { vehicleId: string; id: string }): Promise<void> {

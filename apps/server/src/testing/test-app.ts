@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import request from 'supertest';
 import { createApp } from '../app.js';
+import { FitsSchema } from './fits-schema.js';
 
 export const TEST_CLOCK = '2026-01-14T06:40:00-05:00';
 
@@ -19,6 +20,7 @@ export async function startTestApp(): Promise<TestApp> {
   const folder = mkdtempSync(join(tmpdir(), 'keen-'));
   Object.assign(process.env, { KEEN_DATA: folder, KEEN_CLOCK: TEST_CLOCK, KEEN_DEMO: '1' });
   const app = await createApp();
+  app.useGlobalInterceptors(new FitsSchema());
   await app.init();
   return {
     app,

@@ -9,26 +9,31 @@ import { VehiclesService } from './vehicles.service.js';
 export class VehiclesController {
   constructor(private readonly vehicles: VehiclesService) {}
 
+  /** All vehicles. */
   @Get()
   list(): Promise<VehicleRecord[]> {
     return this.vehicles.list();
   }
 
+  /** One vehicle. */
   @Get(':id')
   read(@Param('id') id: string): Promise<VehicleRecord> {
     return this.vehicles.read(id);
   }
 
+  /** Adds a vehicle. */
   @Post()
   create(@Body() dto: CreateVehicleDto): Promise<VehicleRecord> {
     return this.vehicles.create(dto);
   }
 
+  /** Changes a vehicle; `read` holds the fields as they were read, and a field that changed meanwhile is refused. */
   @Patch(':id')
   update(@Param('id') id: string, @Body() dto: UpdateVehicleDto): Promise<VehicleRecord> {
     return this.vehicles.update(id, dto);
   }
 
+  /** Deletes a vehicle; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {

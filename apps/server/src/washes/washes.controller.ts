@@ -19,16 +19,19 @@ export class WashesController {
     private readonly changes: WashChangesService,
   ) {}
 
+  /** Washes, planned and done, within a span or of a vehicle. */
   @Get()
   list(@Query() filter: WashFilterDto): Promise<WashRecord[]> {
     return this.washes.list(filter);
   }
 
+  /** One wash. */
   @Get(':id')
   read(@Param('id') id: string): Promise<WashRecord> {
     return this.washes.read(id);
   }
 
+  /** Plans a wash: it is judged for that start, and stored with its way and verdict. */
   @Post()
   plan(@Body() dto: PlanWashDto): Promise<WashRecord> {
     return this.washes.plan(dto);
@@ -47,29 +50,34 @@ export class WashesController {
     return this.changes.apply(dto);
   }
 
+  /** Moves a planned wash, or changes how it is done. */
   @Patch(':id')
   move(@Param('id') id: string, @Body() dto: MoveWashDto): Promise<WashRecord> {
     return this.washes.move(id, dto);
   }
 
+  /** Marks a planned wash as done, with what was found. */
   @Post(':id/done')
   @HttpCode(200)
   finish(@Param('id') id: string, @Body() dto: DoneWashDto): Promise<WashRecord> {
     return this.washes.finish(id, dto);
   }
 
+  /** Takes a wash that was marked as done back into the plan. */
   @Post(':id/reopen')
   @HttpCode(200)
   reopen(@Param('id') id: string): Promise<WashRecord> {
     return this.washes.reopenAtDesk(id);
   }
 
+  /** Deletes a wash; it can be restored. */
   @Delete(':id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.washes.remove(id);
   }
 
+  /** Restores a wash. */
   @Post(':id/restore')
   @HttpCode(200)
   restore(@Param('id') id: string): Promise<WashRecord> {

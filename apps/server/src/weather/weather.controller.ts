@@ -51,6 +51,7 @@ export class WeatherController {
     };
   }
 
+  /** The sources of weather in the order in which they are used. */
   @Get('sources')
   sources(): Promise<WeatherSourceView[]> {
     return this.told.sources();
@@ -62,6 +63,7 @@ export class WeatherController {
     return this.told.setOrder(order);
   }
 
+  /** Forgets all hours of a source. */
   @Delete('sources/:source')
   @HttpCode(204)
   forget(@Param('source') source: string): Promise<void> {
@@ -82,6 +84,7 @@ export class WeatherController {
     return this.told.addHours(dto);
   }
 
+  /** What was seen of the weather out of the door. */
   @Get('sights')
   sights(): Promise<SightRecord[]> {
     return this.told.sights();
@@ -93,12 +96,14 @@ export class WeatherController {
     return this.told.see(dto);
   }
 
+  /** Deletes what was seen; it can be restored. */
   @Delete('sights/:id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.told.setSightRemoved(id, true);
   }
 
+  /** Restores what was seen. */
   @Post('sights/:id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {

@@ -76,13 +76,22 @@ export interface WashFound {
     readonly isCounted: boolean;
   };
   /** As it was planned, so that it can be opened again; absent where it was not. */
-  readonly planned?: Pick<WashRecord, 'startMs' | 'minutes' | 'methodId' | 'extras'>;
+  readonly planned?: WashAsPlanned;
   /** Protection that was put on; absent in records made before it was kept. */
   readonly laid?: readonly LaidCoat[];
   /** Where it was run step by step. */
   readonly run?: RunRecord;
   /** Its run closed it: deeds of that run that arrive later still count. */
   readonly isClosedByRun?: boolean;
+}
+
+/** When, how, how long and with what besides. */
+export interface WashAsPlanned {
+  readonly methodId: string;
+  readonly startMs: number;
+  readonly minutes: number;
+  /** Work of the season in the same visit. */
+  readonly extras: readonly SeasonJobId[];
 }
 
 /** What the program said when the wash was planned; kept, so that it can be held against what was found. */
@@ -99,22 +108,17 @@ export interface Predicted {
 }
 
 /** A wash that is planned or was done. */
-export interface WashRecord {
+export interface WashRecord extends WashAsPlanned {
   readonly id: string;
   readonly vehicleId: string;
   readonly placeId: string;
-  readonly methodId: string;
   readonly status: WashStatus;
-  readonly startMs: number;
-  readonly minutes: number;
   /** Whose hands do it. */
   readonly workerId: string;
   /** It stays where it is when the plan is made again. */
   readonly isLocked: boolean;
   /** When it was begun; null: not yet, or not noted. */
   readonly startedMs: number | null;
-  /** Work of the season in the same visit. */
-  readonly extras: readonly SeasonJobId[];
   readonly costMinor: number | null;
   readonly predicted: Predicted | null;
   readonly found: WashFound | null;

@@ -1,4 +1,4 @@
-import type { Place } from './place.js';
+import type { PlaceAlone } from './place.js';
 
 /** Where the shop ends a wash that began at a place, as it is kept. */
 export interface FinishAt {
@@ -9,7 +9,7 @@ export interface FinishAt {
 }
 
 /** A place as it is kept: what the engine needs, and what people call it. */
-export interface PlaceRecord extends Omit<Place, 'finish'> {
+export interface PlaceRecord extends PlaceAlone {
   readonly name: string;
   readonly notes: string;
   /** null: what begins here ends here. */

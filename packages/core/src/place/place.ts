@@ -48,17 +48,8 @@ export interface Queue {
   readonly weekendMinutes: readonly number[];
 }
 
-/** A second place in which a wash that began here can be ended: dried, or washed by hand once it is rinsed. */
-export interface Finish {
-  readonly place: Omit<Place, 'finish'>;
-  /** On the road from here to there. */
-  readonly driveMinutes: number;
-  /** What it costs to end a wash there, minor units. */
-  readonly priceMinor: number;
-}
-
-/** What the engine needs to know of a place. */
-export interface Place extends EarthPoint {
+/** What the engine needs to know of a place, without where else a wash may end. */
+export interface PlaceAlone extends EarthPoint {
   readonly id: string;
   readonly kind: PlaceKind;
   /** IANA zone of its opening hours. */
@@ -84,6 +75,19 @@ export interface Place extends EarthPoint {
   readonly travelMinutes: number;
   /** Cars that can be washed there side by side. */
   readonly carsAtOnce: number;
+}
+
+/** A second place in which a wash that began here can be ended: dried, or washed by hand once it is rinsed. */
+export interface Finish {
+  readonly place: PlaceAlone;
+  /** On the road from here to there. */
+  readonly driveMinutes: number;
+  /** What it costs to end a wash there, minor units. */
+  readonly priceMinor: number;
+}
+
+/** A place with the second one in which a wash that began there may end. */
+export interface Place extends PlaceAlone {
   /** Absent: what begins here ends here. */
   readonly finish?: Finish;
 }

@@ -2,7 +2,7 @@ import { removedBy } from '../method/index.js';
 import { weakestProtection } from '../protection/index.js';
 import { gradeLeft } from '../soil/index.js';
 import type { ByGroup } from '../vehicle/index.js';
-import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import { BOUNDLESS, clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
 
 export const coldHands: Rule = {
   id: 'cold-hands',
@@ -149,7 +149,7 @@ export const reSoiling: Rule = {
     const margin = hours - limit;
     const found = ofDegree('re-soiling', 'block', { margin, unit: 'h', scale: limit, actual: hours, limit });
     // Weighed, or never beyond N days: the price of the salt decides, and this is only told.
-    return waits ? found : { ...found, level: 'clear', comfort: Infinity };
+    return waits ? found : { ...found, level: 'clear', comfort: BOUNDLESS };
   },
 };
 

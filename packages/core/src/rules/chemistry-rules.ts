@@ -3,7 +3,7 @@ import type { Method, StepProduct } from '../method/index.js';
 import { PH_STANDS, protectionOn, type Stands } from '../protection/index.js';
 import { CAR_ZONES, type Protection, PROTECTIONS, type Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
-import { clear, type Finding, ofDegree, type Rule, type Situation } from './rule.js';
+import { BOUNDLESS, clear, type Finding, ofDegree, type Rule, type Situation } from './rule.js';
 
 const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
   wax: 'waxPh',
@@ -129,7 +129,7 @@ export const chemicals: Rule = {
   reads: ['method.steps'],
   judge: onceFor(({ method }) => {
     const steps = method.steps.map((step) => ({ ...step, inUsePh: step.product?.inUsePh ?? null }));
-    const refused: Finding = { ...clear('chemicals'), level: 'block', comfort: -Infinity };
+    const refused: Finding = { ...clear('chemicals'), level: 'block', comfort: -BOUNDLESS };
     const [clash] = chemicalClashes(steps);
     const over = clash && steps[clash.over];
     if (clash && over) return { ...refused, step: over.id, under: steps[clash.under]?.id };

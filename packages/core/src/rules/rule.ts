@@ -90,7 +90,7 @@ export interface Finding {
   /** Distance from the limit in its own unit; negative: beyond it; null: the rule is not one of degree. */
   readonly margin: number | null;
   readonly unit: MarginUnit;
-  /** Margin over a scale on which 1 is comfortable; ranks findings against each other. */
+  /** Margin over a scale on which 1 is comfortable; ranks findings against each other. Never beyond `BOUNDLESS` either way. */
   readonly comfort: number;
   readonly actual?: number | null;
   readonly limit?: number;
@@ -162,13 +162,16 @@ export interface Rule {
   readonly judge: (situation: Situation) => Finding;
 }
 
+/** Comfort of what is not one of degree: beyond all others, and a number that JSON can carry. */
+export const BOUNDLESS = 1e6;
+
 /** A finding that is clear and not one of degree. */
 export const clear = (ruleId: RuleId): Finding => ({
   ruleId,
   level: 'clear',
   margin: null,
   unit: 'none',
-  comfort: Infinity,
+  comfort: BOUNDLESS,
 });
 
 /** A finding that blocks and is not one of degree. */
@@ -177,7 +180,7 @@ export const blocked = (ruleId: RuleId): Finding => ({
   level: 'block',
   margin: null,
   unit: 'none',
-  comfort: -Infinity,
+  comfort: -BOUNDLESS,
 });
 
 /** The facts that the rule reads are missing. */

@@ -1,11 +1,10 @@
-import type { Place, PlaceRecord } from '../place/index.js';
+import type { Place, PlaceAlone, PlaceRecord } from '../place/index.js';
 
 /** A place as it is kept, or as a test or the demo writes it down. */
 type Kept = Omit<PlaceRecord, 'finishAt'> & Partial<Pick<PlaceRecord, 'finishAt'>>;
 
 /** Notes and names are for people; the answers do not depend on them. */
-const bare = ({ name: _name, notes: _notes, finishAt: _finishAt, ...place }: Kept): Omit<Place, 'finish'> =>
-  place;
+const bare = ({ name: _name, notes: _notes, finishAt: _finishAt, ...place }: Kept): PlaceAlone => place;
 
 /**
  * The shop's places as the sums take them: each with the second place in which what begins there may end.

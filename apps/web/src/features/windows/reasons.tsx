@@ -55,17 +55,13 @@ function FindingRow({ finding, format }: { readonly finding: Finding; readonly f
 
 const GRAVITY = ['block', 'unknown', 'condition', 'clear'] as const;
 
-/** Boundless comfort arrives as nothing. */
-const comfortOf = ({ comfort, level }: Finding): number =>
-  comfort ?? (level === 'clear' ? Infinity : -Infinity);
-
 /** The gravest first, then the nearest to its limit; what is not one of degree last. */
 const ranked = (findings: readonly Finding[]): Finding[] =>
   [...findings].sort(
     (a, b) =>
       GRAVITY.indexOf(a.level) - GRAVITY.indexOf(b.level) ||
       Number(a.margin === null) - Number(b.margin === null) ||
-      comfortOf(a) - comfortOf(b),
+      a.comfort - b.comfort,
   );
 
 interface OpenInLabProps {

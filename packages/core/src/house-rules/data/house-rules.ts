@@ -160,7 +160,9 @@ export const HOUSE_RULES = [
 type Rows = typeof HOUSE_RULES;
 export type HouseRuleId = Rows[number]['id'];
 /** The school chosen for each question. */
-export type HouseChoices = { readonly [R in Rows[number] as R['id']]: R['options'][number]['id'] };
+export type HouseChoices = {
+  readonly [Id in HouseRuleId]: Extract<Rows[number], { readonly id: Id }>['options'][number]['id'];
+};
 
 /** Numbers that some schools need. */
 export const HOUSE_NUMBERS = [
