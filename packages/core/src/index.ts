@@ -153,10 +153,12 @@ export {
 export { CLEAN, MOST_SOIL_GRADE, SOIL_KINDS, type SoilKind, type ZoneSoil } from './soil/index.js';
 // How the shop does things.
 export {
+  withBottles,
   DEFAULT_HOUSE,
   HOUSE_NUMBERS,
   HOUSE_RULES,
   type HouseChoices,
+  type BottlesByStep,
   type HouseRules,
   type Variant,
   type VariantStep,

@@ -1,4 +1,4 @@
-import { METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId } from '@keen/core';
+import { type BottlesByStep, METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId } from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Transform, Type } from 'class-transformer';
 import {
@@ -9,10 +9,21 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   ValidateNested,
 } from 'class-validator';
+import { checkedProducts } from '../settings/shop-lists.js';
+
+/** "foam:bottle,wheels:other" as bottles by step. @throws 400 for a step that there is not */
+const bottlesIn = (text: string): BottlesByStep => {
+  const pairs = text.split(',').map((pair): [string, string] => {
+    const [step = '', bottle = ''] = pair.split(':', 2);
+    return [step, bottle];
+  });
+  return checkedProducts(Object.fromEntries(pairs), 'products');
+};
 
 export class CellQueryDto {
   @IsString() @IsNotEmpty() vehicleId: string;
@@ -24,6 +35,11 @@ export class CellQueryDto {
   @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.split(',') : value))
   @IsIn(SEASON_JOB_IDS, { each: true })
   extras?: SeasonJobId[];
+  /** Bottles for this wash alone: step and bottle with a colon between, by commas. */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? bottlesIn(value) : value))
+  @IsObject()
+  products?: Record<string, string>;
 }
 
 export class BalanceQueryDto {

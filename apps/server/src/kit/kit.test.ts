@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import {
+  type CellAnswer,
   type Gear,
   type Kit,
   type KitWarnings,
@@ -172,5 +173,63 @@ describe('the run sheet', () => {
     await save({ 'no-method': variant }, 400);
     await save({ 'garage-rinseless': null }, 200);
     expect((await sheetOf()).steps.map(({ id }) => id)).toEqual(shipped);
+  });
+});
+
+describe('a bottle that is chosen for one wash', () => {
+  const at = { methodId: 'garage-rinseless', startMs: NOW + 5 * 3_600_000 };
+  const change = (id: string, body: object, status = 200) =>
+    api().patch(`/api/washes/${id}`).send(body).expect(status);
+  const mixesOf = async ({ id }: WashRecord): Promise<(string | undefined)[]> => {
+    const { pack } = (await api().get(`/api/runs/${id}`).expect(200)).body as RunAnswer;
+    return pack.sheet.preparation.mixes.map(({ step, product }) => `${step} ${product?.name}`);
+  };
+
+  it('is in its sheet and its stock alone, holds when it is moved, and is given up for the house’s own', async () => {
+    const other = await sent<Product>('kit/products', { ...RINSELESS, name: 'Stronger', inUsePh: 8.5 });
+    const leftOf = async (id: string) => (await kit()).products.find((one) => one.id === id)?.leftMl ?? NaN;
+    const wash = await sent<WashRecord>('washes', { ...at, vehicleId: car.id, placeId: unit.id });
+    expect(await mixesOf(wash)).toContain(`rinseless ${RINSELESS.name}`);
+    const chosen = (await change(wash.id, { products: { rinseless: other.id } })).body as WashRecord;
+    expect(chosen.predicted?.products).toEqual({ rinseless: other.id });
+    expect(await mixesOf(wash)).toContain('rinseless Stronger');
+    await change(wash.id, { startMs: at.startMs + 3_600_000 });
+    expect(await mixesOf(wash)).toContain('rinseless Stronger');
+    const before = [await leftOf(bottle.id), await leftOf(other.id)];
+    const { startMs: _start, ...done } = doneWash(car.id, unit.id, NOW - 7_200_000) as { startMs: number };
+    await api()
+      .post(`/api/washes/${wash.id}/done`)
+      .send({ ...done, vehicleId: undefined, placeId: undefined, startMs: NOW - 7_200_000 })
+      .expect(200);
+    const after = [await leftOf(bottle.id), await leftOf(other.id)];
+    expect(after[1]).toBeLessThan(before[1] ?? NaN);
+    // What the pre-soak takes still comes out of the house's own.
+    const next = await sent<WashRecord>('washes', { ...at, vehicleId: car.id, placeId: unit.id });
+    expect(await mixesOf(next)).toContain(`rinseless ${RINSELESS.name}`);
+    await change(next.id, { products: { rinseless: other.id } });
+    const back = (await change(next.id, { products: { rinseless: null } })).body as WashRecord;
+    expect(back.predicted?.products).toBeUndefined();
+    expect(await mixesOf(next)).toContain(`rinseless ${RINSELESS.name}`);
+  });
+
+  it('is refused for a step that there is not, and where it is no bottle', async () => {
+    const [wash] = (await api().get('/api/washes?status=planned').expect(200)).body as WashRecord[];
+    if (!wash) throw new Error('no wash is planned');
+    const sand = await change(wash.id, { products: { sand: 'x' } }, 400);
+    expect(faultOf(sand.body).field).toBe('products.sand');
+    const none = await change(wash.id, { products: { foam: '' } }, 400);
+    expect(faultOf(none.body).field).toBe('products.foam');
+  });
+
+  it('can be asked about before it is chosen', async () => {
+    const { id: otherId } = (await kit()).products.find(({ name }) => name === 'Stronger') ?? { id: '' };
+    const start = `vehicleId=${car.id}&placeId=${unit.id}&methodId=${at.methodId}&startMs=${at.startMs}`;
+    const money = async (products: string): Promise<number> => {
+      const { body } = await api().get(`/api/verdicts/cell?${start}${products}`).expect(200);
+      return (body as CellAnswer).wash.moneyMinor;
+    };
+    await api().patch(`/api/kit/products/${otherId}`).send({ priceMinor: 9600 }).expect(200);
+    expect(await money(`&products=rinseless:${otherId}`)).toBeGreaterThan(await money(''));
+    await api().get(`/api/verdicts/cell?${start}&products=sand:x`).expect(400);
   });
 });

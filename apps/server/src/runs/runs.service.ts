@@ -77,7 +77,7 @@ export class RunsService {
     const nowMs = this.clock.now();
     const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
     const { vehicleId, placeId, methodId, extras } = wash;
-    const { wayId, placeC } = wash.predicted ?? {};
+    const { wayId, placeC, products } = wash.predicted ?? {};
     const draft = await this.verdicts.runPack({
       vehicleId,
       placeId,
@@ -85,6 +85,7 @@ export class RunsService {
       startMs,
       wayId,
       placeC,
+      products,
       extras,
     });
     if (!draft)

@@ -143,7 +143,7 @@ export class SettingsService {
         ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
       },
       variants: merged(before.house.variants ?? {}, dto.house?.variants, checkedVariants),
-      products: merged(before.house.products ?? {}, dto.house?.products, checkedProducts),
+      products: merged(before.house.products ?? {}, dto.house?.products, (rows) => checkedProducts(rows)),
     };
     const workers = dto.workers ? checkedWorkers(dto.workers) : before.workers;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };

@@ -1,5 +1,6 @@
 import {
   BODY_CLASSES,
+  type BottlesByStep,
   type HouseRules,
   MESSAGE_KINDS,
   METHOD_IDS,
@@ -112,12 +113,12 @@ export function checkedVariants(given: Given): NonNullable<HouseRules['variants'
 const MOST_ID_LENGTH = 100;
 
 /** The bottle of each kind of step. One that was deleted since does no harm: the step takes another. @throws 400 naming the field */
-export function checkedProducts(given: Given): NonNullable<HouseRules['products']> {
+export function checkedProducts(given: Given, field = 'house.products'): BottlesByStep {
   return Object.fromEntries(
     Object.entries(given).map(([stepId, productId]) => {
-      known('house.products', stepId, WASH_STEP_IDS);
+      known(field, stepId, WASH_STEP_IDS);
       if (typeof productId !== 'string' || productId === '' || productId.length > MOST_ID_LENGTH)
-        throw badField(`house.products.${stepId}`, `house.products.${stepId} must be the id of a bottle.`);
+        throw badField(`${field}.${stepId}`, `${field}.${stepId} must be the id of a bottle.`);
       return [stepId, productId];
     }),
   );

@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { equippedMethod, inUsualWay, type Method, type MethodCase, shelfOf } from '@keen/core';
+import {
+  type BottlesByStep,
+  equippedMethod,
+  inUsualWay,
+  type Method,
+  type MethodCase,
+  shelfOf,
+  withBottles,
+} from '@keen/core';
 import { KitRepository } from '../records/kit.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 
@@ -9,6 +17,7 @@ export type MethodFor = (
   vehicle: MethodCase['vehicle'],
   placeC?: number | null,
   work?: MethodCase['work'],
+  own?: BottlesByStep,
 ) => Method;
 
 /** How this shop washes, by its settings and its kit as they are now. */
@@ -22,7 +31,9 @@ export class MethodsReader {
   async read(): Promise<MethodFor> {
     const [kit, { house, limits }] = await Promise.all([this.kit.all(), this.settings.read()]);
     const shelf = shelfOf(kit);
-    return (methodId, vehicle, placeC, work) =>
-      inUsualWay(equippedMethod(methodId, { vehicle, house, limits, shelf, placeC, work }));
+    return (methodId, vehicle, placeC, work, own) => {
+      const of = { vehicle, house: withBottles(house, own), limits, shelf, placeC, work };
+      return inUsualWay(equippedMethod(methodId, of));
+    };
   }
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import {
+  type BottlesByStep,
   busyOf,
   endOf,
   type Worker,
@@ -14,6 +15,7 @@ import {
   type WayId,
 } from '@keen/core';
 import { badField, conflict, notFound } from '../errors/api-error.js';
+import { checkedProducts, merged } from '../settings/shop-lists.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 
 /** What a planned wash is checked against. */
@@ -35,6 +37,8 @@ export interface Wanted {
   readonly anyWorker?: boolean;
   /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
   readonly wayId?: WayId;
+  /** Bottles for this wash alone; absent: as the house has it. */
+  readonly products?: BottlesByStep;
   /** It comes back as it was, with the minutes that were counted then. */
   readonly isBack?: boolean;
   /** As the program works it through; absent where the forecast does not reach. */
@@ -70,7 +74,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
 
 /** A planned wash as it is to stand after a change. */
 export function movedWash(
-  { id: _, wayId, ...change }: MoveWashDto & { readonly id: string },
+  { id: _, wayId, products, ...change }: MoveWashDto & { readonly id: string },
   before: WashRecord | undefined,
   field: string,
 ): Wanted[] {
@@ -79,7 +83,10 @@ export function movedWash(
   const isSame = (['placeId', 'methodId', 'startMs'] as const).every((key) => record[key] === before[key]);
   // What somebody chose holds until the wash is moved.
   const chosen = isSame && before.predicted?.isOwnWay ? before.predicted.wayId : undefined;
-  return [{ field, record, wayId: wayId ?? chosen }];
+  // Another method has other steps.
+  const kept = record.methodId === before.methodId ? before.predicted?.products : undefined;
+  const own = merged(kept ?? {}, products, (rows) => checkedProducts(rows, `${field}products`));
+  return [{ field, record, wayId: wayId ?? chosen, products: own }];
 }
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */

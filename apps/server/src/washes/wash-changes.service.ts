@@ -120,13 +120,21 @@ export class WashChangesService {
   }
 
   /** Works a start through, where the shop has what it names; nothing beyond the forecast. */
-  private async work({ record, wayId }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
+  private async work({ record, wayId, products = {} }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
     const { vehicleId, placeId, methodId, startMs, extras } = record;
     const isKnown =
       shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
     const detail =
       isKnown &&
-      (await this.verdicts.cellIfForecast({ vehicleId, placeId, methodId, startMs, wayId, extras }));
+      (await this.verdicts.cellIfForecast({
+        vehicleId,
+        placeId,
+        methodId,
+        startMs,
+        wayId,
+        products,
+        extras,
+      }));
     if (!detail) return {};
     const { judgement, issuedMs, placeC, wash } = detail;
     const { standing, limiting } = judgement;
@@ -137,6 +145,7 @@ export class WashChangesService {
       wayId: detail.wayId,
       placeC,
       ...(wayId ? { isOwnWay: true } : {}),
+      ...(Object.keys(products).length > 0 ? { products } : {}),
     };
     return { worked: { predicted, minutes: wash.minutes } };
   }

@@ -57,6 +57,8 @@ export class PlanWashDto {
 export class MoveWashDto {
   /** In which way; absent: as it was chosen, or the one that goes with the least bother. */
   @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
+  /** Bottles for this wash alone, by the id of the step; null: as the house has it; absent: as it was chosen. */
+  @IsOptional() @IsObject() products?: Record<string, unknown>;
   @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
   @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;

@@ -7,6 +7,7 @@ import {
   MS_PER_MINUTE,
   type ChangedWashes,
   type PlanStanding,
+  type BottlesByStep,
   type PlanView,
   type WashRecord,
   type WayId,
@@ -18,7 +19,11 @@ import { useChange } from './queries.js';
 
 export interface WashChanges {
   readonly add?: readonly Partial<WashRecord>[];
-  readonly move?: readonly (Partial<WashRecord> & { readonly id: string; readonly wayId?: WayId })[];
+  readonly move?: readonly (Partial<WashRecord> & {
+    readonly id: string;
+    readonly wayId?: WayId;
+    readonly products?: BottlesByStep;
+  })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
 }
@@ -138,6 +143,7 @@ export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): W
       isLocked,
       extras,
       ...(predicted?.isOwnWay ? { wayId: predicted.wayId } : {}),
+      ...(predicted?.products ? { products: predicted.products } : {}),
     }),
   ),
   restore: removed.map(({ id }) => id),

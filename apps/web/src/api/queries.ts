@@ -119,10 +119,15 @@ export const usePlanWash = () =>
     (slot: CellQuery & { workerId?: string }) => ask<WashRecord>('washes', { method: 'POST', body: slot }),
     'washes',
   );
+/** A change of a planned wash; a bottle that is null is again as the house has it. */
+type WashMove = Partial<Omit<CellQuery, 'products'>> & {
+  readonly id: string;
+  readonly products?: Readonly<Record<string, string | null>>;
+};
+
 export const useMoveWash = () =>
   useChange(
-    ({ id, ...change }: { id: string; wayId?: WayId } & Partial<CellQuery>) =>
-      ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: change }),
+    ({ id, ...change }: WashMove) => ask<WashRecord>(`washes/${id}`, { method: 'PATCH', body: change }),
     'washes',
   );
 export const useFinishWash = () =>

@@ -1,5 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type {
+  BottlesByStep,
   WindowsView,
   SaltAnswer,
   CellAnswer,
@@ -29,11 +30,22 @@ export const useSalt = (vehicleId: string) =>
     enabled: vehicleId !== '',
   });
 
+type Sent = string | number | null | undefined | readonly string[] | BottlesByStep;
+
+/** Lists by commas, bottles as step and bottle with a colon between. */
+function textOf(value: Sent): string {
+  if (typeof value !== 'object' || value === null) return String(value ?? '');
+  if (Array.isArray(value)) return value.join(',');
+  return Object.entries(value)
+    .map(([step, bottle]) => `${step}:${bottle}`)
+    .join(',');
+}
+
 /** What is not said, or is an empty list, is left out. */
 const queryText = (query: Partial<CellQuery>): string =>
   new URLSearchParams(
-    Object.entries(query).flatMap(([key, value]: [string, string | number | readonly string[] | null]) => {
-      const text = Array.isArray(value) ? value.join(',') : String(value ?? '');
+    Object.entries(query).flatMap(([key, value]) => {
+      const text = textOf(value);
       return text === '' ? [] : [[key, text]];
     }),
   ).toString();

@@ -3,6 +3,7 @@ import type { Tools } from './tools.js';
 import { gridRequest, weekStarts } from './week.js';
 
 import type { FilmInput } from '../film/index.js';
+import { withBottles } from '../house-rules/index.js';
 import type { Method } from '../method/index.js';
 import { type WashTotals, washTotals } from '../plan/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
@@ -47,6 +48,7 @@ export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
   });
   return {
     ...around,
+    house: withBottles(around.house, start.products),
     place,
     methodId: start.methodId,
     wayId: start.wayId,
@@ -104,7 +106,8 @@ function withForecast(question: OfStart, keep: Keeper, judgement: Judgement): Ju
   // Members are asked of the way that the ribbon shows.
   if (question.weather.members.length === 0 || question.start.wayId) return judgement;
   const request = gridRequest(question, keep, { startsMs: weekStarts(question), withMembers: false });
-  const asked = memberAsker(request)({ ...question.start, work: workOf(question) });
+  const house = withBottles(request.house, question.start.products);
+  const asked = memberAsker({ ...request, house })({ ...question.start, work: workOf(question) });
   if (!asked) return judgement;
   const { standing, limiting, findings } = asked;
   return { standing, limiting, findings };

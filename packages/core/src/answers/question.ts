@@ -1,3 +1,4 @@
+import type { BottlesByStep } from '../house-rules/index.js';
 import type { WayId } from '../method/index.js';
 import type { Kit } from '../kit/index.js';
 import type { CadencePart } from '../plan/index.js';
@@ -13,6 +14,8 @@ export interface StartQuestion {
   readonly wayId?: WayId;
   /** The cold, °C, by which its bottles were taken when it was accepted; absent: as forecast. */
   readonly placeC?: number | null;
+  /** Bottles that were chosen for this wash alone, by step; absent: as the house has it. */
+  readonly products?: BottlesByStep;
   /** Work of the season that is done with it; absent: none. */
   readonly extras?: readonly SeasonJobId[];
 }

@@ -18,8 +18,8 @@ export type PackDraft = Omit<RunPack, 'id' | 'washId' | 'madeMs' | 'source' | 'i
 /** What does it take to do this wash there then? null where nobody knows that hour's weather. */
 export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, 'keep'>): PackDraft | null {
   const request = cellRequest(question, keep);
-  const { vehicle, place, control, night } = request;
-  const { start, limits, house, kit } = question;
+  const { vehicle, place, control, night, house } = request;
+  const { start, limits, kit } = question;
   const { startMs, methodId, wayId, placeC } = start;
   const calendar = new PlaceCalendar(place);
   const weather = new PlaceWeather(calendar, control);

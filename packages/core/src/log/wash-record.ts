@@ -1,3 +1,4 @@
+import type { BottlesByStep } from '../house-rules/index.js';
 import type { PartId, WayId } from '../method/index.js';
 import type { KitTaken, WashUse } from '../kit/index.js';
 import type {
@@ -103,6 +104,8 @@ export interface Predicted {
   readonly wayId?: WayId;
   /** Somebody chose that way. */
   readonly isOwnWay?: boolean;
+  /** Bottles that somebody chose for this wash alone; absent: as the house has it. */
+  readonly products?: BottlesByStep;
   /** Coldest air at the place by which its bottles were taken, °C; absent: not kept then. */
   readonly placeC?: number | null;
 }

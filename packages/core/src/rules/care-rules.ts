@@ -2,7 +2,8 @@ import { removedBy } from '../method/index.js';
 import { weakestProtection } from '../protection/index.js';
 import { gradeLeft } from '../soil/index.js';
 import type { ByGroup } from '../vehicle/index.js';
-import { BOUNDLESS, clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import { BOUNDLESS, clear, ofDegree, unknown } from './finding.js';
+import type { Finding, Rule, Situation } from './rule.js';
 
 export const coldHands: Rule = {
   id: 'cold-hands',

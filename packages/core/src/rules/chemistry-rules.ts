@@ -3,7 +3,8 @@ import type { Method, StepProduct } from '../method/index.js';
 import { PH_STANDS, protectionOn, type Stands } from '../protection/index.js';
 import { CAR_ZONES, type Protection, PROTECTIONS, type Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
-import { BOUNDLESS, clear, type Finding, ofDegree, type Rule, type Situation } from './rule.js';
+import { BOUNDLESS, clear, ofDegree } from './finding.js';
+import type { Finding, Rule, Situation } from './rule.js';
 
 const PH_LIMIT: Readonly<Record<Exclude<Protection, 'bare'>, LimitId>> = {
   wax: 'waxPh',

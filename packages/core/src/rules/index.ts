@@ -1,5 +1,6 @@
 export * from './data/limits.js';
 export * from './rule.js';
+export * from './finding.js';
 export { gradeAtContact } from './care-rules.js';
 export { shopStands, wearLimitPh, wearsProtection } from './chemistry-rules.js';
 export { couldSpot, gapWaterMl } from './water-rules.js';

@@ -1,7 +1,8 @@
 import { isOffAtItsEnd, takesOff } from '../kit/index.js';
 import { longestMinutes, type Method, type WashStepId } from '../method/index.js';
 import { timedSteps } from '../wash/index.js';
-import { clear, type Finding, ofDegree, type Rule, unknown } from './rule.js';
+import { clear, ofDegree, unknown } from './finding.js';
+import type { Finding, Rule } from './rule.js';
 
 /** How long a product lies there against its label. */
 interface Lie {

@@ -1,6 +1,7 @@
 import { reachOf } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
-import { blocked, clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import { blocked, clear, ofDegree, unknown } from './finding.js';
+import type { Finding, Rule, Situation } from './rule.js';
 
 export const methodOffered: Rule = {
   id: 'method-offered',

@@ -8,7 +8,8 @@ import {
   SPOTS_SHOW_ON_GLASS_MG_PER_M2,
 } from '../vehicle/index.js';
 import type { DryOutcome, WaitOutcome, WaterOutcome } from '../wash/index.js';
-import { clear, type Finding, ofDegree, type Rule, type Situation, unknown } from './rule.js';
+import { clear, ofDegree, unknown } from './finding.js';
+import type { Finding, Rule, Situation } from './rule.js';
 
 /** Minutes from wetting to wiping with time in hand. */
 const neededMinutes = (minutes: number, { limits }: Situation): number =>

@@ -1,4 +1,10 @@
-import { FACES_OF_A_TOWEL, type PackItem, type RunSheet, type PlaceRecord } from '@keen/core';
+import {
+  FACES_OF_A_TOWEL,
+  type PackItem,
+  type RunSheet,
+  type PlaceRecord,
+  type WashRecord,
+} from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { SITE_RULE_NAMES } from '../../words/names.js';
 import { STEP_NAMES } from '../../words/step-names.js';
@@ -18,9 +24,11 @@ const SKIN: Readonly<Record<string, string>> = {
 
 /** What to mix, pack and put on before leaving. */
 export function Prepare({
+  wash,
   sheet,
   place,
 }: {
+  readonly wash: WashRecord;
   readonly sheet: RunSheet;
   readonly place: PlaceRecord | undefined;
 }) {
@@ -99,7 +107,7 @@ export function Prepare({
                 {mix.because && (
                   <span className={`muted ${classes.because}`}> ({PRODUCT_REASONS[mix.because]})</span>
                 )}
-                <ProductChoice step={mix.step} />
+                <ProductChoice step={mix.step} wash={wash} />
               </li>
             ))}
           </ol>

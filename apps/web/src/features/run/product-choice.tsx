@@ -1,52 +1,88 @@
-import { bottlesFor, type Mix } from '@keen/core';
+import { bottlesFor, type Mix, type Product, type WashRecord } from '@keen/core';
 import { Select } from '@mantine/core';
 import { useKit } from '../../api/kit-queries.js';
-import { useSaveSettings, useSettings } from '../../api/queries.js';
+import { useMoveWash, useSaveSettings, useSettings } from '../../api/queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './run.module.css';
 
 const AUTOMATIC = 'automatic';
+/** What is chosen for one wash is told from what is chosen for all by how its value begins. */
+const ONCE = 'once ';
 
-/** Which bottle the shop takes for a step: in verdicts, plans and sheets alike. */
-export function ProductChoice({ step }: { readonly step: Mix['step'] }) {
+const optionsOf = (bottles: readonly Product[]) => {
+  const named = ({ name, leftMl }: Product): string => `${name}${leftMl > 0 ? '' : ' (empty)'}`;
+  return [
+    {
+      group: 'This wash only',
+      items: bottles.map((one) => ({ value: `${ONCE}${one.id}`, label: `${named(one)}, this wash only` })),
+    },
+    {
+      group: 'Every wash',
+      items: [
+        { value: AUTOMATIC, label: 'Picked automatically' },
+        ...bottles.map((one) => ({ value: one.id, label: `Always ${named(one)}` })),
+      ],
+    },
+  ];
+};
+
+interface ProductChoiceProps {
+  readonly step: Mix['step'];
+  readonly wash: Pick<WashRecord, 'id' | 'predicted'>;
+}
+
+/** Which bottle a step takes: in this wash alone, or in verdicts, plans and sheets alike. */
+export function ProductChoice({ step, wash }: ProductChoiceProps) {
   const { data: kit } = useKit();
   const { data: settings } = useSettings();
   const save = useSaveSettings();
+  const move = useMoveWash();
   const bottles = bottlesFor(step, kit?.products ?? []);
   if (!settings || bottles.length < 2) return null;
-  const before = settings.house.products?.[step] ?? null;
-  const chosen = bottles.some(({ id }) => id === before) ? before : null;
+  const there = (id: string | null | undefined): string | null =>
+    bottles.some((bottle) => bottle.id === id) ? (id ?? null) : null;
+  const always = there(settings.house.products?.[step]);
+  const once = there(wash.predicted?.products?.[step]);
   const name = RUN_STEP_NAMES[step];
-  const choose = (productId: string | null): void =>
-    save.mutate(
-      { house: { products: { [step]: productId } } },
-      {
-        onSuccess: () => {
-          const bottle = bottles.find(({ id }) => id === productId);
-          noticeWithUndo(bottle ? `${name}: always ${bottle.name}` : `${name}: picked automatically`, () =>
-            save.mutate({ house: { products: { [step]: before } } }),
-          );
-        },
-        onError: noticeOfFailure,
-      },
+  const nameOfBottle = (id: string | null): string | undefined =>
+    bottles.find((bottle) => bottle.id === id)?.name;
+  const said = (text: string, undo: () => void) => ({
+    onSuccess: () => noticeWithUndo(`${name}: ${text}`, undo),
+    onError: noticeOfFailure,
+  });
+  const chooseOnce = (id: string | null): void => {
+    const taking = (bottle: string | null) => ({ id: wash.id, products: { [step]: bottle } });
+    const text = id === null ? 'as in every wash' : `${nameOfBottle(id)}, this wash only`;
+    move.mutate(
+      taking(id),
+      said(text, () => move.mutate(taking(once))),
     );
+  };
+  const chooseAlways = (id: string | null): void => {
+    const taking = (bottle: string | null) => ({ house: { products: { [step]: bottle } } });
+    const text = id === null ? 'picked automatically' : `always ${nameOfBottle(id)}`;
+    if (once !== null) chooseOnce(null);
+    if (id !== always)
+      save.mutate(
+        taking(id),
+        said(text, () => save.mutate(taking(always))),
+      );
+  };
+  const choose = (value: string | null): void => {
+    if (value?.startsWith(ONCE)) chooseOnce(value.slice(ONCE.length));
+    else chooseAlways(value === AUTOMATIC ? null : value);
+  };
   return (
     <Select
       className={`${classes.choice} no-print`}
       size="xs"
-      aria-label={`Product for “${name}”, in every wash`}
-      data={[
-        { value: AUTOMATIC, label: 'Picked automatically' },
-        ...bottles.map((bottle) => ({
-          value: bottle.id,
-          label: `Always ${bottle.name}${bottle.leftMl > 0 ? '' : ' (empty)'}`,
-        })),
-      ]}
-      value={chosen ?? AUTOMATIC}
-      onChange={(value) => choose(value === AUTOMATIC ? null : value)}
+      aria-label={`Product for “${name}”`}
+      data={optionsOf(bottles)}
+      value={once === null ? (always ?? AUTOMATIC) : `${ONCE}${once}`}
+      onChange={choose}
       allowDeselect={false}
-      disabled={save.isPending}
+      disabled={save.isPending || move.isPending}
     />
   );
 }

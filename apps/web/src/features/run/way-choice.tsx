@@ -20,8 +20,9 @@ export const wayOptionText = (option: WayOption, format: Format): string => {
 /** The other ways in which a planned wash goes; the one that is chosen is the one that is prepared and run. */
 export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly wayId: WayId }) {
   const format = useFormat();
-  const { vehicleId, placeId, methodId, startMs, extras } = wash;
-  const { data: options } = useWays({ vehicleId, placeId, methodId, startMs, extras });
+  const { vehicleId, placeId, methodId, startMs, extras, predicted } = wash;
+  const asked = { vehicleId, placeId, methodId, startMs, extras };
+  const { data: options } = useWays({ ...asked, products: predicted?.products });
   const move = useMoveWash();
   const others = options?.filter((option) => option.wayId !== wayId && goes(option)) ?? [];
   if (!options || others.length === 0) return null;

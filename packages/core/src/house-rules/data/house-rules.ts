@@ -228,13 +228,16 @@ export const HOUSE_NUMBERS = [
 export type HouseNumberId = (typeof HOUSE_NUMBERS)[number]['id'];
 export type HouseNumbers = Readonly<Record<HouseNumberId, number>>;
 
+/** Ids of bottles by the step that takes them. */
+export type BottlesByStep = Readonly<Partial<Record<string, string>>>;
+
 export interface HouseRules {
   readonly choices: HouseChoices;
   readonly numbers: HouseNumbers;
   /** The shop's own way of a method, by its id; absent: as it ships. */
   readonly variants?: Readonly<Partial<Record<string, Variant>>>;
   /** The bottle that the shop takes for a kind of step, by the step's id; absent: the mildest that works. */
-  readonly products?: Readonly<Partial<Record<string, string>>>;
+  readonly products?: BottlesByStep;
 }
 
 /** The house as it ships. */
