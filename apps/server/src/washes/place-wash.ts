@@ -69,7 +69,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
     predicted: null,
     found: null,
   };
-  return { field, record, anyWorker: dto.workerId === undefined };
+  return { field, record, anyWorker: dto.workerId === undefined, wayId: dto.wayId };
 }
 
 /** A planned wash as it is to stand after a change. */

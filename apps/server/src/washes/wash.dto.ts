@@ -50,6 +50,8 @@ export class PlanWashDto {
   @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
   /** Work of the season in the same visit. */
   @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
+  /** In which way; absent: the one that goes with the least bother. */
+  @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
   /** What is planned by hand stays where it was put. */
   @IsOptional() @IsBoolean() isLocked?: boolean;
 }

@@ -52,6 +52,14 @@ describe('the nearest ways', () => {
     });
   });
 
+  it('are planned as half of the car where that is what goes', async () => {
+    const sent = shown([{ ...way('a', 'go-if'), wayId: 'upper-only' }]);
+    expect(await screen.findByText(/upper body/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: /^Plan .*Unit A/ }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ body: { placeId: 'a', wayId: 'upper-only' } });
+  });
+
   it('are looked at where they do not, and say what is missing', async () => {
     const looked: NearWay[] = [];
     shown([way('b', 'no')], (one) => looked.push(one));

@@ -1,4 +1,4 @@
-import type { NearWay, PlaceRecord } from '@keen/core';
+import type { NearWay, PlaceRecord, WayId } from '@keen/core';
 import { Button } from '@mantine/core';
 import { usePlanWash, useRemove } from '../api/queries.js';
 import { useFormat } from '../format/use-format.js';
@@ -18,6 +18,7 @@ interface NearestWaysProps {
   readonly onShow?: (way: NearWay) => void;
 }
 
+const isHalf = (wayId: WayId): boolean => wayId.endsWith('-only');
 const goes = ({ verdict }: NearWay): boolean => verdict === 'go' || verdict === 'go-if';
 
 /** What comes nearest where a start does not go: each that goes one tap from being planned, each other with what is missing. */
@@ -26,9 +27,10 @@ export function NearestWays({ vehicleId, vehicleName, ways, places, onShow }: Ne
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
   if (ways.length === 0) return null;
-  const planIt = ({ placeId, methodId, startMs }: NearWay): void =>
+  const planIt = ({ placeId, methodId, startMs, wayId }: NearWay): void =>
     plan.mutate(
-      { vehicleId, placeId, methodId, startMs },
+      // Half of the car is what was offered, and no other way of it goes.
+      { vehicleId, placeId, methodId, startMs, ...(isHalf(wayId) ? { wayId } : {}) },
       {
         onSuccess: (wash) =>
           noticeWithUndo(`${vehicleName} planned for ${format.dayTime(wash.startMs)}.`, () =>

@@ -15,7 +15,7 @@ import {
   carStateOf,
 } from '../shop/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { bandJudges, memberAsker, verdictGrid } from '../verdict/index.js';
+import { bandJudges, memberAsker, upperAlone, verdictGrid } from '../verdict/index.js';
 import { type WeatherHour, startOfHourMs } from '../weather/index.js';
 
 /** What a plan looks ahead. */
@@ -130,6 +130,7 @@ function makeMorning(
       ...seasonWork(inputs, state),
       at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
     },
+    halfAt: (band) => upperAlone(band, { judges, sites: request.sites, startsMs, nowMs: inputs.nowMs }),
     history: { lastWashMs, lastContactMs, knownSinceMs: car.knownSinceMs },
   });
   return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };

@@ -5,7 +5,7 @@ import type { Limits } from '../rules/index.js';
 import type { CompiledHour, SaltLedger } from '../salt/index.js';
 import type { SeasonJobRow } from '../season/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { AskedStart, Band, Cell, PlaceWeather } from '../verdict/index.js';
+import type { AskedStart, Band, Cell, NearWay, PlaceWeather } from '../verdict/index.js';
 import type { WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
@@ -42,6 +42,8 @@ export interface MorningCase {
     readonly at: (placeId: string) => PlaceWeather | undefined;
   };
   readonly nowMs: number;
+  /** What can be done of the car at a place where all of it cannot; absent: nothing is looked for. */
+  readonly halfAt?: (band: Band) => NearWay | null;
 }
 
 export const goes = (cell: Pick<Cell, 'verdict'>): boolean =>

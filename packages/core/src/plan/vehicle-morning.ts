@@ -53,6 +53,14 @@ const firstStartMs = ({ bands, nowMs }: MorningCase): number =>
     Number.MAX_SAFE_INTEGER,
   );
 
+/** What comes nearest to a wash where none goes: other starts, half of the car, and what is missing elsewhere. */
+const nearestOf = (input: MorningCase): NearWay[] =>
+  nearestWays(
+    input.bands,
+    { placeId: null, methodId: null, startMs: firstStartMs(input) },
+    input.bands.flatMap((band) => input.halfAt?.(band) ?? []),
+  );
+
 /**
  * Where, when and how to wash this vehicle, and why not otherwise?
  *
@@ -77,8 +85,6 @@ export function vehicleMorning(input: MorningCase): VehicleMorning {
     soil: input.soil,
     windows,
     refusals,
-    nearest: windows.some(({ isWash }) => isWash)
-      ? []
-      : nearestWays(input.bands, { placeId: null, methodId: null, startMs: firstStartMs(input) }),
+    nearest: windows.some(({ isWash }) => isWash) ? [] : nearestOf(input),
   };
 }

@@ -9,6 +9,7 @@ export * from './grid.js';
 export * from './band-judges.js';
 export * from './cell-detail.js';
 export * from './nearest-ways.js';
+export * from './upper-alone.js';
 export * from './night-air.js';
 export * from './road-ahead.js';
 export * from './flips.js';

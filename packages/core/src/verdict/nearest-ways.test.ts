@@ -57,6 +57,21 @@ describe('the nearest ways to a start that does not go', () => {
     ]);
   });
 
+  it('counts half of a car among what goes, by when it goes', () => {
+    const bands = [band('garage', 'hand', cell(0, 'go'))];
+    const half = (hour: number) => ({
+      placeId: 'bay',
+      methodId: 'hand',
+      startMs: T + hour * MS_PER_HOUR,
+      wayId: 'upper-only' as const,
+      verdict: 'go-if' as const,
+      limiting: finding(1),
+    });
+    const ways = (hour: number) => nearestWays(bands, wanted, [half(hour)]).map(({ wayId }) => wayId);
+    expect(ways(1)).toEqual(['upper-only', 'whole']);
+    expect(ways(9)).toEqual(['whole', 'upper-only']);
+  });
+
   it('is the first start of each place and method, never one that is over', () => {
     const bay = band('bay', 'hand', cell(-3, 'go'), cell(5, 'go'), cell(6, 'go'));
     expect(named([bay])).toEqual([['bay hand', 5, 'go']]);

@@ -48,10 +48,15 @@ function bother(way: NearWay, { placeId, methodId, startMs }: Wanted): number {
  * Where a start does not go: which other starts come nearest to it?
  *
  * @param bands of the car, cells in the order of time
+ * @param halves what can be done of the car where all of it cannot
  * @returns at most three, one of each place and method: those that go, the least bother first; where there are fewer, what is nearest to
  * its limit at that hour, with what is missing
  */
-export function nearestWays(bands: readonly Band[], wanted: Wanted): NearWay[] {
+export function nearestWays(
+  bands: readonly Band[],
+  wanted: Wanted,
+  halves: readonly NearWay[] = [],
+): NearWay[] {
   const fromMs = Math.floor(wanted.startMs / MS_PER_HOUR) * MS_PER_HOUR;
   const going = bands
     .flatMap((band): NearWay[] => {
@@ -59,6 +64,7 @@ export function nearestWays(bands: readonly Band[], wanted: Wanted): NearWay[] {
       const [first] = ahead;
       return first ? [wayAt(band, first)] : [];
     })
+    .concat(halves)
     .toSorted((a, b) => bother(a, wanted) - bother(b, wanted));
   const misses = bands
     .flatMap((band): NearWay[] => {
