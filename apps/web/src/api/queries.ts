@@ -19,7 +19,6 @@ import {
   type Treatment,
   type TreatmentRecord,
   type VehicleRecord,
-  type WayId,
   type WashRecord,
   type WeatherAnswer,
   type Clock,
