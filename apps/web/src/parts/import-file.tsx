@@ -1,8 +1,9 @@
 import type { ImportMode, ImportReport } from '@keen/core';
-import { Button, FileInput, Group, Textarea } from '@mantine/core';
+import { Button, FileInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../api/client.js';
 import classes from './import-file.module.css';
+import { ImportReportView } from './import-report.js';
 
 interface ImportFileProps<T> {
   readonly label: string;
@@ -16,7 +17,6 @@ interface ImportFileProps<T> {
 }
 
 const MOST_BYTES = 8_000_000;
-const SHOWN = 6;
 
 /** Reads a file, shows what is good and what is not line by line, and keeps all or the good ones as the user says. */
 export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe }: ImportFileProps<T>) {
@@ -37,7 +37,7 @@ export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe 
       setFailure(
         error instanceof ApiError
           ? `${error.faults[0]?.field ? `${error.faults[0].field}: ` : ''}${error.message}`
-          : 'The program does not answer; nothing was kept.',
+          : 'The server is not responding; nothing was kept.',
       );
     } finally {
       setBusy(false);
@@ -108,57 +108,7 @@ export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe 
         </p>
       )}
       {report && (
-        <div role="status" className={classes.report}>
-          <strong>
-            {report.kept
-              ? `Kept ${report.good.length}${report.faults.length > 0 ? `, left out ${report.faults.length}` : ''}.`
-              : `${report.good.length} good, ${report.faults.length} not.`}
-          </strong>
-          <ul>
-            {report.good.slice(0, SHOWN).map((row) => (
-              <li key={describe(row)}>{describe(row)}</li>
-            ))}
-            {report.good.length > SHOWN && <li>and {report.good.length - SHOWN} more</li>}
-          </ul>
-          {report.notes && report.notes.length > 0 && (
-            <ul>
-              {report.notes.map((note) => (
-                <li key={note}>{note}</li>
-              ))}
-            </ul>
-          )}
-          {report.faults.length > 0 && (
-            <ul className={classes.faults}>
-              {report.faults.slice(0, SHOWN * 2).map(({ line, field, message }) => (
-                <li key={`${line} ${field} ${message}`}>
-                  Line {line}, {field}: {message}
-                </li>
-              ))}
-              {report.faults.length > SHOWN * 2 && <li>and {report.faults.length - SHOWN * 2} more</li>}
-            </ul>
-          )}
-          {report.kept ? (
-            <Button variant="default" size="compact-md" onClick={close}>
-              Done
-            </Button>
-          ) : (
-            <Group gap={8}>
-              {report.faults.length === 0 && report.good.length > 0 && (
-                <Button color="lamp.3" loading={isBusy} onClick={() => keep('all-or-nothing')}>
-                  Keep all
-                </Button>
-              )}
-              {report.faults.length > 0 && report.good.length > 0 && (
-                <Button color="lamp.3" loading={isBusy} onClick={() => keep('good-lines')}>
-                  Keep the {report.good.length} good ones
-                </Button>
-              )}
-              <Button variant="default" onClick={close}>
-                Keep nothing
-              </Button>
-            </Group>
-          )}
-        </div>
+        <ImportReportView report={report} describe={describe} isBusy={isBusy} onKeep={keep} onClose={close} />
       )}
     </div>
   );

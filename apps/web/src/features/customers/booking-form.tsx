@@ -1,5 +1,13 @@
 import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
-import { METHODS, MINOR_PER_UNIT, type SeasonJobId, MS_PER_HOUR } from '@keen/core';
+import {
+  METHODS,
+  MINOR_PER_UNIT,
+  MS_PER_HOUR,
+  type PlaceRecord,
+  type QuoteAnswer,
+  type SeasonJobId,
+  type VehicleRecord,
+} from '@keen/core';
 import { useState } from 'react';
 import { useAddBooking, useQuote } from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
@@ -11,6 +19,38 @@ import { NumberField } from '../../parts/number-field.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf } from '../../words/names.js';
 import type { BookingsProps } from './bookings-props.js';
+
+interface QuoteTextProps {
+  readonly quote: QuoteAnswer;
+  readonly place: PlaceRecord;
+  readonly onAgree: (amount: number) => void;
+}
+
+/** What the price list says of it, and what that leaves. */
+function QuoteText({ quote, place, onAgree }: QuoteTextProps) {
+  const format = useFormat();
+  const { totalMinor, minutes, costMinor, leftMinor } = quote;
+  if (totalMinor === null)
+    return (
+      <p role="status" style={{ margin: 0 }}>
+        Not all of it is on the price list, so there is no quote.
+      </p>
+    );
+  return (
+    <p role="status" style={{ margin: 0 }}>
+      By the price list <strong className="figure">{format.money(totalMinor)}</strong>; at {place.name} it
+      takes {format.minutes(minutes)} and {format.money(costMinor)} (time at its price), which leaves{' '}
+      <strong className="figure">{format.money(leftMinor ?? 0)}</strong>.{' '}
+      <Button size="compact-sm" variant="default" onClick={() => onAgree(totalMinor / MINOR_PER_UNIT)}>
+        Agree on it
+      </Button>
+    </p>
+  );
+}
+
+/** "Black saloon, Nell Harrow" */
+const carName = ({ name, customerId }: VehicleRecord, customers: BookingsProps['customers']): string =>
+  customerId ? `${name}, ${nameOf(customers, customerId)}` : name;
 
 /** A booking: which car, from when, ready by when, how, and for how much. */
 export function BookingForm({
@@ -51,10 +91,6 @@ export function BookingForm({
       { onSuccess: onClose, onError: (error) => setErrors(faultsOf(error, 'note')) },
     );
   };
-  const carName = (id: string, name: string): string => {
-    const customerId = vehicles.find((vehicle) => vehicle.id === id)?.customerId;
-    return customerId ? `${name}, ${nameOf(customers, customerId)}` : name;
-  };
   return (
     <Dialog onClose={onClose} title="Book a wash">
       <form
@@ -67,7 +103,7 @@ export function BookingForm({
         <Stack gap="sm">
           <Select
             label="Car"
-            data={vehicles.map(({ id, name }) => ({ value: id, label: carName(id, name) }))}
+            data={vehicles.map((one) => ({ value: one.id, label: carName(one, customers) }))}
             value={vehicleId}
             onChange={setVehicleId}
             error={errors.vehicleId ?? errors.vehicle}
@@ -118,27 +154,7 @@ export function BookingForm({
             decimals={2}
             error={errors.agreedMinor}
           />
-          {quote && place && (
-            <p role="status" style={{ margin: 0 }}>
-              {quote.totalMinor === null ? (
-                'Not all of it is on the price list, so there is no quote.'
-              ) : (
-                <>
-                  By the price list <strong className="figure">{format.money(quote.totalMinor)}</strong>; at{' '}
-                  {place.name} it takes {format.minutes(quote.minutes)} and {format.money(quote.costMinor)}{' '}
-                  (time at its price), which leaves{' '}
-                  <strong className="figure">{format.money(quote.leftMinor ?? 0)}</strong>.{' '}
-                  <Button
-                    size="compact-sm"
-                    variant="default"
-                    onClick={() => setAgreed((quote.totalMinor ?? 0) / 100)}
-                  >
-                    Agree on it
-                  </Button>
-                </>
-              )}
-            </p>
-          )}
+          {quote && place && <QuoteText quote={quote} place={place} onAgree={setAgreed} />}
           <TextInput
             label="Note"
             value={note}
