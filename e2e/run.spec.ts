@@ -49,7 +49,7 @@ test('a wash before a coating, with another car close: told by the place, minded
   await page.goto(`/run/${id}`);
   await expect(page.getByText('wash before a coating')).toBeVisible();
   const step = (name: string) => page.locator('[data-step]').filter({ hasText: name });
-  await expect(step('Put tar remover on')).toContainText('Another car stands close: sheet over it');
+  await expect(step('Put tar remover on')).toContainText('A car is parked beside it: sheet over it');
   await expect(step('Blow out the gaps')).toContainText('Blow away from the other car');
   await expect(step('See that no panel beads')).toContainText('Bare from here');
   // A drying aid would lie between the paint and its coat.

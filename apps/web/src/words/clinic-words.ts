@@ -121,7 +121,7 @@ export const SIGN_TEXTS: Readonly<Record<SignId, SignText>> = {
   'towel-grey': {
     sign: 'The towel face is grey',
     means: 'it holds grit that scratches',
-    then: 'Turn to a new face; a fouled face never goes back on. Many grey faces: the pre-wash was too weak.',
+    then: 'Turn to a clean side; don’t reuse a dirty one. Many grey faces: the pre-wash was too weak.',
   },
   'towel-smears': {
     sign: 'The towel smears',

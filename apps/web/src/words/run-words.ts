@@ -68,10 +68,10 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'dirtiest-last': 'last, so that what is dirtiest touches nothing else',
   'dwells-while-others-are-done': 'it works while other parts are done',
   'loose-dirt-before-touch': 'loose dirt goes before anything rubs',
-  'salt-sits-under': 'here sits the salt that eats longest',
-  'hand-takes-what-is-left': 'the hand takes what water leaves',
+  'salt-sits-under': 'the salt that eats longest sits here',
+  'hand-takes-what-is-left': 'removes the film the rinse leaves',
   'minerals-leave-with-the-towel': 'minerals leave with the towel, not with the air',
-  'gaps-hold-water': 'gaps hold water for hours, and it freezes there',
+  'gaps-hold-water': 'gaps hold water for hours; in frost it freezes there',
   'last-water-decides-spots': 'what is left of this water is what spots',
   'bare-paint-wants-cover': 'bare paint wants cover before the road',
   'machine-does-it': 'the machine does it',
@@ -90,11 +90,11 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
 
 export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'each-wheel-off': 'Rinse or wipe each wheel off before the next one; a strong cleaner wants the hose.',
-  'data-sheet': 'The product’s data sheet goes before this dwell and mix.',
+  'data-sheet': 'Follow the product’s data sheet first.',
   'mains-near-water': 'Mains power near water: dry hands, a tripping switch, no cable in a puddle.',
   'no-jet-at-sensors':
     'Lance shallow near badges and seals; not straight at sensors, electrics, the charge flap or a wound tyre.',
-  'weight-of-the-mitt': 'Weight of the mitt only; a fouled face never goes back on.',
+  'weight-of-the-mitt': 'Weight of the mitt only; don’t reuse a dirty side.',
   'never-under-a-jack': 'Nobody goes under a car that a jack holds; ramps with chocks.',
   'ice-underfoot': 'Water on this ground freezes: grit it, and mind where others walk.',
   'never-while-charging': 'Never while it charges, never a jet: open, dry with a clean cloth, protect, shut.',
@@ -103,13 +103,13 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'bare-until-coated':
     'Bare from here: dry and indoors until the coat is on, gloves on, doors open for the solvent, no flame.',
   'spray-at-the-cloth':
-    'Another car stands close: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
+    'A car is parked beside it: sheet over it; spray from a hand’s breadth, downwards, or on to the cloth.',
   'blow-away-from-neighbour': 'Blow away from the other car, or towel that side instead.',
-  'one-door-at-a-time': 'Another car stands close: one door at a time, a hand on its edge.',
+  'one-door-at-a-time': 'A car is parked beside it: one door at a time, a hand on its edge.',
   'wet-brakes':
     'Wipe windscreen, mirrors and lamps before you drive; brakes are wet, try them, and belts and doors may freeze.',
-  'gloves-and-goggles':
-    'Gloves and goggles; never acid over alkali or alkali over acid, never acid with chlorine.',
+  'gloves-and-goggles': 'Gloves and goggles.',
+  'never-acid-over-alkali': 'Never acid over alkali or alkali over acid; never acid with chlorine.',
 };
 
 export const PACK_NAMES: Readonly<Record<PackItem, string>> = {

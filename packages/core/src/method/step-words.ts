@@ -31,6 +31,7 @@ export const STEP_CAUTIONS = [
   'never-under-a-jack',
   'ice-underfoot',
   'gloves-and-goggles',
+  'never-acid-over-alkali',
   'each-wheel-off',
   'never-while-charging',
   'engine-cool-and-covered',

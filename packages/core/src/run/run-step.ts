@@ -2,6 +2,7 @@ import { chemicalClashes, isSameBatch, type Mix, notRinsed } from '../kit/index.
 import {
   type Method,
   type PartId,
+  isStrong,
   STEP_KINDS,
   type StepCaution,
   type StepReason,
@@ -117,6 +118,14 @@ function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
   };
 }
 
+/** What a strong acid or alkali asks for besides what its step does; a mild product asks for nothing. */
+const ofStrong = ({ id }: WashStep, inUsePh: number | null): readonly StepCaution[] => {
+  if (inUsePh === null || !isStrong(inUsePh)) return [];
+  const own = STEP_KINDS[id].cautions;
+  const wanted = ['gloves-and-goggles', 'never-acid-over-alkali'] as const;
+  return wanted.filter((caution) => !own.includes(caution));
+};
+
 /**
  * In which order is this wash done, for how long each, and why there?
  *
@@ -173,6 +182,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       reason: wheelsLast ? 'dirtiest-last' : STEP_KINDS[step.id].reason,
       cautions: [
         ...STEP_KINDS[step.id].cautions,
+        ...ofStrong(step, laid[i]?.inUsePh ?? null),
         ...underneath(step, around),
         ...besideNeighbour(step, around),
         ...(wets ? (['ice-underfoot'] as const) : []),

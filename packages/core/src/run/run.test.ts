@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
 import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../kit/index.js';
-import { inUsualWay, METHOD_IDS, shopMethod, type WashStepId } from '../method/index.js';
+import {
+  ACID_PH,
+  ALKALI_PH,
+  inUsualWay,
+  type Method,
+  METHOD_IDS,
+  shopMethod,
+  type WashStepId,
+} from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { SEASON_JOBS, withSeasonWork } from '../season/index.js';
@@ -184,6 +192,34 @@ describe('the steps of a wash', () => {
     expect(reasonOf(last)).toBe('dirtiest-last');
     const first = { ...last, choices: { ...last.choices, wheels: 'first' as const } };
     expect(reasonOf(first)).toBe('no-wet-paint-left-waiting');
+  });
+});
+
+describe('a strong product', () => {
+  const wheelCautions = (inUsePh: number | null): readonly string[] => {
+    const { steps, setUpMinutes } = methodWith('garage-rinseless');
+    const product =
+      inUsePh === null ? undefined : { ...steps.find(({ id }) => id === 'wheels')?.product, inUsePh };
+    const own = steps.map((step) => (step.id === 'wheels' ? { ...step, product } : step)) as Method['steps'];
+    return (
+      runSteps({ steps: own, setUpMinutes }, PLAIN_STEPS).find(({ id }) => id === 'wheels')?.cautions ?? []
+    );
+  };
+
+  it.each([
+    { inUsePh: 1.5, strong: true },
+    { inUsePh: ACID_PH, strong: true },
+    { inUsePh: ACID_PH + 0.1, strong: false },
+    { inUsePh: 7, strong: false },
+    { inUsePh: ALKALI_PH - 0.1, strong: false },
+    { inUsePh: ALKALI_PH, strong: true },
+    { inUsePh: null, strong: false },
+  ])('asks for gloves and no mixing at pH $inUsePh: $strong', ({ inUsePh, strong }) => {
+    const cautions = wheelCautions(inUsePh);
+    expect(cautions.filter((one) => ['gloves-and-goggles', 'never-acid-over-alkali'].includes(one))).toEqual(
+      strong ? ['gloves-and-goggles', 'never-acid-over-alkali'] : [],
+    );
+    expect(cautions).toContain('data-sheet');
   });
 });
 

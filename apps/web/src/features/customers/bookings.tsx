@@ -54,7 +54,7 @@ export function Bookings(props: BookingsProps) {
                 <th>Available from</th>
                 <th>Ready by</th>
                 <th>How</th>
-                <th>Agreed</th>
+                <th>Price</th>
                 <th aria-label="What can be done" />
               </tr>
             </thead>
@@ -74,7 +74,7 @@ export function Bookings(props: BookingsProps) {
                     {booking.methodId === null ? 'any method' : methodName(booking.methodId)}
                     {booking.extras.length > 0 && `, with ${seasonJobsText(booking.extras)}`}
                   </td>
-                  <td className="figure" data-label="Agreed">
+                  <td className="figure" data-label="Price">
                     {booking.agreedMinor === null ? 'not agreed' : format.money(booking.agreedMinor)}
                   </td>
                   <td>
@@ -92,7 +92,7 @@ export function Bookings(props: BookingsProps) {
             </tbody>
           </table>
           <p className="muted">
-            Whether each is kept stands in the <Link to="/plan">plan</Link>.
+            See the <Link to="/plan">plan</Link> for status.
           </p>
         </section>
       )}

@@ -83,7 +83,7 @@ export function Prepare({
         </dd>
         {faces.length > 0 && (
           <>
-            <dt>Faces of towels</dt>
+            <dt>Towel sides</dt>
             <dd>
               {facesText(faces)}, as dirty as it is when they get there{' '}
               <span className="muted">(estimated)</span>

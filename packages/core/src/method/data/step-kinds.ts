@@ -83,7 +83,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     ...PLAIN,
     clearsItself: true,
     reason: 'no-wet-paint-left-waiting',
-    cautions: ['each-wheel-off', 'data-sheet', 'gloves-and-goggles'],
+    cautions: ['each-wheel-off', 'data-sheet'],
   },
   foam: {
     ...SPRAYED,
