@@ -11,8 +11,10 @@ import type { WaterStore } from './water-store.js';
 
 /** Less water than this is none, kg/m². */
 export const TINY_KG = 1e-12;
-/** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight. */
-const STEP_K = 1;
+/** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight; they bend more where it is hot. */
+const STEP_K = 2;
+const HOT_STEP_K = 1;
+const HOT_C = 25;
 const LONGEST_STEP_SECONDS = 120;
 /** Ice only sublimes, slowly. */
 const LONGEST_FROZEN_STEP_SECONDS = 600;
@@ -231,7 +233,7 @@ export class FilmRun {
     const longest =
       (rates.phase === 'frozen' ? LONGEST_FROZEN_STEP_SECONDS : LONGEST_STEP_SECONDS) * this.stepScale;
     const settlesByK = Math.abs(rates.heatWm2 / rates.conductanceWm2K);
-    const stepK = STEP_K * this.stepScale;
+    const stepK = (this.tempC > HOT_C ? HOT_STEP_K : STEP_K) * this.stepScale;
     const byHeat = settlesByK <= stepK ? longest : -tau * Math.log1p(-stepK / settlesByK);
     return Math.min(longest, byHeat, this.stepByWater(rates, longest));
   }
