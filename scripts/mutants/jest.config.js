@@ -2,12 +2,15 @@
 import all from '../../jest.config.js';
 
 const { KEEN_MUTANTS_AREA: area, KEEN_MUTANTS_FOLDER: folder } = process.env;
-const project = all.projects.find(({ displayName }) => displayName === area);
+// Tests of the web with components and without run side by side, all in the made-up browser.
+const name = area === 'web' ? 'components' : area;
+const project = all.projects.find(({ displayName }) => displayName === name);
+const environment = area === 'web' ? 'jsdom' : 'node';
 
 export default {
   ...project,
   rootDir: new URL(`../../${project.rootDir}`, import.meta.url).pathname,
-  testMatch: [`<rootDir>/src/${folder}/**/*.test.ts`],
-  testEnvironment: '@stryker-mutator/jest-runner/jest-env/node',
+  testMatch: [`<rootDir>/src/${folder}/**/*.test.ts`, `<rootDir>/src/${folder}/**/*.test.tsx`],
+  testEnvironment: `@stryker-mutator/jest-runner/jest-env/${environment}`,
   testTimeout: 60_000,
 };

@@ -1,7 +1,15 @@
 import { describe, expect, it } from '@jest/globals';
-import { type FilmInput, filmTrace } from '@keen/core';
+import { type FilmInput, type FilmTrace, filmTrace } from '@keen/core';
 import { filmOf, labPath } from '../../parts/lab-path.js';
-import { drawnMinutes, edgeKind, minuteTicks, PLAIN_FILM, tempScaleOf, wipeMargin } from './lab-view.js';
+import {
+  drawnMinutes,
+  edgeKind,
+  linePath,
+  minuteTicks,
+  PLAIN_FILM,
+  tempScaleOf,
+  wipeMargin,
+} from './lab-view.js';
 
 describe('the lab', () => {
   it('keeps a film in its address', () => {
@@ -59,5 +67,60 @@ describe('the lab', () => {
     { minutes: 3, most: 7, ticks: [0, 0.5, 1, 1.5, 2, 2.5, 3] },
   ])('ticks $minutes min in at most $most steps', ({ minutes, most, ticks }) => {
     expect(minuteTicks(minutes, most)).toEqual(ticks);
+  });
+
+  const lasting = (change: Partial<FilmTrace>): FilmTrace => ({
+    ...cold,
+    firstIceMinutes: null,
+    dryMinutes: null,
+    ...change,
+  });
+
+  it.each([
+    { firstIceMinutes: 5, dryMinutes: 5, is: 'freezes' },
+    { firstIceMinutes: 5.1, dryMinutes: 5, is: 'dries' },
+    { firstIceMinutes: null, dryMinutes: 5, is: 'dries' },
+    { firstIceMinutes: 5, dryMinutes: null, is: 'freezes' },
+    { firstIceMinutes: null, dryMinutes: null, is: 'neither' },
+  ])(
+    'is ended by what comes first: ice at $firstIceMinutes, dry at $dryMinutes: $is',
+    ({ is, ...change }) => {
+      expect(edgeKind(lasting(change))).toBe(is);
+    },
+  );
+
+  it.each([
+    { dryMinutes: 10, horizon: 60, drawn: 10.8 },
+    { dryMinutes: 0.2, horizon: 60, drawn: 1 },
+    { dryMinutes: 59, horizon: 60, drawn: 60 },
+    { dryMinutes: null, horizon: 15, drawn: 15 },
+  ])('draws $drawn min of a film that is dry after $dryMinutes', ({ dryMinutes, horizon, drawn }) => {
+    expect(drawnMinutes(lasting({ dryMinutes }), horizon)).toBeCloseTo(drawn, 9);
+  });
+
+  const point = (minutes: number, tempC: number) =>
+    ({ ...cold.points[0], minutes, tempC }) as FilmTrace['points'][number];
+
+  it.each([
+    { temps: [10, 3], airTempC: 5, low: -5, high: 15 },
+    { temps: [10, -4], airTempC: -3, low: -5, high: 15 },
+    { temps: [9, -4.5], airTempC: -3, low: -10, high: 10 },
+    { temps: [9.5, 2], airTempC: 12, low: -5, high: 15 },
+    { temps: [-2], airTempC: -14, low: -15, high: 5 },
+  ])('scales $temps in air of $airTempC °C from $low to $high', ({ temps, airTempC, low, high }) => {
+    const scale = tempScaleOf(
+      temps.map((tempC, i) => point(i, tempC)),
+      airTempC,
+    );
+    expect([scale.low, scale.high]).toEqual([low, high]);
+    expect([scale.at(low), scale.at((low + high) / 2), scale.at(high)]).toEqual([0, 0.5, 1]);
+  });
+
+  it('draws a line from point to point', () => {
+    const path = linePath([point(0, 4), point(2.04, -1)], ({ tempC }) => tempC, {
+      x: (x) => x * 10,
+      y: (y) => 50 - y,
+    });
+    expect(path).toBe('M0.0 46.0L20.4 51.0');
   });
 });

@@ -1,7 +1,8 @@
 import type { FilmInput } from '@keen/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { FilmWorker, TraceAnswer } from './film.worker.js';
+import type { FilmWorker } from './film.worker.js';
+import type { TraceAnswer } from './trace-answer.js';
 
 /** The film's life, computed in a worker of its own; while one is on its way only the newest change waits. */
 export function useFilmTrace(film: FilmInput): TraceAnswer | null {
