@@ -7,29 +7,23 @@ import {
   WATER_HEAT_J_PER_KG_K,
 } from './constants.js';
 import type { PanelClimate } from './panel-climate.js';
+import {
+  FREEZING_LOOK_SECONDS,
+  HOT_C,
+  HOT_STEP_K,
+  LEAST_DRYING_STEP_SECONDS,
+  LEAST_PHASE_STEP_SECONDS,
+  LONGEST_FROZEN_STEP_SECONDS,
+  LONGEST_STEP_SECONDS,
+  MOST_FREEZING_LOOKS,
+  STEP_K,
+  STEP_PLAIN_FRACTION,
+  STEP_WATER_FRACTION,
+} from './step-limits.js';
 import type { WaterStore } from './water-store.js';
 
 /** Less water than this is none, kg/m². */
 export const TINY_KG = 1e-12;
-/** Temperature may move this far in one step, so that the curves of vapour pressure and radiation stay straight; they bend more where it is hot. */
-const STEP_K = 2;
-const HOT_STEP_K = 1;
-const HOT_C = 25;
-const LONGEST_STEP_SECONDS = 120;
-/** Ice only sublimes, slowly. */
-const LONGEST_FROZEN_STEP_SECONDS = 600;
-/** A phase change that keeps starting over still moves on by this much. */
-const LEAST_PHASE_STEP_SECONDS = 2;
-/** With dissolved solids the strength follows the water, which may change by this share in one step. */
-const STEP_WATER_FRACTION = 0.05;
-/** Of plain water this share may leave in one step: how much is still there when ice forms decides how cold it gets. */
-const STEP_PLAIN_FRACTION = 0.2;
-/** The last of it is not halved for ever. */
-const LEAST_DRYING_STEP_SECONDS = 4;
-
-/** How closely, and how often at most, the meeting of a brine's temperature and its freezing point is looked for. */
-const FREEZING_LOOK_SECONDS = 0.2;
-const MOST_FREEZING_LOOKS = 12;
 
 type Phase = 'liquid' | 'slush' | 'frozen';
 
