@@ -14,6 +14,7 @@ import {
   IsString,
   ValidateNested,
 } from 'class-validator';
+import { JSONSchema } from 'class-validator-jsonschema';
 import { checkedProducts } from '../settings/shop-lists.js';
 
 /** "foam:bottle,wheels:other" as bottles by step. @throws 400 for a step that there is not */
@@ -39,6 +40,7 @@ export class CellQueryDto {
   @IsOptional()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? bottlesIn(value) : value))
   @IsObject()
+  @JSONSchema({ type: 'string', examples: ['wheels:bottle-id,foam:other-id'] })
   products?: Record<string, string>;
 }
 

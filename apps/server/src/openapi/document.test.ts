@@ -50,6 +50,15 @@ describe('the description of the API', () => {
     expect(faults).toEqual([]);
   });
 
+  it('says of a query what can be sent in one', () => {
+    const { parameters = [] } = document.paths['/api/verdicts/cell']?.get ?? {};
+    const named = parameters.map((one) => ('name' in one ? [one.name, one.schema] : []));
+    expect(Object.fromEntries(named)).toMatchObject({
+      startMs: { type: 'integer' },
+      products: { anyOf: [{ type: 'string' }, { type: 'null' }] },
+    });
+  });
+
   it('describes each sum of the reference desk by what checks it', () => {
     const { requestBody, summary } = document.paths['/api/calc/film']?.post ?? {};
     expect(summary).toBeTruthy();

@@ -37,7 +37,7 @@ export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe 
       setFailure(
         error instanceof ApiError
           ? `${error.faults[0]?.field ? `${error.faults[0].field}: ` : ''}${error.message}`
-          : 'The server is not responding; nothing was kept.',
+          : 'The server is not responding.',
       );
     } finally {
       setBusy(false);

@@ -71,7 +71,7 @@ function makeMornings(
     if (!car || !team.take(i)) continue;
     const label = car.vehicle.id;
     const told = (share: number): void => {
-      // Those that are kept already are told in one go.
+      // What is kept already needs no help.
       if (share < 1) team.call();
       report({ label, share: (team.doneCount + share) / total });
     };

@@ -5,7 +5,7 @@ import type { Band } from './grid.js';
 import type { NearWay } from './nearest-ways.js';
 import type { PlaceSite } from './site-hours.js';
 
-/** What stands against the dirt of the whole car, and need not against that of its upper body. */
+/** Rules that dirt can fail on the whole car and pass on its upper body. */
 const DIRT_RULES: ReadonlySet<RuleId> = new Set(['soil-ceiling', 'scratch']);
 /** So far ahead is looked for a start (judgement): half a wash is for the coming days, not for next week. */
 const AHEAD_HOURS = 72;

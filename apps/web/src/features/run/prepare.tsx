@@ -25,10 +25,12 @@ const SKIN: Readonly<Record<string, string>> = {
 /** What to mix, pack and put on before leaving. */
 export function Prepare({
   wash,
+  isBegun,
   sheet,
   place,
 }: {
   readonly wash: WashRecord;
+  readonly isBegun: boolean;
   readonly sheet: RunSheet;
   readonly place: PlaceRecord | undefined;
 }) {
@@ -107,7 +109,7 @@ export function Prepare({
                 {mix.because && (
                   <span className={`muted ${classes.because}`}> ({PRODUCT_REASONS[mix.because]})</span>
                 )}
-                <ProductChoice step={mix.step} wash={wash} />
+                <ProductChoice step={mix.step} wash={wash} isBegun={isBegun} />
               </li>
             ))}
           </ol>

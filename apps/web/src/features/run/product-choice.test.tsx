@@ -34,7 +34,7 @@ const BOTH = [
 describe('which bottle a step takes', () => {
   it('offers what is for that step, an empty one marked, and keeps the choice for every wash', async () => {
     const sent = serve(BOTH);
-    show(<ProductChoice step="wheels" wash={WASH} />);
+    show(<ProductChoice step="wheels" wash={WASH} isBegun={false} />);
     const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
     expect(field.value).toBe('Picked automatically');
     await userEvent.click(field);
@@ -52,7 +52,7 @@ describe('which bottle a step takes', () => {
 
   it('goes back to what is picked automatically', async () => {
     const sent = serve(BOTH, { wheels: 'acid' });
-    show(<ProductChoice step="wheels" wash={WASH} />);
+    show(<ProductChoice step="wheels" wash={WASH} isBegun={false} />);
     const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
     expect(field.value).toBe('Always acid bottle (empty)');
     await userEvent.click(field);
@@ -63,7 +63,7 @@ describe('which bottle a step takes', () => {
 
   it('is chosen for one wash', async () => {
     const sent = serve(BOTH);
-    show(<ProductChoice step="wheels" wash={WASH} />);
+    show(<ProductChoice step="wheels" wash={WASH} isBegun={false} />);
     await userEvent.click(await screen.findByLabelText(LABEL, { selector: 'input' }));
     await userEvent.click(screen.getByText('mild bottle, this wash only'));
     await waitFor(() => expect(sent).toHaveLength(1));
@@ -75,7 +75,7 @@ describe('which bottle a step takes', () => {
 
   it('shows what was chosen for this wash before what is for all, and gives it up for that', async () => {
     const sent = serve(BOTH, { wheels: 'mild' });
-    show(<ProductChoice step="wheels" wash={DECIDED} />);
+    show(<ProductChoice step="wheels" wash={DECIDED} isBegun={false} />);
     const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
     expect(field.value).toBe('acid bottle (empty), this wash only');
     await userEvent.click(field);
@@ -84,9 +84,22 @@ describe('which bottle a step takes', () => {
     expect(sent[0]).toMatchObject({ body: { products: { wheels: null } } });
   });
 
+  it('is for the washes to come alone once this one is begun', async () => {
+    serve(BOTH);
+    show(<ProductChoice step="wheels" wash={DECIDED} isBegun />);
+    const field = await screen.findByLabelText<HTMLInputElement>(LABEL, { selector: 'input' });
+    expect(field.value).toBe('Picked automatically');
+    await userEvent.click(field);
+    expect(screen.getAllByRole('option', { hidden: true }).map(({ textContent }) => textContent)).toEqual([
+      'Picked automatically',
+      'Always mild bottle',
+      'Always acid bottle (empty)',
+    ]);
+  });
+
   it('is not asked where there is nothing to choose', async () => {
     serve([bottle('mild', 'wheel-cleaner')]);
-    const { client } = show(<ProductChoice step="wheels" wash={WASH} />);
+    const { client } = show(<ProductChoice step="wheels" wash={WASH} isBegun={false} />);
     await waitFor(() => expect(client.isFetching()).toBe(0));
     expect(screen.queryByLabelText(LABEL)).toBeNull();
   });

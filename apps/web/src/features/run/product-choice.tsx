@@ -7,16 +7,17 @@ import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './run.module.css';
 
 const AUTOMATIC = 'automatic';
-/** What is chosen for one wash is told from what is chosen for all by how its value begins. */
+/** How the value of a choice for one wash begins; all others are for every wash. */
 const ONCE = 'once ';
 
-const optionsOf = (bottles: readonly Product[]) => {
+const optionsOf = (bottles: readonly Product[], canBeOnce: boolean) => {
   const named = ({ name, leftMl }: Product): string => `${name}${leftMl > 0 ? '' : ' (empty)'}`;
+  const once = {
+    group: 'This wash only',
+    items: bottles.map((one) => ({ value: `${ONCE}${one.id}`, label: `${named(one)}, this wash only` })),
+  };
   return [
-    {
-      group: 'This wash only',
-      items: bottles.map((one) => ({ value: `${ONCE}${one.id}`, label: `${named(one)}, this wash only` })),
-    },
+    ...(canBeOnce ? [once] : []),
     {
       group: 'Every wash',
       items: [
@@ -30,10 +31,12 @@ const optionsOf = (bottles: readonly Product[]) => {
 interface ProductChoiceProps {
   readonly step: Mix['step'];
   readonly wash: Pick<WashRecord, 'id' | 'predicted'>;
+  /** What it takes is settled: only the washes after it can be changed. */
+  readonly isBegun: boolean;
 }
 
 /** Which bottle a step takes: in this wash alone, or in verdicts, plans and sheets alike. */
-export function ProductChoice({ step, wash }: ProductChoiceProps) {
+export function ProductChoice({ step, wash, isBegun }: ProductChoiceProps) {
   const { data: kit } = useKit();
   const { data: settings } = useSettings();
   const save = useSaveSettings();
@@ -43,7 +46,7 @@ export function ProductChoice({ step, wash }: ProductChoiceProps) {
   const there = (id: string | null | undefined): string | null =>
     bottles.some((bottle) => bottle.id === id) ? (id ?? null) : null;
   const always = there(settings.house.products?.[step]);
-  const once = there(wash.predicted?.products?.[step]);
+  const once = isBegun ? null : there(wash.predicted?.products?.[step]);
   const name = RUN_STEP_NAMES[step];
   const nameOfBottle = (id: string | null): string | undefined =>
     bottles.find((bottle) => bottle.id === id)?.name;
@@ -78,7 +81,7 @@ export function ProductChoice({ step, wash }: ProductChoiceProps) {
       className={`${classes.choice} no-print`}
       size="xs"
       aria-label={`Product for “${name}”`}
-      data={optionsOf(bottles)}
+      data={optionsOf(bottles, !isBegun)}
       value={once === null ? (always ?? AUTOMATIC) : `${ONCE}${once}`}
       onChange={choose}
       allowDeselect={false}

@@ -120,7 +120,12 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       <div className={classes.grid}>
         <div className={classes.column}>
-          <Prepare wash={wash} sheet={sheet} place={places.find(({ id }) => id === wash.placeId)} />
+          <Prepare
+            wash={wash}
+            isBegun={isBegun || wash.status === 'done'}
+            sheet={sheet}
+            place={places.find(({ id }) => id === wash.placeId)}
+          />
           <EdgeBars sheet={sheet} />
           {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
           <section className={classes.box}>
