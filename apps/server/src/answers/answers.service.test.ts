@@ -146,7 +146,7 @@ describe('the plan', () => {
     await service().moves('black', 'b');
     expect(asked.at(-1)).toMatchObject({
       kind: 'moves',
-      facts: { movable: [], fixed: [{ vehicleId: 'white' }] },
+      facts: { movable: [{ vehicleId: 'black' }], fixed: [{ vehicleId: 'white' }] },
     });
     await service().moves('black', null);
     expect((asked.at(-1) as { facts: { fixed: unknown[] } }).facts.fixed).toHaveLength(2);

@@ -16,6 +16,7 @@ import {
   type PackDraft,
   type PlanAnswer,
   type PlanNotes,
+  type PlannedSlot,
   type PlanOption,
   type Question,
   type SaltAnswer,
@@ -109,8 +110,9 @@ export class AnswersService {
     const { facts, cars, notes, planned } = await this.shop.plan();
     const car = cars.find(({ vehicle }) => vehicle.id === vehicleId);
     if (!car) throw notFound('vehicle', vehicleId);
-    const others = planned.filter(({ id }) => id !== washId).map((wash) => slotOf(wash, facts.nowMs));
-    const beside = { ...notes, fixed: others, movable: [] };
+    const slots = (which: (id: string) => boolean): PlannedSlot[] =>
+      planned.filter(({ id }) => which(id)).map((wash) => slotOf(wash, facts.nowMs));
+    const beside = { ...notes, fixed: slots((id) => id !== washId), movable: slots((id) => id === washId) };
     return this.ask({ ...facts, kind: 'moves', car, facts: beside }, caller);
   }
 

@@ -1,10 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
-import { EMPTY_KIT } from '../kit/index.js';
+import { EMPTY_KIT, shelfOf } from '../kit/index.js';
 import type { DoneWash } from '../log/index.js';
 import { METHOD_IDS } from '../method/index.js';
+import type { PlannedSlot } from '../plan/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { KEEP_NOTHING, type OfCar } from '../shop/index.js';
 import { FACTS, NOTES, NOW_MS, ofCar, THIS_HOUR_MS, washAgo, winter } from '../testing/facts.js';
+import { bottle } from '../testing/shop.js';
 import { conditionAnswer } from './condition.js';
 import { alone, type AnswerProgress, answerTo, helpWith, type Question, WEEK_HOURS } from './index.js';
 import { saltAnswer } from './salt.js';
@@ -131,6 +133,56 @@ describe('a plan', () => {
     expect(
       answerTo<'plan'>({ ...other, kind: 'plan', cars: [FACTS.car], facts: NOTES }, tools).answer,
     ).not.toEqual(plan.answer);
+  });
+});
+
+describe('bottles chosen for one planned wash', () => {
+  const bottles = [
+    bottle({ id: 'plain', role: 'rinseless', inUsePh: 7, priceMinor: 1000 }),
+    bottle({ id: 'dear', role: 'rinseless', inUsePh: 7, priceMinor: 30_000 }),
+  ];
+  const shop = { ...DEAR, shelf: shelfOf({ products: bottles, gear: [] }) };
+  const products = { rinseless: 'dear' };
+  const slot: PlannedSlot = {
+    ...start(27),
+    vehicleId: FACTS.car.vehicle.id,
+    workerId: 'owner',
+    endMs: start(28.5).startMs,
+    extras: [],
+  };
+  const fixedIn = (facts: typeof shop, fixed: PlannedSlot) =>
+    answerTo<'plan'>(
+      { ...facts, kind: 'plan', cars: [FACTS.car], facts: { ...NOTES, fixed: [fixed] } },
+      tools,
+    ).answer.fixed[0]?.window;
+  const everyWash = { ...shop, house: { ...shop.house, products } };
+
+  it('give the plan the price that the same bottles have for every wash', () => {
+    const [alone, plain, house] = [
+      fixedIn(shop, { ...slot, products }),
+      fixedIn(shop, slot),
+      fixedIn(everyWash, slot),
+    ];
+    expect(alone?.value.moneyMinor).toBeLessThan((plain?.value.moneyMinor ?? NaN) - 10);
+    expect(alone?.value.totalMinor).toBeCloseTo(house?.value.totalMinor ?? NaN, 6);
+    expect(alone?.endMs).toBe(house?.endMs);
+  });
+
+  it('go with the wash wherever it is moved by the same method, and nowhere else', () => {
+    const movesOf = (facts: typeof shop, movable: PlannedSlot) =>
+      answerTo<'moves'>({ ...facts, kind: 'moves', facts: { ...NOTES, movable: [movable] } }, tools);
+    const worths = (options: ReturnType<typeof movesOf>) =>
+      options
+        .map(
+          ({ window: { methodId, startMs, value } }) =>
+            `${methodId} ${startMs} ${Math.round(value.totalMinor)}`,
+        )
+        .sort();
+    const alone = worths(movesOf(shop, { ...slot, products }));
+    expect(alone).toEqual(worths(movesOf(everyWash, slot)));
+    expect(alone).not.toEqual(worths(movesOf(shop, slot)));
+    const elsewhere = { ...slot, methodId: 'waterless' };
+    expect(worths(movesOf(shop, { ...elsewhere, products }))).toEqual(worths(movesOf(shop, elsewhere)));
   });
 });
 

@@ -9,6 +9,7 @@ import type {
 import { alone, type Team, type Tools } from './tools.js';
 
 import {
+  type Bottled,
   type PlanAnswer,
   type PlanCar,
   type PlanCase,
@@ -21,9 +22,12 @@ import {
   visitExtras,
   planAnswer,
   planCase,
+  repriced,
   worthOfReliefs,
 } from '../plan/index.js';
+import { type BottlesByStep, withBottles } from '../house-rules/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
+import { wearsProtection } from '../rules/index.js';
 import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
 import { NO_EXTRAS, shopSeasonJobs } from '../season/index.js';
 import { type CarFacts, carStateOf, type OfCar, type ShopFacts } from '../shop/index.js';
@@ -42,17 +46,38 @@ export interface MadePlan {
   readonly answer: PlanAnswer;
 }
 
-/** What only some work of the season would add to a window of a car. */
-function extrasOf(of: OfCar, keep: Tools['keep']): PlanCar['extrasOf'] {
-  const { places, season, house, limits, shelf } = of;
-  const methodOf = methodsInWays({ house, limits, shelf, vehicle: carStateOf(of, keep).vehicle });
+/** What other work of the season, and other bottles, make of a window of a car. */
+function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | 'withProducts'> {
+  const { places, season, house, limits, shelf, prices } = of;
+  const { vehicle } = carStateOf(of, keep);
+  const made = new Map<string, ReturnType<typeof methodsInWays>>();
+  const methodsWith = (products: BottlesByStep | undefined): ReturnType<typeof methodsInWays> => {
+    const key = JSON.stringify(products ?? {});
+    const known =
+      made.get(key) ?? methodsInWays({ house: withBottles(house, products), limits, shelf, vehicle });
+    made.set(key, known);
+    return known;
+  };
   const rows = shopSeasonJobs(season);
-  return (window, jobIds) => {
-    const place = places.find(({ id }) => id === window.placeId);
-    const work = rows.filter(({ id }) => jobIds.includes(id));
-    if (!place || work.length === 0) return NO_EXTRAS;
-    const alone = methodOf(window.methodId, window, { place });
-    return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, { place, work }) });
+  return {
+    extrasOf(window, jobIds) {
+      const place = places.find(({ id }) => id === window.placeId);
+      const work = rows.filter(({ id }) => jobIds.includes(id));
+      if (!place || work.length === 0) return NO_EXTRAS;
+      const methodOf = methodsWith(window.products);
+      const alone = methodOf(window.methodId, window, { place });
+      return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, { place, work }) });
+    },
+    withProducts(window, products) {
+      const place = places.find(({ id }) => id === window.placeId);
+      if (!place) return window;
+      const bottled = (own: BottlesByStep | undefined): Bottled => {
+        const method = methodsWith(own)(window.methodId, window, { place });
+        return { method, wearsProtection: wearsProtection({ vehicle, limits, method }) };
+      };
+      const change = { before: bottled(window.products), after: bottled(products) };
+      return { ...repriced(window, change, { place, prices }), products };
+    },
   };
 }
 
@@ -104,7 +129,7 @@ function planRequest(question: OfCars, tools: Tools): PlanRequest {
       ...morning,
       cadenceDays: morning.due.everyDays,
       availability: car.availability,
-      extrasOf: extrasOf({ ...question, car }, keep),
+      ...changesOf({ ...question, car }, keep),
     };
   });
   return {
@@ -134,10 +159,12 @@ export function planAnswerOf(question: PlanQuestion, tools: Tools): MadePlan {
     problem: made.problem,
     schedule,
     horizonMs: request.horizonMs,
-    mornings: request.cars.map(({ windows: _windows, extrasOf: _extrasOf, ...morning }) => ({
-      windows: [],
-      ...morning,
-    })),
+    mornings: request.cars.map(
+      ({ windows: _windows, extrasOf: _extras, withProducts: _products, ...morning }) => ({
+        windows: [],
+        ...morning,
+      }),
+    ),
     answer: planAnswer(request, made, schedule.chosen),
   };
 }

@@ -1,6 +1,7 @@
 export * from './data/prices.js';
 export * from './wash-cost.js';
 export * from './visit-extras.js';
+export * from './own-bottles.js';
 export * from './wash-value.js';
 export * from './cadence.js';
 export * from './cadence-target.js';

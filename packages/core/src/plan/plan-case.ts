@@ -1,5 +1,6 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { BookedSpan } from '../booking/index.js';
+import type { BottlesByStep } from '../house-rules/index.js';
 import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
 import type { Extras } from '../season/index.js';
@@ -33,6 +34,8 @@ export interface PlannedSlot extends WorkerSlot {
   readonly workerId: string;
   /** Work of the season in the same visit. */
   readonly extras: readonly SeasonJobId[];
+  /** Bottles chosen for this wash alone; absent: the shop's own. */
+  readonly products?: BottlesByStep;
 }
 
 /** A car in the plan: what it needs, how often, and when it can be had. */
@@ -42,6 +45,8 @@ export interface PlanCar extends VehicleMorning {
   readonly availability: readonly (OpenSpan | null)[] | null;
   /** What only this work of the season would add to a window of it. */
   readonly extrasOf: (window: Window, jobIds: readonly SeasonJobId[]) => Extras;
+  /** A window of it with bottles that were chosen for one wash. */
+  readonly withProducts: (window: Window, products: BottlesByStep) => Window;
 }
 
 export interface PlanRequest {
@@ -172,12 +177,12 @@ const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequ
   readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
 
 /** What it takes to price a window again when its work of the season changes. */
-export type WorkCase = Pick<PlanCar, 'extrasOf'> & Pick<PlanRequest, 'prices'>;
+export type WorkCase = Pick<PlanCar, 'extrasOf' | 'withProducts'> & Pick<PlanRequest, 'prices'>;
 
-export const workCase = ({ extrasOf }: PlanCar, { prices }: Pick<PlanRequest, 'prices'>): WorkCase => ({
-  extrasOf,
-  prices,
-});
+export const workCase = (
+  { extrasOf, withProducts }: PlanCar,
+  { prices }: Pick<PlanRequest, 'prices'>,
+): WorkCase => ({ extrasOf, withProducts, prices });
 
 /**
  * The same start with only some of its work of the season.
@@ -217,6 +222,15 @@ export const withoutExtras = (window: Window, shop: WorkCase): Window => withExt
 const sameStart = (window: Window, slot: PlannedSlot): boolean =>
   window.placeId === slot.placeId && window.methodId === slot.methodId && window.startMs === slot.startMs;
 
+/** A start of a planned wash's own method with the bottles that were chosen for that wash; any other as it is. */
+function withOwnProducts(
+  window: Window,
+  { methodId, products }: Pick<PlannedSlot, 'methodId' | 'products'>,
+  shop: WorkCase,
+): Window {
+  return products && methodId === window.methodId ? shop.withProducts(window, products) : window;
+}
+
 /** The window of a planned wash with its own work of the season: its own start, or that of its hour begun when it is planned. */
 export function windowAt(windows: readonly Window[], slot: PlannedSlot, shop: WorkCase): Window | undefined {
   const there = windows.filter(
@@ -227,7 +241,7 @@ export function windowAt(windows: readonly Window[], slot: PlannedSlot, shop: Wo
       startOfHourMs(startMs) === startOfHourMs(slot.startMs),
   );
   const found = there.at(-1);
-  const hour = found && withExtras(found, slot.extras, shop);
+  const hour = found && withExtras(withOwnProducts(found, slot, shop), slot.extras, shop);
   const laterMs = slot.startMs - (hour?.startMs ?? 0);
   return hour && { ...hour, startMs: slot.startMs, endMs: hour.endMs + laterMs };
 }
@@ -345,9 +359,11 @@ function optionsOf(
   const base = { ...worthBase(car, period), agreed };
   const shop = workCase(car, request);
   const planned = request.movable.filter((slot) => slot.vehicleId === vehicleId);
-  const own = request.fixed
+  const stays = request.fixed
     .filter((slot) => slot.vehicleId === vehicleId)
     .map((slot) => stayOf(slot, request.places));
+  // A wash that is moved keeps the bottles that were chosen for it.
+  const own = planned.find(({ startMs }) => startMs >= period.fromMs && startMs < period.toMs);
   const within = [...car.windows, ...plannedWindows(car.windows, planned, shop)].filter(
     (window) =>
       window.isWash &&
@@ -358,7 +374,8 @@ function optionsOf(
       window.endMs <= request.horizonMs &&
       (window.blockedFraction ?? 0) <= request.tolerableFraction,
   );
-  return beforeDeadline(within, period, car.due).flatMap((all) => {
+  return beforeDeadline(within, period, car.due).flatMap((plain) => {
+    const all = own && !plain.products ? withOwnProducts(plain, own, shop) : plain;
     // Agreed work belongs to its booking, what else is due to the first wash of the car; and a wash without it is better than none.
     const full = withExtras(
       all,
@@ -369,7 +386,7 @@ function optionsOf(
       canBeHad(car, window, request) &&
       isInTime(window, period, request) &&
       hasRoom(request, window) &&
-      !own.some((other) => spansMeet(other, stayOf(window, request.places))) &&
+      !stays.some((other) => spansMeet(other, stayOf(window, request.places))) &&
       freeFor(busyOf(window, request.places)).length > 0;
     const window = [full, withExtras(full, agreed, shop), withoutExtras(full, shop)].find(fits);
     if (!window) return [];

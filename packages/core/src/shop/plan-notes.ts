@@ -42,6 +42,7 @@ export const slotOf = (wash: WashRecord, nowMs: number): PlannedSlot => ({
   endMs: freeFrom(wash, nowMs),
   isBegun: wash.startedMs !== null,
   extras: wash.extras,
+  ...(wash.predicted?.products ? { products: wash.predicted.products } : {}),
 });
 
 /** Locked, begun, or begun at a minute that the planner does not use: it stays where it is. */

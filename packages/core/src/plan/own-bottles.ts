@@ -1,0 +1,48 @@
+import type { Method } from '../method/index.js';
+import type { Place } from '../place/index.js';
+import { MS_PER_MINUTE } from '../quantity/index.js';
+import type { Prices } from './data/prices.js';
+import { washCost } from './wash-cost.js';
+import type { Window } from './window.js';
+
+/** One way to do a wash: its steps with their products, and whether these wear what protects the car. */
+export interface Bottled {
+  readonly method: Method;
+  readonly wearsProtection: boolean;
+}
+
+/**
+ * A window with other bottles than the shop's own.
+ *
+ * @param before the wash as the window was priced, without work of the season
+ * @param after the same wash with the chosen bottles
+ * @returns its end and worth with them: product, minutes, cold hands and wear change; salt, lateness and trouble do not
+ */
+export function repriced(
+  window: Window,
+  { before, after }: { readonly before: Bottled; readonly after: Bottled },
+  { place, prices }: { readonly place: Place; readonly prices: Prices },
+): Window {
+  const { value } = window;
+  const moreMinutes = after.method.minutes - before.method.minutes;
+  const moreHandsMinutes = after.method.handsMinutes - before.method.handsMinutes;
+  const wearOf = ({ wearsProtection }: Bottled): number => (wearsProtection ? prices.wearMinor : 0);
+  const more = {
+    moneyMinor: washCost(place, before.method).totalMinor - washCost(place, after.method).totalMinor,
+    timeMinor: (-prices.hourMinor * moreMinutes) / 60,
+    coldMinor: -window.coldMinorPerMinute * moreHandsMinutes,
+    paintMinor: wearOf(before) - wearOf(after),
+  };
+  return {
+    ...window,
+    endMs: window.endMs + moreMinutes * MS_PER_MINUTE,
+    value: {
+      ...value,
+      moneyMinor: value.moneyMinor + more.moneyMinor,
+      timeMinor: value.timeMinor + more.timeMinor,
+      coldMinor: value.coldMinor + more.coldMinor,
+      paintMinor: value.paintMinor + more.paintMinor,
+      totalMinor: value.totalMinor + more.moneyMinor + more.timeMinor + more.coldMinor + more.paintMinor,
+    },
+  };
+}
