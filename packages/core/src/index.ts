@@ -150,7 +150,16 @@ export {
   type Stands,
 } from './protection/index.js';
 // What lies on it.
-export { CLEAN, MOST_SOIL_GRADE, SOIL_KINDS, type SoilKind, type ZoneSoil } from './soil/index.js';
+export {
+  CLEAN,
+  MOST_SOIL_GRADE,
+  QUICK_LOOKS,
+  type QuickLook,
+  quickLook,
+  SOIL_KINDS,
+  type SoilKind,
+  type ZoneSoil,
+} from './soil/index.js';
 // How the shop does things.
 export {
   withBottles,

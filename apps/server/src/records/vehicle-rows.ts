@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import type { AnySQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { type Database, writeAll } from '../db/database.js';
 import { inChunks } from './in-chunks.js';
@@ -46,5 +46,18 @@ export class VehicleRows<R extends { readonly id: string; readonly vehicleId: st
       .set({ removedMs })
       .where(and(eq(table.id, of.id), eq(table.vehicleId, of.vehicleId)));
     return rowsAffected > 0;
+  }
+
+  /** The same for several rows of a vehicle, all or none. Answers which of them there are. */
+  async setAllRemoved(
+    vehicleId: string,
+    ids: readonly string[],
+    removedMs: number | null,
+  ): Promise<string[]> {
+    const { table } = this;
+    const named = and(eq(table.vehicleId, vehicleId), inArray(table.id, [...ids]));
+    const found = await this.db.select({ id: table.id }).from(table).where(named);
+    if (found.length === ids.length) await this.db.update(table).set({ removedMs }).where(named);
+    return found.map(({ id }) => String(id));
   }
 }

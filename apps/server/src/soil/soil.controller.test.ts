@@ -14,6 +14,11 @@ function controller(estimated: readonly object[] = []) {
       kept.push(...rows);
       return Promise.resolve();
     },
+    setAllRemoved: (vehicleId: string, ids: string[], atMs: number | null) => {
+      const known = ids.filter((id) => id !== 'gone');
+      if (known.length === ids.length) removals.push(...ids.map((id) => ({ id, vehicleId, atMs })));
+      return Promise.resolve(known);
+    },
     setRemoved: (of: { id: string; vehicleId: string }, atMs: number | null) => {
       removals.push({ ...of, atMs });
       return Promise.resolve(of.id === 'known');
@@ -74,5 +79,31 @@ describe('a look at the soil', () => {
     const unknown = { ...of, id: 'none' };
     await expect(controller().remove(unknown)).rejects.toMatchObject({ status: 404 });
     await expect(controller().restore(unknown)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('at the whole car grades film and grit of every zone in one instant, each against its own estimate', async () => {
+    const found = await controller([{ zone: 'rear', kind: 'salt-film', grade: 1.5 }]).lookAtWhole('black', {
+      look: 'month',
+    });
+    expect(kept).toEqual(found);
+    expect(new Set(found.map(({ zone, kind }) => `${zone} ${kind}`)).size).toBe(found.length);
+    expect(new Set(found.map(({ atMs }) => atMs))).toEqual(new Set([42]));
+    const rear = found.find(({ zone, kind }) => zone === 'rear' && kind === 'salt-film');
+    expect(rear).toMatchObject({ grade: 5, estimatedThen: 1.5 });
+    expect(found.find(({ zone }) => zone === 'roof')).toMatchObject({ grade: 3, estimatedThen: 0 });
+  });
+
+  it('at the whole car is deleted and restored in one, or not at all', async () => {
+    await controller().removeAll('black', { ids: ['a', 'b'] });
+    await controller().restoreAll('black', { ids: ['a'] });
+    expect(removals).toEqual([
+      { id: 'a', vehicleId: 'black', atMs: 42 },
+      { id: 'b', vehicleId: 'black', atMs: 42 },
+      { id: 'a', vehicleId: 'black', atMs: null },
+    ]);
+    await expect(controller().removeAll('black', { ids: ['a', 'gone'] })).rejects.toMatchObject({
+      status: 404,
+    });
+    expect(removals).toHaveLength(3);
   });
 });

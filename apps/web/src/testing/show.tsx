@@ -1,4 +1,5 @@
 import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
@@ -12,6 +13,7 @@ export function show(
   client.setDefaultOptions({ queries: { retry: false, staleTime: Infinity } });
   const shown = render(
     <MantineProvider env="test">
+      <Notifications />
       <QueryClientProvider client={client}>
         <MemoryRouter>{children}</MemoryRouter>
       </QueryClientProvider>

@@ -28,6 +28,7 @@ import type {
   SeasonId,
   SeasonJobId,
   SiteRule,
+  QuickLook,
   SoilKind,
   SpotsFound,
   Tap,
@@ -188,6 +189,14 @@ export const SOIL_NAMES: Readonly<Record<SoilKind, string>> = {
   bugs: 'Bugs',
   tar: 'Tar',
   scale: 'Scale',
+};
+/** The whole car at a glance. */
+export const QUICK_LOOK_NAMES: Readonly<Record<QuickLook, string>> = {
+  clean: 'Clean',
+  light: 'Light dust',
+  'two-weeks': 'Two weeks of wet roads',
+  month: 'A month',
+  caked: 'Caked',
 };
 /** Grades 0 to 5. */
 export const GRADE_NAMES = ['clean', 'dust', 'light film', 'film with grit', 'heavy', 'caked'] as const;

@@ -1,1 +1,2 @@
 export * from './soil.js';
+export * from './quick-look.js';

@@ -13,6 +13,7 @@ import { CompatibilityCheck } from './compatibility-check.js';
 import { protectionLayer, soilLayer, waterLayer } from './condition-view.js';
 import classes from './condition.module.css';
 import { ProtectionPanel } from './protection-panel.js';
+import { QuickLookBox } from './quick-look.js';
 import { SeasonSection } from './season-section.js';
 import { SoilPanel } from './soil-panel.js';
 
@@ -77,6 +78,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
   return (
     <div className={classes.grid}>
       <div className={classes.column}>
+        {layer === 'soil' && <QuickLookBox vehicle={vehicle} />}
         <section className={classes.box}>
           <div className={classes.switches}>
             <SegmentedControl

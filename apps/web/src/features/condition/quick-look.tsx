@@ -1,0 +1,41 @@
+import { QUICK_LOOKS, type QuickLook, type VehicleRecord } from '@keen/core';
+import { useChangeLooks, useQuickLook } from '../../api/queries.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { QUICK_LOOK_NAMES } from '../../words/names.js';
+import classes from './quick-look.module.css';
+
+interface QuickLookBoxProps {
+  readonly vehicle: Pick<VehicleRecord, 'id' | 'name'>;
+}
+
+/** One tap for the whole car: film and grit of every zone go before the estimate; single zones are put right afterwards. */
+export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
+  const quick = useQuickLook(vehicle.id);
+  const { mutate: change } = useChangeLooks(vehicle.id);
+  const say = (look: QuickLook): void =>
+    quick.mutate(look, {
+      onSuccess: (looks) =>
+        noticeWithUndo(`${vehicle.name}: ${QUICK_LOOK_NAMES[look].toLowerCase()}.`, () =>
+          change(
+            { ids: looks.map(({ id }) => id), isDeleted: true },
+            { onError: (error) => noticeOfFailure(error) },
+          ),
+        ),
+      onError: noticeOfFailure,
+    });
+  return (
+    <section className={classes.box} aria-label="The whole car at a glance">
+      <h2>How dirty is it, by eye?</h2>
+      <div className={classes.choices} role="group" aria-label="The whole car looks">
+        {QUICK_LOOKS.map((look) => (
+          <button key={look} type="button" onClick={() => say(look)} disabled={quick.isPending}>
+            {QUICK_LOOK_NAMES[look]}
+          </button>
+        ))}
+      </div>
+      <p className="muted">
+        Grades film and grit of every zone, and goes before the estimate. Tap a zone below to put it right.
+      </p>
+    </section>
+  );
+}
