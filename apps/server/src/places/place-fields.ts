@@ -2,9 +2,16 @@ import { hasLength, type PlaceClimate, type PlaceRecord, type Shelter } from '@k
 import { badField } from '../errors/api-error.js';
 import type { ClimateDto, CreatePlaceDto, ShelterDto, UpdatePlaceDto } from './place.dto.js';
 
-function climateOf({ kind, setpointC, relHumidityFraction = null }: ClimateDto): PlaceClimate {
+function climateOf(dto: ClimateDto): PlaceClimate {
+  const { kind, setpointC, relHumidityFraction = null, usualC = null, readC = null, readAtMs = null } = dto;
   if (kind === 'heated') return { kind, setpointC: setpointC ?? 15, relHumidityFraction };
-  return kind === 'unheated' ? { kind, relHumidityFraction } : { kind };
+  if (kind !== 'unheated') return { kind };
+  return {
+    kind,
+    relHumidityFraction,
+    ...(usualC === null ? {} : { usualC }),
+    ...(readC === null ? {} : { readC, readAtMs }),
+  };
 }
 
 function shelterOf({ kind, horizon, openings }: ShelterDto): Shelter {

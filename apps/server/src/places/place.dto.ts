@@ -45,6 +45,14 @@ export class ClimateDto {
   setpointC?: number;
   /** Read indoors; the model's own where it is not known. */
   @IsOptional() @IsNumber() @Min(0.05) @Max(1) relHumidityFraction?: number | null;
+  /** What an unheated place usually has, °C; it follows the air outside where that is not known. */
+  @IsOptional() @IsNumber() @Min(-40) @Max(50) usualC?: number | null;
+  /** What a thermometer there showed, °C, and when. */
+  @IsOptional() @IsNumber() @Min(-40) @Max(50) readC?: number | null;
+  @ValidateIf(({ readC }: ClimateDto) => readC !== null && readC !== undefined)
+  @IsInt()
+  @Min(0)
+  readAtMs?: number | null;
 }
 
 /** A coin or card meter. */

@@ -43,8 +43,9 @@ export const METHOD_NAMES: Readonly<Record<MethodId, string>> = {
   'bay-contact': 'self-serve, by hand',
   'bay-rinse-rinseless': 'bay rinse, rinseless finish',
   'garage-rinseless': 'rinseless indoors',
-  'garage-hose': 'hose in the garage',
+  'garage-hose': 'hose indoors',
   'drive-hose': 'hose on the drive',
+  'rinseless-outdoors': 'rinseless outdoors, panel by panel',
   waterless: 'waterless spray',
   'salt-flush': 'salt flush, rinse only',
   'strip-reseal': 'strip and re-seal',
@@ -146,7 +147,15 @@ export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
   'self-serve-bay': 'Self-serve bay',
   'automatic-bay': 'Automatic bay',
   drive: 'Drive',
+  'car-park': 'Car park or kerb',
 };
+/** What is known of the air indoors. */
+export const INDOOR_AIR_NAMES = {
+  model: 'Not heated: follows the weather',
+  usual: 'Usually about so warm',
+  read: 'Read on a thermometer just now',
+  kept: 'Heated, kept at',
+} as const;
 export const TAP_NAMES: Readonly<Record<Tap, string>> = {
   none: 'None',
   'frost-shut': 'Shut while nights freeze',

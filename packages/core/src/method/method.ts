@@ -12,6 +12,7 @@ export const METHOD_IDS = [
   'garage-rinseless',
   'garage-hose',
   'drive-hose',
+  'rinseless-outdoors',
   'waterless',
   'salt-flush',
   'strip-reseal',

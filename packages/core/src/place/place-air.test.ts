@@ -41,6 +41,33 @@ describe('the air of an unheated garage', () => {
   });
 });
 
+describe('an unheated place that somebody knows', () => {
+  const cold = Array.from({ length: 80 }, (_, i) => hour(i, -6));
+  const air = (climate: object) => airOf(cold, { climate: { kind: 'unheated', ...climate } });
+
+  it('is as warm as it usually is, whatever the weather', () => {
+    expect(new Set(air({ usualC: 4 }))).toEqual(new Set([4]));
+    expect(new Set(air({ usualC: null }))).toEqual(new Set([-3]));
+  });
+
+  it('is as it was read in that hour, and on its way back to the model behind it', () => {
+    const read = air({ readC: 3, readAtMs: 30.5 * MS_PER_HOUR });
+    expect(read[28]).toBeCloseTo(-3, 9);
+    expect(read[30]).toBeCloseTo(3, 9);
+    expect(read[30 + 24]).toBeCloseTo(-3 + 6 * Math.exp(-23.5 / 24), 9);
+    expect(read[79]).toBeLessThan(-2);
+    const steps = read.slice(30).map((tempC, i, all) => (all[i + 1] ?? -Infinity) <= (tempC ?? NaN));
+    expect(steps.every(Boolean)).toBe(true);
+  });
+
+  it('is read against what it usually is, and an older reading against the first hour that is known', () => {
+    expect(air({ usualC: 2, readC: 5, readAtMs: 40 * MS_PER_HOUR })[40]).toBeCloseTo(5, 9);
+    expect(air({ readC: 3, readAtMs: -12 * MS_PER_HOUR })[0]).toBeCloseTo(-3 + 6 * Math.exp(-0.5), 9);
+    expect(air({ readC: 3, readAtMs: null })[0]).toBeCloseTo(-3, 9);
+    expect(air({ readC: 3, readAtMs: 200 * MS_PER_HOUR })[79]).toBeCloseTo(-3, 9);
+  });
+});
+
 describe('the air at a panel', () => {
   const windy = [hour(0, -5, { windMetresPerSecond: 8 })];
   const speedAt = (climate: Parameters<typeof placeAir>[0]['climate']): number | undefined =>

@@ -1,4 +1,5 @@
 import { saturationOverWaterPa, skyTempC } from '../air/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import type { Place, PlaceClimate } from './place.js';
 
@@ -50,9 +51,39 @@ function lagged(hours: readonly (WeatherHour | null)[]): (Lagged | null)[] {
   });
 }
 
-function indoorAir(climate: PlaceClimate & { kind: 'unheated' | 'heated' }, past: Lagged): PlaceAir {
+type Indoors = PlaceClimate & { kind: 'unheated' | 'heated' };
+type Unheated = PlaceClimate & { kind: 'unheated' };
+
+/** What an unheated place has in the mean of a day, °C: what somebody knows of it, else the model's own. */
+const unheatedC = ({ usualC }: Unheated, past: Lagged): number => usualC ?? past.airTempC + UNHEATED_WARMER_K;
+
+/**
+ * How much warmer than its mean the place is, hour by hour, K, since somebody read a thermometer there.
+ *
+ * A reading goes before the model, and what it differs by dies away with the same lag by which the walls follow the weather.
+ */
+function readOffsets(
+  climate: Indoors,
+  hours: readonly (WeatherHour | null)[],
+  past: readonly (Lagged | null)[],
+): (at: WeatherHour) => number {
+  if (climate.kind === 'heated') return () => 0;
+  const { readC, readAtMs } = climate;
+  if (readC === null || readC === undefined || readAtMs === null || readAtMs === undefined) return () => 0;
+  // A reading from before the hours that are known is held against the first of them.
+  const i = hours.findIndex((hour) => hour !== null && hour.atMs + MS_PER_HOUR > readAtMs);
+  const then = past[i];
+  if (!then) return () => 0;
+  const byK = readC - unheatedC(climate, then);
+  return ({ atMs }) => {
+    const hoursLater = (atMs - readAtMs) / MS_PER_HOUR;
+    return hoursLater < -1 ? 0 : byK * Math.exp(-Math.max(0, hoursLater) / LAG_HOURS);
+  };
+}
+
+function indoorAir(climate: Indoors, past: Lagged, offsetK: number): PlaceAir {
   const heated = climate.kind === 'heated';
-  const airTempC = heated ? climate.setpointC : past.airTempC + UNHEATED_WARMER_K;
+  const airTempC = heated ? climate.setpointC : unheatedC(climate, past) + offsetK;
   const vapour = past.vapourPa + (heated ? HEATED_DAMPER_PA : UNHEATED_DAMPER_PA);
   const cap = heated ? HEATED_HUMIDITY_CAP : UNHEATED_HUMIDITY_CAP;
   return {
@@ -92,9 +123,10 @@ export function placeAir(
       return hours.map((hour) => hour && outdoorAir(hour, BAY_WIND_FRACTION));
     default: {
       const past = lagged(hours);
+      const offsetAt = readOffsets(climate, hours, past);
       return hours.map((hour, i) => {
         const behind = past[i];
-        return hour && behind ? indoorAir(climate, behind) : null;
+        return hour && behind ? indoorAir(climate, behind, offsetAt(hour)) : null;
       });
     }
   }

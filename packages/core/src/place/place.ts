@@ -1,14 +1,30 @@
 import type { Tariff } from '../meter/index.js';
 import type { EarthPoint, Shelter } from '../sun/index.js';
 
-export const PLACE_KINDS = ['garage', 'heated-unit', 'self-serve-bay', 'automatic-bay', 'drive'] as const;
+export const PLACE_KINDS = [
+  'garage',
+  'heated-unit',
+  'self-serve-bay',
+  'automatic-bay',
+  'drive',
+  'car-park',
+] as const;
+/** A drive is one's own ground, with a tap where it has one; a car park or kerb has neither tap nor power. */
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
 /** How the air at the car follows the air outside; indoors a humidity that was read there goes before the model. */
 export type PlaceClimate =
   | { readonly kind: 'outdoors' }
   | { readonly kind: 'open-bay' }
-  | { readonly kind: 'unheated'; readonly relHumidityFraction?: number | null }
+  | {
+      readonly kind: 'unheated';
+      readonly relHumidityFraction?: number | null;
+      /** It is known to stay at about so many °C; absent or null: it follows the air outside. */
+      readonly usualC?: number | null;
+      /** A thermometer there showed so many °C at that instant; the model takes over again within a day or two. */
+      readonly readC?: number | null;
+      readonly readAtMs?: number | null;
+    }
   | { readonly kind: 'heated'; readonly setpointC: number; readonly relHumidityFraction?: number | null };
 
 export const TAPS = ['none', 'frost-shut', 'always'] as const;

@@ -93,6 +93,7 @@ describe('a wash that is begun in one place and ended in another', () => {
       'garage-rinseless': [],
       'garage-hose': ['dry-elsewhere', 'dry-elsewhere-thaw'],
       'drive-hose': ['dry-elsewhere', 'dry-elsewhere-thaw'],
+      'rinseless-outdoors': [],
       waterless: [],
       'salt-flush': [],
       'strip-reseal': [],

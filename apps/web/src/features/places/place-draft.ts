@@ -40,6 +40,10 @@ export interface QueueRow {
   readonly minutes: number;
 }
 
+export const INDOOR_AIRS = ['model', 'usual', 'read', 'kept'] as const;
+/** What is known of the air indoors: nothing, what it usually is, what a thermometer showed, what a heater holds. */
+export type IndoorAir = (typeof INDOOR_AIRS)[number];
+
 /** What is typed into the form of a place. */
 export interface PlaceDraft {
   readonly name: string;
@@ -48,7 +52,12 @@ export interface PlaceDraft {
   readonly latitudeDeg: number | null;
   readonly longitudeDeg: number | null;
   readonly timeZone: string;
+  readonly indoorAir: IndoorAir;
   readonly setpointC: number | null;
+  readonly usualC: number | null;
+  readonly readC: number | null;
+  /** When it was read. */
+  readonly readAtMs: number | null;
   readonly horizon: readonly HorizonPoint[];
   readonly openings: readonly Opening[];
   readonly carHeadingDeg: number | null;
@@ -79,6 +88,7 @@ export const KIND_FACTS = {
   'self-serve-bay': { climate: 'open-bay', shelter: 'roofed', methodId: 'bay-touch-free' },
   'automatic-bay': { climate: 'outdoors', shelter: 'open', methodId: 'touchless-automatic' },
   drive: { climate: 'outdoors', shelter: 'open', methodId: 'drive-hose' },
+  'car-park': { climate: 'outdoors', shelter: 'open', methodId: 'rinseless-outdoors' },
 } as const satisfies Readonly<Record<PlaceKind, { climate: string; shelter: string; methodId: string }>>;
 
 /** Ways to wash that a kind of place can offer. */
@@ -111,7 +121,11 @@ export const newPlace = (
   latitudeDeg: at?.latitudeDeg ?? null,
   longitudeDeg: at?.longitudeDeg ?? null,
   timeZone,
+  indoorAir: 'model',
   setpointC: 15,
+  usualC: null,
+  readC: null,
+  readAtMs: null,
   horizon: [],
   openings: [{ fromDeg: 90, toDeg: 150, topElevationDeg: 35 }],
   carHeadingDeg: 0,
@@ -163,11 +177,34 @@ const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
   return fraction === null ? null : Math.round(fraction * 100);
 };
 
+const indoorAirOf = (climate: PlaceRecord['climate']): IndoorAir => {
+  if (climate.kind === 'heated') return 'kept';
+  if (climate.kind !== 'unheated') return 'model';
+  if (typeof climate.readC === 'number') return 'read';
+  return typeof climate.usualC === 'number' ? 'usual' : 'model';
+};
+
+/** What a kind of place is taken for before anybody says more. */
+const indoorAirAt = (kind: PlaceKind): IndoorAir =>
+  KIND_FACTS[kind].climate === 'heated' ? 'kept' : 'model';
+
+/** A place becomes another kind: its usual way to wash, its air, and no tap where there is none. */
+export const ofKind = (kind: PlaceKind): Partial<PlaceDraft> => ({
+  kind,
+  offers: [{ methodId: KIND_FACTS[kind].methodId, priceMinor: 0 }],
+  indoorAir: indoorAirAt(kind),
+  ...(kind === 'car-park' ? { tap: 'none', hasDrain: false } : {}),
+});
+
 export function draftOf(place: PlaceRecord): PlaceDraft {
   const { climate, shelter, methods, queue, finishAt, id: _id, ...fields } = place;
   return {
     ...fields,
+    indoorAir: indoorAirOf(climate),
     setpointC: climate.kind === 'heated' ? climate.setpointC : 15,
+    usualC: climate.kind === 'unheated' ? (climate.usualC ?? null) : null,
+    readC: climate.kind === 'unheated' ? (climate.readC ?? null) : null,
+    readAtMs: climate.kind === 'unheated' ? (climate.readAtMs ?? null) : null,
     horizon: shelter.kind === 'open' ? shelter.horizon : [],
     openings: shelter.kind === 'roofed' ? shelter.openings : [],
     relHumidityPercent: humidityPercent(climate),

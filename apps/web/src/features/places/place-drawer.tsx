@@ -1,12 +1,12 @@
 import type { PlaceRecord } from '@keen/core';
-import { Group, Select, Textarea, TextInput } from '@mantine/core';
+import { Select, Textarea, TextInput } from '@mantine/core';
 import { useSavePlace } from '../../api/queries.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
-import { NumberField } from '../../parts/number-field.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { optionsOf, PLACE_KIND_NAMES } from '../../words/names.js';
+import { AirFields } from './air-fields.js';
 import { FinishFields } from './finish-fields.js';
-import { draftOf, KIND_FACTS, newPlace } from './place-draft.js';
+import { draftOf, KIND_FACTS, newPlace, ofKind } from './place-draft.js';
 import { placeErrors } from './place-errors.js';
 import { placeFrom } from './place-form.js';
 import { OfferFields, TariffFields } from './offer-fields.js';
@@ -58,28 +58,14 @@ export function PlaceDrawer({ place, places, timeZone, currency, onClose }: Plac
         data-autofocus
         required
       />
-      <Group grow align="start">
-        <Select
-          label="Kind"
-          data={optionsOf(PLACE_KIND_NAMES)}
-          value={draft.kind}
-          onChange={(kind) =>
-            kind && set({ kind, offers: [{ methodId: KIND_FACTS[kind].methodId, priceMinor: 0 }] })
-          }
-          allowDeselect={false}
-        />
-        {facts.shelter === 'indoors' && (
-          <NumberField
-            label="Humidity read there"
-            unit="%"
-            hint="Empty: the model's own"
-            value={draft.relHumidityPercent}
-            onChange={(relHumidityPercent) => set({ relHumidityPercent })}
-            decimals={0}
-            error={errors.relHumidityPercent}
-          />
-        )}
-      </Group>
+      <Select
+        label="Kind"
+        data={optionsOf(PLACE_KIND_NAMES)}
+        value={draft.kind}
+        onChange={(kind) => kind && set(ofKind(kind))}
+        allowDeselect={false}
+      />
+      <AirFields draft={draft} set={set} errors={errors} />
       <OfferFields
         kind={draft.kind}
         offers={draft.offers}

@@ -52,6 +52,23 @@ function tariffErrors(tariff: TariffDraft): Record<string, string> {
   return errors;
 }
 
+/** What is said of the air indoors has to be in reach of a thermometer; what is not asked for is not looked at. */
+function airErrors({ kind, indoorAir, setpointC, usualC, readC }: PlaceDraft): Record<string, string> {
+  if (KIND_FACTS[kind].shelter !== 'indoors') return {};
+  const within = (value: number | null): boolean => isBetween(value, -40, 50);
+  const reach = 'From −40 to 50 °C.';
+  switch (indoorAir) {
+    case 'kept':
+      return isBetween(setpointC, -10, 35) ? {} : { setpointC: 'From −10 to 35 °C.' };
+    case 'usual':
+      return within(usualC) ? {} : { usualC: reach };
+    case 'read':
+      return within(readC) ? {} : { readC: reach };
+    case 'model':
+      return {};
+  }
+}
+
 /** The form's faults by field. */
 export function placeErrors(draft: PlaceDraft): PlaceErrors {
   const errors: Record<string, string> = {};
@@ -61,12 +78,7 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
     if (value === null || value < low || value > high)
       errors[field] = `From ${low} to ${high} ${unit}`.trim() + '.';
   }
-  if (
-    KIND_FACTS[draft.kind].climate === 'heated' &&
-    (draft.setpointC === null || draft.setpointC < -10 || draft.setpointC > 35)
-  ) {
-    errors.setpointC = 'From −10 to 35 °C.';
-  }
+  Object.assign(errors, airErrors(draft));
   if (draft.finishPlaceId !== null && !isBetween(draft.finishMinutes, 0, MOST_DRIVE_MINUTES))
     errors.finishMinutes = `From 0 to ${MOST_DRIVE_MINUTES} minutes.`;
   if (draft.finishPlaceId !== null && !isBetween(draft.finishMinor, 0, MOST_MINOR))

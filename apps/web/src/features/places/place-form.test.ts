@@ -6,6 +6,7 @@ import {
   draftOf as placeDraft,
   methodsAt,
   newPlace,
+  ofKind,
   type PlaceDraft,
   queueHours,
   queueRows,
@@ -63,8 +64,12 @@ describe('the form of a place', () => {
     { change: {}, fields: [] },
     { change: { name: '' }, fields: ['name'] },
     { change: { latitudeDeg: null }, fields: ['latitudeDeg'] },
-    { change: { kind: 'heated-unit' as const, setpointC: 99 }, fields: ['setpointC'] },
-    { change: { kind: 'garage' as const, setpointC: 99 }, fields: [] },
+    { change: { indoorAir: 'kept' as const, setpointC: 99 }, fields: ['setpointC'] },
+    { change: { indoorAir: 'model' as const, setpointC: 99, readC: 99 }, fields: [] },
+    { change: { indoorAir: 'usual' as const, usualC: null }, fields: ['usualC'] },
+    { change: { indoorAir: 'usual' as const, usualC: -40 }, fields: [] },
+    { change: { indoorAir: 'read' as const, readC: 50.1 }, fields: ['readC'] },
+    { change: { kind: 'drive' as const, indoorAir: 'read' as const }, fields: [] },
     {
       change: { openHours: [{ openMinute: 600, closeMinute: 600 }, ...good.openHours.slice(1)] },
       fields: ['openHours.0'],
@@ -92,6 +97,33 @@ describe('the form of a place', () => {
       expect(Object.keys(placeErrors({ ...good, ...change }))).toEqual(fields);
     },
   );
+
+  it.each([
+    { climate: { kind: 'unheated', relHumidityFraction: null } },
+    { climate: { kind: 'unheated', relHumidityFraction: 0.8, usualC: 4 } },
+    { climate: { kind: 'unheated', relHumidityFraction: null, readC: 2.5, readAtMs: 1e12 } },
+    { climate: { kind: 'unheated', relHumidityFraction: null, usualC: 4, readC: 2.5, readAtMs: 1e12 } },
+    { climate: { kind: 'heated', setpointC: 12, relHumidityFraction: null } },
+  ] as const)('keeps the air of a garage: $climate', ({ climate }) => {
+    const garage: PlaceRecord = { ...bay, kind: 'garage', shelter: { kind: 'indoors' }, climate };
+    expect(placeFrom(placeDraft(garage)).climate).toEqual(climate);
+  });
+
+  it('forgets what is known of the air where that is no longer how it is known', () => {
+    const climate = { kind: 'unheated', relHumidityFraction: null, readC: 2, readAtMs: 1 } as const;
+    const read = placeDraft({ ...bay, kind: 'garage', shelter: { kind: 'indoors' }, climate });
+    const to = (change: Partial<PlaceDraft>) => placeFrom({ ...read, ...change }).climate;
+    expect(to({ indoorAir: 'model' })).toEqual({ kind: 'unheated', relHumidityFraction: null });
+    expect(to({ indoorAir: 'usual', usualC: 5 })).toMatchObject({ usualC: 5 });
+    expect(to(ofKind('drive'))).toEqual({ kind: 'outdoors' });
+    expect(to({ ...ofKind('heated-unit'), setpointC: 16 })).toMatchObject({ kind: 'heated', setpointC: 16 });
+  });
+
+  it('has no tap where it is a car park, and washes with carried water there', () => {
+    expect(ofKind('car-park')).toMatchObject({ tap: 'none', offers: [{ methodId: 'rinseless-outdoors' }] });
+    expect(methodsAt('car-park')).toEqual(['rinseless-outdoors', 'waterless']);
+    expect(methodsAt('heated-unit')).toContain('garage-hose');
+  });
 
   it('offers what its kind can do', () => {
     expect(methodsAt('automatic-bay')).toEqual(['touchless-automatic']);

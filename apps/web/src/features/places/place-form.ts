@@ -13,11 +13,31 @@ const waterFrom = (water: WaterDraft): PlaceRecord['washWater'] => ({
   tempC: water.tempC ?? 0,
 });
 
+/** The air as it is kept: only what the chosen way to know it says. */
+function climateFrom(draft: PlaceDraft): PlaceRecord['climate'] {
+  const { indoorAir, setpointC, usualC, readC, readAtMs, relHumidityPercent } = draft;
+  const facts = KIND_FACTS[draft.kind];
+  if (facts.shelter !== 'indoors') return { kind: facts.climate };
+  const relHumidityFraction = relHumidityPercent === null ? null : relHumidityPercent / 100;
+  if (indoorAir === 'kept') return { kind: 'heated', setpointC: setpointC ?? 15, relHumidityFraction };
+  // What is not known is not kept, so that a place saved unchanged stays as it was.
+  return {
+    kind: 'unheated',
+    relHumidityFraction,
+    ...(indoorAir === 'model' || usualC === null ? {} : { usualC }),
+    ...(indoorAir === 'read' ? { readC, readAtMs } : {}),
+  };
+}
+
 /** The form as the server takes it. Only for a form without faults. */
 export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
   const {
-    setpointC,
-    relHumidityPercent,
+    indoorAir: _air,
+    setpointC: _setpoint,
+    usualC: _usual,
+    readC: _read,
+    readAtMs: _readAt,
+    relHumidityPercent: _humidity,
     horizon,
     openings,
     offers,
@@ -31,7 +51,6 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     finishMinor,
     ...fields
   } = draft;
-  const relHumidityFraction = relHumidityPercent === null ? null : relHumidityPercent / 100;
   const facts = KIND_FACTS[draft.kind];
   return {
     ...fields,
@@ -41,12 +60,7 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     carHeadingDeg: draft.carHeadingDeg ?? 0,
     travelMinutes: draft.travelMinutes ?? 0,
     carsAtOnce: draft.carsAtOnce ?? 1,
-    climate:
-      facts.climate === 'heated'
-        ? { kind: 'heated', setpointC: setpointC ?? 15, relHumidityFraction }
-        : facts.climate === 'unheated'
-          ? { kind: 'unheated', relHumidityFraction }
-          : { kind: facts.climate },
+    climate: climateFrom(draft),
     shelter:
       facts.shelter === 'indoors'
         ? { kind: 'indoors' }

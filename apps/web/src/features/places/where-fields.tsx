@@ -1,9 +1,6 @@
 import { Checkbox, Group, Select } from '@mantine/core';
-import { tempScale } from '../../format/scales.js';
-import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
 import { optionsOf, TAP_NAMES } from '../../words/names.js';
-import { KIND_FACTS } from './place-draft.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 
 const ZONES = Intl.supportedValuesOf('timeZone');
@@ -44,8 +41,6 @@ function MapFields({ draft, set, errors }: PlaceFieldsProps) {
 /** How a car stands there, how far it is, and what it offers. */
 export function WhereFields(props: PlaceFieldsProps) {
   const { draft, set, errors } = props;
-  const { display } = useFormat();
-  const facts = KIND_FACTS[draft.kind];
   return (
     <>
       <MapFields {...props} />
@@ -74,16 +69,6 @@ export function WhereFields(props: PlaceFieldsProps) {
           decimals={0}
           error={errors.carsAtOnce}
         />
-        {facts.climate === 'heated' && (
-          <NumberField
-            label="Kept at"
-            unit={`°${display.temperature}`}
-            scale={tempScale(display)}
-            value={draft.setpointC}
-            onChange={(setpointC) => set({ setpointC })}
-            error={errors.setpointC}
-          />
-        )}
       </Group>
       <Group>
         <Checkbox
@@ -96,17 +81,19 @@ export function WhereFields(props: PlaceFieldsProps) {
           checked={draft.hasLight}
           onChange={(event) => set({ hasLight: event.currentTarget.checked })}
         />
-        <Select
-          aria-label="Tap"
-          data={optionsOf(TAP_NAMES).map((option) => ({
-            ...option,
-            label: `Tap: ${option.label.toLowerCase()}`,
-          }))}
-          value={draft.tap}
-          onChange={(tap) => tap && set({ tap })}
-          allowDeselect={false}
-          w={260}
-        />
+        {draft.kind !== 'car-park' && (
+          <Select
+            aria-label="Tap"
+            data={optionsOf(TAP_NAMES).map((option) => ({
+              ...option,
+              label: `Tap: ${option.label.toLowerCase()}`,
+            }))}
+            value={draft.tap}
+            onChange={(tap) => tap && set({ tap })}
+            allowDeselect={false}
+            w={260}
+          />
+        )}
       </Group>
     </>
   );

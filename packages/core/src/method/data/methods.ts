@@ -183,7 +183,7 @@ const ROWS: readonly MethodRow[] = [
   },
   {
     id: 'garage-hose',
-    placeKinds: ['garage'],
+    placeKinds: ['garage', 'heated-unit'],
     setUpMinutes: 8,
     handsMinutes: 65,
     steps: [
@@ -232,8 +232,29 @@ const ROWS: readonly MethodRow[] = [
     media: { mitts: 2, foldedTowels: 2, dryingTowels: 2 },
   },
   {
+    // With carried water, panel by panel: misted, wiped and dried before the next one is wetted; nothing lies on the whole car.
+    id: 'rinseless-outdoors',
+    placeKinds: ['drive', 'car-park'],
+    setUpMinutes: 8,
+    handsMinutes: 58,
+    steps: [
+      step('rinseless', 46, { ...touched, litres: 8, groups: BODY, removes: { upper: 0.95, lower: 0.88 } }),
+      step('wheels', 9, { ...touched, litres: 1, removes: { wheels: 0.6 } }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+      step('towel', 4, { groups: BODY }),
+    ],
+    drying: WIPED,
+    usualSection: 'one-panel',
+    filmGramsPerM2: 50,
+    bucketC: 38,
+    needs: [],
+    ceilingGrade: { upper: 3, lower: 3, wheels: 3, arches: 0, under: 0 },
+    leaves: ['arches', 'deep-wheels', 'underbody', 'vents', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 12, dryingTowels: 1 },
+  },
+  {
     id: 'waterless',
-    placeKinds: ['garage', 'heated-unit', 'drive', 'self-serve-bay'],
+    placeKinds: ['garage', 'heated-unit', 'drive', 'car-park', 'self-serve-bay'],
     setUpMinutes: 4,
     handsMinutes: 22,
     steps: [
