@@ -162,7 +162,9 @@ export {
 } from './soil/index.js';
 // How the shop does things.
 export {
-  withBottles,
+  choicesOf,
+  type WashChoices,
+  withChoices,
   DEFAULT_HOUSE,
   HOUSE_NUMBERS,
   HOUSE_RULES,
@@ -374,6 +376,7 @@ export {
   type PackItem,
   type RunSheet,
   type RunStep,
+  type StepFix,
   type StepDwell,
   type StepFault,
   type WetEdge,
@@ -496,6 +499,8 @@ export {
   type ConditionAnswer,
   type MadePlan,
   type PackDraft,
+  type TrialAnswer,
+  type TrialFault,
   type Question,
   type SaltAnswer,
   type StartQuestion,

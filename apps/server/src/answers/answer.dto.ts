@@ -44,6 +44,12 @@ export class CellQueryDto {
   products?: Record<string, string>;
 }
 
+/** A start in an order of steps that somebody tries out; as the shop does it where none is given. */
+export class TrialDto extends CellQueryDto {
+  /** The steps, as in the shop's own way of a method. */
+  @IsOptional() @IsObject() variant?: Record<string, unknown>;
+}
+
 export class BalanceQueryDto {
   @Type(() => Number) @IsInt() atMs: number;
 }

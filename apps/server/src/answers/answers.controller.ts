@@ -17,6 +17,7 @@ import type {
   CellAnswer,
   ConditionView,
   SaltAnswer,
+  TrialAnswer,
   BalanceView,
   WashAnswer,
   WayOption,
@@ -25,7 +26,8 @@ import type {
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
-import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './answer.dto.js';
+import { BalanceQueryDto, CadencePlansDto, CellQueryDto, TrialDto } from './answer.dto.js';
+import { checkedVariant } from '../settings/own-steps.js';
 import { AnswersService } from './answers.service.js';
 import { whenGone } from '../engine/when-gone.js';
 
@@ -53,6 +55,16 @@ export class AnswersController {
   @Get('wash')
   wash(@Query() query: CellQueryDto): Promise<WashAnswer> {
     return this.verdicts.wash(query);
+  }
+
+  /** One start in an order of steps that somebody tries out: how it goes, what it takes, and what is wrong with which step. */
+  @Post('trial')
+  @HttpCode(200)
+  trial(@Body() { variant, ...start }: TrialDto): Promise<TrialAnswer> {
+    return this.verdicts.trial({
+      ...start,
+      ...(variant ? { variant: checkedVariant('variant', variant) } : {}),
+    });
   }
 
   /** The ways in which one start could be done, with what each takes and whether it goes. */

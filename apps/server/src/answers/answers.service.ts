@@ -30,6 +30,7 @@ import {
   type BalanceView,
   type BookingRecord,
   type CellQuery,
+  type TrialAnswer,
   type WashAnswer,
   type DayLight,
   type WindowsView,
@@ -151,6 +152,14 @@ export class AnswersService {
     const worked = asked && (await this.ask({ ...asked.question, kind: 'wash' }));
     if (!worked) throw notForecast();
     return worked;
+  }
+
+  /** How it would go in an order of steps that somebody tries out. @throws 400 outside the forecast */
+  async trial(query: CellQuery & Accepted): Promise<TrialAnswer> {
+    const [asked, kit] = await Promise.all([this.start(query), this.shop.kit()]);
+    const tried = asked && (await this.ask({ ...asked.question, kind: 'trial', kit }));
+    if (!tried) throw notForecast();
+    return tried;
   }
 
   /** In which ways it could be done. @throws 400 outside the forecast */

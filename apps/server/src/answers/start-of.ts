@@ -1,7 +1,7 @@
-import type { Predicted, StartQuestion } from '@keen/core';
+import { choicesOf, type Predicted, type StartQuestion } from '@keen/core';
 
 /** What was accepted of a start when it was planned. */
-export type Accepted = Pick<Predicted, 'wayId' | 'placeC' | 'products'>;
+export type Accepted = Pick<Predicted, 'wayId' | 'placeC' | 'products' | 'variant'>;
 
 /** A start with what was accepted of it; what was not said is not there. */
 export const startOf = ({
@@ -11,6 +11,7 @@ export const startOf = ({
   wayId,
   placeC,
   products,
+  variant,
   extras = [],
 }: StartQuestion & Accepted) => ({
   placeId,
@@ -18,6 +19,6 @@ export const startOf = ({
   startMs,
   ...(wayId ? { wayId } : {}),
   ...(placeC === undefined ? {} : { placeC }),
-  ...(products && Object.keys(products).length > 0 ? { products } : {}),
+  ...choicesOf({ products, variant }),
   ...(extras.length > 0 ? { extras } : {}),
 });

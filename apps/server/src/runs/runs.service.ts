@@ -77,7 +77,7 @@ export class RunsService {
     const nowMs = this.clock.now();
     const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
     const { vehicleId, placeId, methodId, extras } = wash;
-    const { wayId, placeC, products } = wash.predicted ?? {};
+    const { wayId, placeC, products, variant } = wash.predicted ?? {};
     const draft = await this.verdicts.runPack({
       vehicleId,
       placeId,
@@ -86,6 +86,7 @@ export class RunsService {
       wayId,
       placeC,
       products,
+      variant,
       extras,
     });
     if (!draft)

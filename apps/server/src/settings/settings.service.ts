@@ -27,14 +27,8 @@ import { DATABASE } from '../db/database.module.js';
 import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
-import {
-  checkedStock,
-  checkedProducts,
-  checkedVariants,
-  merged,
-  mergedPrices,
-  mergedTemplates,
-} from './shop-lists.js';
+import { checkedStock, checkedProducts, merged, mergedPrices, mergedTemplates } from './shop-lists.js';
+import { checkedVariants } from './own-steps.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {

@@ -1,23 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { EMPTY_PRICE_LIST, MOST_MINOR } from '@keen/core';
-import {
-  checkedProducts,
-  checkedStock,
-  checkedVariants,
-  merged,
-  mergedPrices,
-  mergedTemplates,
-} from './shop-lists.js';
-
-/** The field that is refused; null: nothing is. */
-function refused(work: () => unknown): string | null {
-  try {
-    work();
-    return null;
-  } catch (error) {
-    return (error as { response: { error: { field: string } } }).response.error.field;
-  }
-}
+import { refused } from '../testing/refused-field.js';
+import { checkedProducts, checkedStock, merged, mergedPrices, mergedTemplates } from './shop-lists.js';
 
 describe('what is counted by method', () => {
   it('is whole washes of methods that there are', () => {
@@ -31,62 +15,6 @@ describe('what is counted by method', () => {
 
   it('is refused for a method that is none', () => {
     expect(refused(() => checkedStock({ sandblast: 1 }))).toBe('stock.sandblast');
-  });
-});
-
-describe('the shop’s own way of a method', () => {
-  const variant = (change: object) => ({ 'bay-contact': { steps: [], leftOut: [], ...change } });
-  const step = (change: object) => variant({ steps: [{ key: 'rinse-0', ...change }] });
-
-  it('is kept with what was not said left as it ships', () => {
-    expect(checkedVariants(step({}))).toEqual(
-      variant({ steps: [{ key: 'rinse-0', minutes: null, note: '' }] }),
-    );
-    const all = variant({
-      steps: [
-        { key: '+iron', minutes: 240, note: 'x'.repeat(200) },
-        { key: '+rinse-12', minutes: 0.1, note: '' },
-      ],
-      leftOut: ['shuts-0'],
-    });
-    expect(checkedVariants(all)).toEqual(all);
-  });
-
-  it.each([
-    { change: variant({}), methodId: 'sandblast', field: 'house.variants.sandblast' },
-    { change: { 'bay-contact': [] }, field: 'house.variants.bay-contact' },
-    { change: { 'bay-contact': null }, field: 'house.variants.bay-contact' },
-    { change: variant({ steps: {} }), field: 'house.variants.bay-contact.steps' },
-    { change: variant({ leftOut: 'rinse-0' }), field: 'house.variants.bay-contact.leftOut' },
-    {
-      change: variant({ steps: Array(61).fill({ key: 'rinse-0' }) }),
-      field: 'house.variants.bay-contact.steps',
-    },
-    { change: variant({ steps: ['rinse-0'] }), field: 'house.variants.bay-contact.steps.0' },
-    { change: step({ key: 'Rinse' }), field: 'house.variants.bay-contact.steps.0.key' },
-    { change: step({ key: 7 }), field: 'house.variants.bay-contact.steps.0.key' },
-    { change: step({ key: '++rinse' }), field: 'house.variants.bay-contact.steps.0.key' },
-    { change: step({ minutes: 0 }), field: 'house.variants.bay-contact.steps.0.minutes' },
-    { change: step({ minutes: 240.1 }), field: 'house.variants.bay-contact.steps.0.minutes' },
-    { change: step({ minutes: '4' }), field: 'house.variants.bay-contact.steps.0.minutes' },
-    { change: step({ note: 'x'.repeat(201) }), field: 'house.variants.bay-contact.steps.0.note' },
-    { change: step({ note: 4 }), field: 'house.variants.bay-contact.steps.0.note' },
-    { change: variant({ leftOut: ['shuts-123'] }), field: 'house.variants.bay-contact.leftOut.0' },
-  ])('is refused by $field', ({ change, methodId, field }) => {
-    const given = methodId ? { [methodId]: change['bay-contact'] } : change;
-    expect(refused(() => checkedVariants(given))).toBe(field);
-  });
-
-  it('tells each step once, and leaves out none that it tells', () => {
-    const twice = variant({ steps: [{ key: 'rinse-0' }, { key: 'foam-0' }, { key: 'rinse-0' }] });
-    expect(refused(() => checkedVariants(twice))).toBe('house.variants.bay-contact.steps.2.key');
-    const both = variant({ steps: [{ key: 'rinse-0' }], leftOut: ['rinse-0'] });
-    expect(refused(() => checkedVariants(both))).toBe('house.variants.bay-contact.steps.0.key');
-  });
-
-  it('has sixty steps at most', () => {
-    const steps = Array.from({ length: 60 }, (_, i) => ({ key: `rinse-${i}` }));
-    expect(checkedVariants(variant({ steps }))['bay-contact']?.steps).toHaveLength(60);
   });
 });
 

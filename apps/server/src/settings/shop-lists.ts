@@ -9,16 +9,15 @@ import {
   type PriceList,
   SEASON_JOB_IDS,
   type Settings,
-  type VariantStep,
 } from '@keen/core';
 import { badField } from '../errors/api-error.js';
 
 const MOST_USES = 100_000;
 const MOST_CHARACTERS = 2000;
 
-type Given = Readonly<Record<string, unknown>>;
+export type Given = Readonly<Record<string, unknown>>;
 
-const isGiven = (value: unknown): value is Given =>
+export const isGiven = (value: unknown): value is Given =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 function wholeNumber(field: string, value: unknown, most: number): number {
@@ -26,7 +25,7 @@ function wholeNumber(field: string, value: unknown, most: number): number {
   throw badField(field, `${field} must be a whole number from 0 to ${most}.`);
 }
 
-function known(field: string, id: string, ids: readonly string[]): void {
+export function known(field: string, id: string, ids: readonly string[]): void {
   if (!ids.includes(id)) throw badField(`${field}.${id}`, `${field}.${id} is not a field here.`);
 }
 
@@ -64,62 +63,19 @@ function checkedTemplates(given: Given): Settings['templates'] {
   return Object.fromEntries(texts);
 }
 
-const MOST_STEPS = 60;
-const MOST_STEP_MINUTES = 240;
-const KEY = /^\+?[a-z-]{1,30}(-\d{1,2})?$/;
-
-function stepKey(field: string, value: unknown): string {
-  if (typeof value === 'string' && KEY.test(value)) return value;
-  throw badField(field, `${field} must be the key of a step.`);
-}
-
-function listOf(field: string, value: unknown): readonly unknown[] {
-  if (Array.isArray(value) && value.length <= MOST_STEPS) return value as readonly unknown[];
-  throw badField(field, `${field} must be a list of at most ${MOST_STEPS}.`);
-}
-
-function variantStep(field: string, given: unknown): VariantStep {
-  if (!isGiven(given)) throw badField(field, `${field} must be an object.`);
-  const { minutes = null, note = '' } = given;
-  if (minutes !== null && !(typeof minutes === 'number' && minutes > 0 && minutes <= MOST_STEP_MINUTES))
-    throw badField(`${field}.minutes`, `${field}.minutes must be above 0 and at most ${MOST_STEP_MINUTES}.`);
-  if (typeof note !== 'string' || note.length > 200)
-    throw badField(`${field}.note`, `${field}.note must be text of at most 200 characters.`);
-  return { key: stepKey(`${field}.key`, given.key), minutes, note };
-}
-
-/** The shop's own way of each method; a step is listed once, and is not left out as well. @throws 400 naming the field */
-export function checkedVariants(given: Given): NonNullable<HouseRules['variants']> {
-  return Object.fromEntries(
-    Object.entries(given).map(([methodId, variant]) => {
-      known('house.variants', methodId, METHOD_IDS);
-      const field = `house.variants.${methodId}`;
-      if (!isGiven(variant)) throw badField(field, `${field} must be an object.`);
-      const steps = listOf(`${field}.steps`, variant.steps).map((step, i) =>
-        variantStep(`${field}.steps.${i}`, step),
-      );
-      const leftOut = listOf(`${field}.leftOut`, variant.leftOut).map((key, i) =>
-        stepKey(`${field}.leftOut.${i}`, key),
-      );
-      steps.forEach(({ key }, i) => {
-        if (steps.findIndex((other) => other.key === key) !== i || leftOut.includes(key))
-          throw badField(`${field}.steps.${i}.key`, `${field}.steps.${i}.key: ${key} is listed twice.`);
-      });
-      return [methodId, { steps, leftOut }];
-    }),
-  );
-}
-
 const MOST_ID_LENGTH = 100;
+
+export function bottleId(field: string, value: unknown): string {
+  if (typeof value === 'string' && value !== '' && value.length <= MOST_ID_LENGTH) return value;
+  throw badField(field, `${field} must be the id of a bottle.`);
+}
 
 /** The bottle of each kind of step. One that was deleted since does no harm: the step takes another. @throws 400 naming the field */
 export function checkedProducts(given: Given, field = 'house.products'): BottlesByStep {
   return Object.fromEntries(
     Object.entries(given).map(([stepId, productId]) => {
       known(field, stepId, WASH_STEP_IDS);
-      if (typeof productId !== 'string' || productId === '' || productId.length > MOST_ID_LENGTH)
-        throw badField(`${field}.${stepId}`, `${field}.${stepId} must be the id of a bottle.`);
-      return [stepId, productId];
+      return [stepId, bottleId(`${field}.${stepId}`, productId)];
     }),
   );
 }

@@ -1,12 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import {
-  type BottlesByStep,
   equippedMethod,
   inUsualWay,
   type Method,
   type MethodCase,
   shelfOf,
-  withBottles,
+  type WashChoices,
+  withChoices,
 } from '@keen/core';
 import { KitRepository } from '../records/kit.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -17,7 +17,7 @@ export type MethodFor = (
   vehicle: MethodCase['vehicle'],
   placeC?: number | null,
   work?: MethodCase['work'],
-  own?: BottlesByStep,
+  own?: WashChoices,
 ) => Method;
 
 /** How this shop washes, by its settings and its kit as they are now. */
@@ -32,7 +32,7 @@ export class MethodsReader {
     const [kit, { house, limits }] = await Promise.all([this.kit.all(), this.settings.read()]);
     const shelf = shelfOf(kit);
     return (methodId, vehicle, placeC, work, own) => {
-      const of = { vehicle, house: withBottles(house, own), limits, shelf, placeC, work };
+      const of = { vehicle, house: withChoices(house, methodId, own), limits, shelf, placeC, work };
       return inUsualWay(equippedMethod(methodId, of));
     };
   }

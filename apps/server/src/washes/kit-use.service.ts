@@ -53,7 +53,7 @@ export class KitUseService {
       this.kit.all(),
     ]);
     // In the way that was accepted: its litres and its product are those of the plan.
-    const plain = methodFor(methodId, vehicle, predicted?.placeC, [], predicted?.products);
+    const plain = methodFor(methodId, vehicle, predicted?.placeC, [], predicted ?? undefined);
     const method = inWay(plain, wayOf(plain, predicted?.wayId ?? null));
     const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
     const laid = method.steps

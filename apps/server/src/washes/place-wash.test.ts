@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Worker, PlaceRecord, Predicted, VehicleRecord, WashRecord } from '@keen/core';
 import { movedWash, newWash, place, type Shop, type Wanted } from './place-wash.js';
+import { refused } from '../testing/refused-field.js';
 import { plannedWash } from '../testing/planned-wash.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12);
@@ -183,5 +184,34 @@ describe('where a wash may stand', () => {
     const all = [taken, other({ id: 'more', vehicleId: 'red', placeId: 'elsewhere' })];
     expect(fault(want(wash(), { anyWorker: true }), all)?.[1]).toContain('The owner has another wash then');
     expect(fault(want(wash()), [taken])?.[1]).toContain('Choose another time or other hands');
+  });
+});
+
+describe('what was chosen for one wash alone', () => {
+  const predicted = (change: object): Predicted =>
+    ({ verdict: 'go', limiting: null, forecastIssuedMs: 0, ...change }) as unknown as Predicted;
+  const VARIANT = { steps: [{ key: 'rinse-0', minutes: 4, note: '' }], leftOut: ['shuts-0'] };
+  const before = wash({
+    methodId: 'bay-contact',
+    predicted: predicted({ products: { foam: 'a' }, variant: VARIANT }),
+  });
+  const choicesAfter = (change: object) => movedWash({ id: 'w', ...change }, before, 'move.0.')[0]?.choices;
+
+  it('stays with it wherever it is moved by the same method, and not by another', () => {
+    expect(choicesAfter({ startMs: NOW })).toEqual({ products: { foam: 'a' }, variant: VARIANT });
+    expect(choicesAfter({ methodId: 'bay-touch-free' })).toBeUndefined();
+  });
+
+  it('is changed by what is sent, and given up by null', () => {
+    const other = { steps: [], leftOut: ['foam-0'] };
+    expect(choicesAfter({ variant: other })).toEqual({ products: { foam: 'a' }, variant: other });
+    expect(choicesAfter({ variant: null })).toEqual({ products: { foam: 'a' } });
+    expect(choicesAfter({ variant: null, products: { foam: null } })).toBeUndefined();
+  });
+
+  it('is refused by the name of its step', () => {
+    expect(refused(() => choicesAfter({ variant: { steps: [{ key: 'x y' }], leftOut: [] } }))).toBe(
+      'move.0.variant.steps.0.key',
+    );
   });
 });

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import {
-  type BottlesByStep,
+  choicesOf,
+  type WashChoices,
   busyOf,
   endOf,
   type Worker,
@@ -15,6 +16,7 @@ import {
   type WayId,
 } from '@keen/core';
 import { badField, conflict, notFound } from '../errors/api-error.js';
+import { checkedVariant } from '../settings/own-steps.js';
 import { checkedProducts, merged } from '../settings/shop-lists.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
 
@@ -37,8 +39,8 @@ export interface Wanted {
   readonly anyWorker?: boolean;
   /** The way in which somebody wants it done; absent: the one that goes with the least bother. */
   readonly wayId?: WayId;
-  /** Bottles for this wash alone; absent: as the house has it. */
-  readonly products?: BottlesByStep;
+  /** What is chosen for this wash alone; absent: all is as the house has it. */
+  readonly choices?: WashChoices;
   /** It comes back as it was, with the minutes that were counted then. */
   readonly isBack?: boolean;
   /** As the program works it through; absent where the forecast does not reach. */
@@ -74,7 +76,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
 
 /** A planned wash as it is to stand after a change. */
 export function movedWash(
-  { id: _, wayId, products, ...change }: MoveWashDto & { readonly id: string },
+  { id: _, wayId, products, variant, ...change }: MoveWashDto & { readonly id: string },
   before: WashRecord | undefined,
   field: string,
 ): Wanted[] {
@@ -84,9 +86,16 @@ export function movedWash(
   // What somebody chose holds until the wash is moved.
   const chosen = isSame && before.predicted?.isOwnWay ? before.predicted.wayId : undefined;
   // Another method has other steps.
-  const kept = record.methodId === before.methodId ? before.predicted?.products : undefined;
-  const own = merged(kept ?? {}, products, (rows) => checkedProducts(rows, `${field}products`));
-  return [{ field, record, wayId: wayId ?? chosen, products: own }];
+  const kept: WashChoices = record.methodId === before.methodId ? (before.predicted ?? {}) : {};
+  const choices = choicesOf({
+    products: merged(kept.products ?? {}, products, (rows) => checkedProducts(rows, `${field}products`)),
+    variant: variant
+      ? checkedVariant(`${field}variant`, variant)
+      : variant === null
+        ? undefined
+        : kept.variant,
+  });
+  return [{ field, record, wayId: wayId ?? chosen, choices }];
 }
 
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */

@@ -104,7 +104,7 @@ describe('changes of the plan that are made together', () => {
       },
     });
     expect(added[0]?.predicted).not.toHaveProperty('isOwnWay');
-    expect(asked).toEqual([{ ...dto('black'), wayId: undefined, products: {}, extras: ['underbody'] }]);
+    expect(asked).toEqual([{ ...dto('black'), wayId: undefined, extras: ['underbody'] }]);
     expect(written).toEqual([{ insert: added, update: [], setRemoved: [] }]);
   });
 

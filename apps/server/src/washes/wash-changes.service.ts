@@ -120,7 +120,7 @@ export class WashChangesService {
   }
 
   /** Works a start through, where the shop has what it names; nothing beyond the forecast. */
-  private async work({ record, wayId, products = {} }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
+  private async work({ record, wayId, choices }: Wanted, shop: Shop): Promise<Pick<Wanted, 'worked'>> {
     const { vehicleId, placeId, methodId, startMs, extras } = record;
     const isKnown =
       shop.vehicles.some(({ id }) => id === vehicleId) && shop.places.some(({ id }) => id === placeId);
@@ -132,7 +132,7 @@ export class WashChangesService {
         methodId,
         startMs,
         wayId,
-        products,
+        ...choices,
         extras,
       }));
     if (!detail) return {};
@@ -145,7 +145,7 @@ export class WashChangesService {
       wayId: detail.wayId,
       placeC,
       ...(wayId ? { isOwnWay: true } : {}),
-      ...(Object.keys(products).length > 0 ? { products } : {}),
+      ...choices,
     };
     return { worked: { predicted, minutes: wash.minutes } };
   }

@@ -61,6 +61,8 @@ export class MoveWashDto {
   @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
   /** Bottles for this wash alone, by the id of the step; null: as the house has it; absent: as it was chosen. */
   @IsOptional() @IsObject() products?: Record<string, unknown>;
+  /** Its steps for this wash alone; null: as the shop does it; absent: as it was chosen. */
+  @IsOptional() @IsObject() variant?: Record<string, unknown> | null;
   @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
   @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;

@@ -14,6 +14,7 @@ import type { MorningsQuestion, Question } from './question.js';
 import { type PackDraft, runPackAnswer } from './run-pack.js';
 import { type SaltAnswer, saltAnswer } from './salt.js';
 import type { Tools } from './tools.js';
+import { type TrialAnswer, trialAnswer } from './trial.js';
 import { type WashAnswer, washAnswer } from './wash.js';
 import { type WayOption, waysAnswer } from './ways.js';
 import { type WeekAnswer, weekAnswer } from './week.js';
@@ -56,6 +57,7 @@ export interface Answers {
   wash: WashAnswer | null;
   ways: WayOption[];
   'run-pack': PackDraft | null;
+  trial: TrialAnswer | null;
   flips: Flip[];
   balance: BalanceRow[];
   cadence: CadenceOutcome[];
@@ -76,6 +78,7 @@ const ANSWERERS: {
   wash: washAnswer,
   ways: waysAnswer,
   'run-pack': runPackAnswer,
+  trial: trialAnswer,
   flips: flipsAnswer,
   balance: balanceAnswer,
   cadence: cadenceAnswer,

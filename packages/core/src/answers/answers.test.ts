@@ -159,7 +159,7 @@ describe('bottles chosen for one planned wash', () => {
 
   it('give the plan the price that the same bottles have for every wash', () => {
     const [alone, plain, house] = [
-      fixedIn(shop, { ...slot, products }),
+      fixedIn(shop, { ...slot, choices: { products } }),
       fixedIn(shop, slot),
       fixedIn(everyWash, slot),
     ];
@@ -178,11 +178,13 @@ describe('bottles chosen for one planned wash', () => {
             `${methodId} ${startMs} ${Math.round(value.totalMinor)}`,
         )
         .sort();
-    const alone = worths(movesOf(shop, { ...slot, products }));
+    const alone = worths(movesOf(shop, { ...slot, choices: { products } }));
     expect(alone).toEqual(worths(movesOf(everyWash, slot)));
     expect(alone).not.toEqual(worths(movesOf(shop, slot)));
     const elsewhere = { ...slot, methodId: 'waterless' };
-    expect(worths(movesOf(shop, { ...elsewhere, products }))).toEqual(worths(movesOf(shop, elsewhere)));
+    expect(worths(movesOf(shop, { ...elsewhere, choices: { products } }))).toEqual(
+      worths(movesOf(shop, elsewhere)),
+    );
   });
 });
 

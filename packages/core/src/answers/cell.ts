@@ -3,7 +3,7 @@ import type { Tools } from './tools.js';
 import { gridRequest, weekStarts } from './week.js';
 
 import type { FilmInput } from '../film/index.js';
-import { withBottles } from '../house-rules/index.js';
+import { withChoices } from '../house-rules/index.js';
 import type { Method } from '../method/index.js';
 import { type WashTotals, washTotals } from '../plan/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
@@ -31,7 +31,8 @@ export interface CellAnswer extends Omit<Judged, 'method'> {
   readonly overnightC: number | null;
 }
 
-type OfStart = OfCar & { readonly start: StartQuestion };
+/** A start of a car. */
+export type OfStart = OfCar & { readonly start: StartQuestion };
 
 /** The work of the season that goes with a start, with the shop's numbers. */
 const workOf = ({ start: { extras = [] }, season }: OfStart): SeasonJobRow[] =>
@@ -48,7 +49,7 @@ export function cellRequest(question: OfStart, keep: Keeper): CellRequest {
   });
   return {
     ...around,
-    house: withBottles(around.house, start.products),
+    house: withChoices(around.house, start.methodId, start),
     place,
     methodId: start.methodId,
     wayId: start.wayId,
@@ -106,7 +107,7 @@ function withForecast(question: OfStart, keep: Keeper, judgement: Judgement): Ju
   // Members are asked of the way that the ribbon shows.
   if (question.weather.members.length === 0 || question.start.wayId) return judgement;
   const request = gridRequest(question, keep, { startsMs: weekStarts(question), withMembers: false });
-  const house = withBottles(request.house, question.start.products);
+  const house = withChoices(request.house, question.start.methodId, question.start);
   const asked = memberAsker({ ...request, house })({ ...question.start, work: workOf(question) });
   if (!asked) return judgement;
   const { standing, limiting, findings } = asked;

@@ -8,5 +8,6 @@ export { PLAN_HOURS } from './morning.js';
 export type { MadePlan } from './plan.js';
 export type { PackDraft } from './run-pack.js';
 export type { SaltAnswer } from './salt.js';
+export type { TrialAnswer, TrialFault } from './trial.js';
 export type { WashAnswer, WashAnswerStep } from './wash.js';
 export type { WayOption } from './ways.js';

@@ -9,7 +9,7 @@ import type {
 import { alone, type Team, type Tools } from './tools.js';
 
 import {
-  type Bottled,
+  type Chosen,
   type PlanAnswer,
   type PlanCar,
   type PlanCase,
@@ -25,7 +25,7 @@ import {
   repriced,
   worthOfReliefs,
 } from '../plan/index.js';
-import { type BottlesByStep, withBottles } from '../house-rules/index.js';
+import { type WashChoices, withChoices } from '../house-rules/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { wearsProtection } from '../rules/index.js';
 import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
@@ -46,15 +46,19 @@ export interface MadePlan {
   readonly answer: PlanAnswer;
 }
 
-/** What other work of the season, and other bottles, make of a window of a car. */
-function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | 'withProducts'> {
+/** What other work of the season, and other choices, make of a window of a car. */
+function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | 'withChoices'> {
   const { places, season, house, limits, shelf, prices } = of;
   const { vehicle } = carStateOf(of, keep);
   const made = new Map<string, ReturnType<typeof methodsInWays>>();
-  const methodsWith = (products: BottlesByStep | undefined): ReturnType<typeof methodsInWays> => {
-    const key = JSON.stringify(products ?? {});
+  const methodsWith = (
+    methodId: string,
+    choices: WashChoices | undefined,
+  ): ReturnType<typeof methodsInWays> => {
+    const key = JSON.stringify([methodId, choices]);
     const known =
-      made.get(key) ?? methodsInWays({ house: withBottles(house, products), limits, shelf, vehicle });
+      made.get(key) ??
+      methodsInWays({ house: withChoices(house, methodId, choices), limits, shelf, vehicle });
     made.set(key, known);
     return known;
   };
@@ -64,19 +68,19 @@ function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | '
       const place = places.find(({ id }) => id === window.placeId);
       const work = rows.filter(({ id }) => jobIds.includes(id));
       if (!place || work.length === 0) return NO_EXTRAS;
-      const methodOf = methodsWith(window.products);
+      const methodOf = methodsWith(window.methodId, window.choices);
       const alone = methodOf(window.methodId, window, { place });
       return visitExtras(work, { place, alone, whole: methodOf(window.methodId, window, { place, work }) });
     },
-    withProducts(window, products) {
+    withChoices(window, choices) {
       const place = places.find(({ id }) => id === window.placeId);
       if (!place) return window;
-      const bottled = (own: BottlesByStep | undefined): Bottled => {
-        const method = methodsWith(own)(window.methodId, window, { place });
+      const chosen = (own: WashChoices | undefined): Chosen => {
+        const method = methodsWith(window.methodId, own)(window.methodId, window, { place });
         return { method, wearsProtection: wearsProtection({ vehicle, limits, method }) };
       };
-      const change = { before: bottled(window.products), after: bottled(products) };
-      return { ...repriced(window, change, { place, prices }), products };
+      const change = { before: chosen(window.choices), after: chosen(choices) };
+      return { ...repriced(window, change, { place, prices }), choices };
     },
   };
 }
@@ -160,7 +164,7 @@ export function planAnswerOf(question: PlanQuestion, tools: Tools): MadePlan {
     schedule,
     horizonMs: request.horizonMs,
     mornings: request.cars.map(
-      ({ windows: _windows, extrasOf: _extras, withProducts: _products, ...morning }) => ({
+      ({ windows: _windows, extrasOf: _extras, withChoices: _choices, ...morning }) => ({
         windows: [],
         ...morning,
       }),

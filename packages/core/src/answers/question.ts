@@ -1,4 +1,4 @@
-import type { BottlesByStep } from '../house-rules/index.js';
+import type { WashChoices } from '../house-rules/index.js';
 import type { WayId } from '../method/index.js';
 import type { Kit } from '../kit/index.js';
 import type { CadencePart } from '../plan/index.js';
@@ -6,7 +6,7 @@ import type { SeasonJobId } from '../vehicle/index.js';
 import type { CarFacts, OfCar, PlanNotes, ShopFacts } from '../shop/index.js';
 
 /** One start at one place by one method. */
-export interface StartQuestion {
+export interface StartQuestion extends WashChoices {
   readonly placeId: string;
   readonly methodId: string;
   readonly startMs: number;
@@ -14,8 +14,6 @@ export interface StartQuestion {
   readonly wayId?: WayId;
   /** The cold, °C, by which its bottles were taken when it was accepted; absent: as forecast. */
   readonly placeC?: number | null;
-  /** Bottles that were chosen for this wash alone, by step; absent: as the house has it. */
-  readonly products?: BottlesByStep;
   /** Work of the season that is done with it; absent: none. */
   readonly extras?: readonly SeasonJobId[];
 }
@@ -89,6 +87,13 @@ export interface RunPackQuestion extends OfCar {
   readonly kit: Kit;
 }
 
+/** One start in an order of steps that somebody tries out. */
+export interface TrialQuestion extends OfCar {
+  readonly kind: 'trial';
+  readonly start: StartQuestion;
+  readonly kit: Kit;
+}
+
 /** What would change the answer to one start. */
 export interface FlipsQuestion extends OfCar {
   readonly kind: 'flips';
@@ -120,6 +125,7 @@ export type Question =
   | WashQuestion
   | WaysQuestion
   | RunPackQuestion
+  | TrialQuestion
   | FlipsQuestion
   | BalanceQuestion
   | CadenceQuestion;

@@ -1,12 +1,20 @@
-import { cellRequest } from './cell.js';
+import { cellRequest, type OfStart } from './cell.js';
 import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
+import type { Kit } from '../kit/index.js';
 import type { PackHour, RunPack } from '../live/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { runSheet } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
-import { cellDetail, equippedMethod, methodAt, PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import {
+  cellDetail,
+  equippedMethod,
+  type Judged,
+  methodAt,
+  PlaceCalendar,
+  PlaceWeather,
+} from '../verdict/index.js';
 import { startOfHourMs } from '../weather/index.js';
 
 /** Hours of weather that go with a run, for one that begins late or takes long. */
@@ -16,7 +24,16 @@ const PACK_HOURS = 8;
 export type PackDraft = Omit<RunPack, 'id' | 'washId' | 'madeMs' | 'source' | 'issuedMs'>;
 
 /** What does it take to do this wash there then? null where nobody knows that hour's weather. */
-export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, 'keep'>): PackDraft | null {
+export const runPackAnswer = (question: RunPackQuestion, tools: Pick<Tools, 'keep'>): PackDraft | null =>
+  packOf(question, tools)?.draft ?? null;
+
+type PackOf = OfStart & { readonly kit: Kit };
+
+/** The pack of a start, and how the start was judged; null where nobody knows that hour's weather. */
+export function packOf(
+  question: PackOf,
+  { keep }: Pick<Tools, 'keep'>,
+): { readonly draft: PackDraft; readonly judged: Judged } | null {
   const request = cellRequest(question, keep);
   const { vehicle, place, control, night, house } = request;
   const { start, limits, kit } = question;
@@ -43,7 +60,7 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
   const of = { vehicle, place, method, limits, isDark, overnightC: night.coldestAfterC(endMs) };
   const touched = weather.washHours(startMs, method) ?? ([{ fromMinute: 0, site: first.site }] as const);
   const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
-  return {
+  const draft: PackDraft = {
     ...of,
     startMs,
     fromMs: startOfHourMs(startMs),
@@ -54,4 +71,5 @@ export function runPackAnswer(question: RunPackQuestion, { keep }: Pick<Tools, '
     soilBefore: soil,
     conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),
   };
+  return { draft, judged };
 }

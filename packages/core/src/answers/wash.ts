@@ -1,4 +1,4 @@
-import { withBottles } from '../house-rules/index.js';
+import { withChoices } from '../house-rules/index.js';
 import type { PartId, WashStepId, WayId } from '../method/index.js';
 import { type WashTotals, washTotals } from '../plan/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
@@ -37,7 +37,7 @@ export interface WashAnswer extends WashTotals {
 
 /** The verdict of the ribbon in that hour; of a start beside the hour its own. */
 function verdictOf(question: WashQuestion, { keep }: Pick<Tools, 'keep'>): VerdictKind | null {
-  const { startMs, placeId, methodId, extras, products } = question.start;
+  const { startMs, placeId, methodId, extras } = question.start;
   // The ribbon knows washes alone.
   if (startMs % MS_PER_HOUR !== 0 || (extras?.length ?? 0) > 0) return null;
   const startsMs = weekStarts(question).filter((atMs) => atMs >= startMs);
@@ -48,7 +48,7 @@ function verdictOf(question: WashQuestion, { keep }: Pick<Tools, 'keep'>): Verdi
       ...site,
       place: { ...site.place, methods: site.place.methods.filter((one) => one.methodId === methodId) },
     }));
-  const house = withBottles(request.house, products);
+  const house = withChoices(request.house, methodId, question.start);
   const band = verdictGrid({ ...request, house, sites }).find((one) => one.methodId === methodId);
   if (band?.refusal) return 'no';
   return band?.cells.find((cell) => cell.startMs === startMs)?.verdict ?? null;

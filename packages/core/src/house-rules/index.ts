@@ -1,3 +1,3 @@
 export * from './variant.js';
 export * from './data/house-rules.js';
-export * from './own-bottles.js';
+export * from './wash-choices.js';

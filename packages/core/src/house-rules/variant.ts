@@ -1,4 +1,7 @@
-/** A step in the shop's own order. */
+import type { MinutesRange } from '../quantity/index.js';
+import type { ZoneGroup } from '../vehicle/index.js';
+
+/** A step in the shop's own order; what it does not say is as the method has it. */
 export interface VariantStep {
   /** `id` of the step and its number among those of the same id, as `rinse-1`; `+id` for one that the method does not have. */
   readonly key: string;
@@ -6,6 +9,14 @@ export interface VariantStep {
   readonly minutes: number | null;
   /** In the shop's own words; empty: none. */
   readonly note: string;
+  readonly groups?: readonly ZoneGroup[];
+  readonly litres?: number;
+  /** How long it is to dwell; the label's longest holds all the same. */
+  readonly dwell?: MinutesRange;
+  /** The bottle that this one step takes. */
+  readonly product?: string;
+  /** Parts of water to one of product. */
+  readonly parts?: number;
 }
 
 /** How the shop does one method in its own way. A step in neither list stays where the method has it. */

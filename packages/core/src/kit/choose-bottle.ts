@@ -85,7 +85,7 @@ export function bottleFor(
   of: ChoiceCase,
 ): { readonly bottle: ShelfBottle; readonly because: ProductReason } | null {
   const { bottles } = of.shelf;
-  const asked = of.choices?.[step.id];
+  const asked = step.ownBottle ?? of.choices?.[step.id];
   const chosen = bottles.find(
     ({ id, role }) => id === asked && [...row.roles, ...row.onlyAsked].includes(role),
   );

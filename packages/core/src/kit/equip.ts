@@ -1,6 +1,7 @@
 import { type Method, STEP_KINDS, type StepProduct, type WashStep, withSteps } from '../method/index.js';
+import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
-import { stepProductRow, type StepProductRow } from './data/step-products.js';
+import { BUCKET_ROLES, stepProductRow, type StepProductRow } from './data/step-products.js';
 import { bottleFor, type ChoiceCase, typicalFor } from './choose-bottle.js';
 import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
 
@@ -16,8 +17,6 @@ type Around = EquipCase & Pick<ChoiceCase, 'isToStrip'>;
 const SITE_PH: Readonly<Partial<Record<WashStep['id'], number>>> = { foam: 11.5, 'machine-soak': 12.5 };
 /** How much stronger than in a bucket soap has to be in a foamer or a sprayer, at the least: a lance draws at about 1:10 (judgement). */
 const SPRAYED_STRENGTH = 10;
-/** Their label tells the strength in a bucket; sprayed on they have to be stronger. */
-const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set(['shampoo', 'rinseless', 'strip-shampoo']);
 
 /** Does a hand come to what this step puts on before it is rinsed off? Then it is soap for the mitt, and a mild one does. */
 function isForTheHand(step: WashStep, steps: readonly WashStep[]): boolean {
@@ -45,7 +44,12 @@ function partsToSpray(bottle: ShelfBottle, vessel: Vessel | null): number {
   return Math.max(0, (bottle.usualParts + 1) / Math.max(SPRAYED_STRENGTH, thins) - 1);
 }
 
-function partsOf(row: StepProductRow, bottle: ShelfBottle, vessel: Vessel | null): number {
+function partsOf(
+  row: StepProductRow,
+  { ownParts }: Pick<WashStep, 'ownParts'>,
+  { bottle, vessel }: { readonly bottle: ShelfBottle; readonly vessel: Vessel | null },
+): number {
+  if (ownParts !== undefined) return ownParts;
   if (row.parts === null)
     return row.into !== 'bucket' && BUCKET_ROLES.has(bottle.role)
       ? partsToSpray(bottle, vessel)
@@ -67,9 +71,10 @@ function amountsOf(
     factor,
   }: { readonly bottle: ShelfBottle; readonly vessel: Vessel | null; readonly factor: number },
 ): Pick<StepProduct, 'mixMl' | 'productMl' | 'parts'> {
-  const usual = partsOf(row, bottle, vessel);
+  const usual = partsOf(row, step, { bottle, vessel });
   // What the shop found one car to take holds for the use that the bottle is meant for.
-  const ownMl = bottle.carMl !== null && row.parts === null ? bottle.carMl * factor : null;
+  const ownMl =
+    bottle.carMl !== null && row.parts === null && step.ownParts === undefined ? bottle.carMl * factor : null;
   const fullMl = row.ml === null ? (step.mixLitres ?? step.litres) * 1000 : row.ml * factor;
   if (ownMl !== null && row.into === 'bucket' && fullMl > ownMl)
     return { mixMl: fullMl, productMl: ownMl, parts: fullMl / ownMl - 1 };
@@ -104,6 +109,7 @@ function productOf(row: StepProductRow, step: WashStep, of: Around): StepProduct
     vesselMl: vessel?.volumeMl ?? null,
     costMinor: bottleMl > 0 ? (priceMinor * amounts.productMl) / bottleMl : 0,
     isEssential: row.isEssential,
+    ...(step.ownParts === undefined ? {} : { hasOwnParts: true }),
   };
 }
 
@@ -144,12 +150,19 @@ const LEAST_MINUTES = 1;
 /** What leaves the foamer or sprayer, L; a bucket holds more than goes on, and what a step rinses with is no mix. */
 function litresOf(step: WashStep, { into, mixMl, from }: StepProduct, { shelf }: Around): number {
   const isMixAlone = (into === 'foamer' || into === 'sprayer') && step.litres > 0;
-  if (!isMixAlone || from === 'site' || STEP_KINDS[step.id].clearsItself) return step.litres;
+  if (!isMixAlone || step.hasOwnLitres || from === 'site' || STEP_KINDS[step.id].clearsItself)
+    return step.litres;
   const vessel = shelf.vessels[into];
   const thins = vessel?.outputLitres ? (vessel.outputLitres * 1000) / vessel.volumeMl : 1;
   // In figures that people read.
   return Math.round((mixMl * thins) / 100) / 10;
 }
+
+/** As long as the shop wants, and no longer than the label allows. */
+const withinLabel = (own: MinutesRange, label: MinutesRange): MinutesRange => ({
+  minMinutes: Math.min(own.minMinutes, label.maxMinutes),
+  maxMinutes: Math.min(own.maxMinutes, label.maxMinutes),
+});
 
 /** A step whose bottle wants to dwell longer or shorter than is usual takes so much longer or shorter. */
 function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashStep {
@@ -158,6 +171,7 @@ function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashS
   const litres = litresOf(step, product, of);
   const { dwell } = product;
   if (!dwell || !step.dwell) return { ...step, litres, product };
+  if (step.hasOwnDwell) return { ...step, litres, product, dwell: withinLabel(step.dwell, dwell) };
   const minutes = step.hasOwnMinutes
     ? step.minutes
     : Math.max(

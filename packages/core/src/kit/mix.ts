@@ -1,6 +1,6 @@
 import type { Method, MixInto, ProductReason, StepProduct, WashStep, WashStepId } from '../method/index.js';
 import type { ProductRole } from '../protection/index.js';
-import { MIX_ORDER } from './data/step-products.js';
+import { BUCKET_ROLES, MIX_ORDER } from './data/step-products.js';
 import { type Meeting, type MeetingCase, worstMeeting } from './meeting.js';
 import type { Kit, Product } from './product.js';
 
@@ -43,8 +43,20 @@ export interface MixCase extends Omit<MeetingCase, 'isToStrip'> {
   readonly placeC: number;
 }
 
+/** Parts of water in what arrives on the panel: a lance thins what is in its bottle. */
+const onPanel = ({ parts, panelPercent }: StepProduct): number =>
+  panelPercent === null ? parts : 100 / panelPercent - 1;
+
+/** Stronger than the label allows: of a bucket always, of what is sprayed where somebody chose its strength. */
+function isTooStrong(product: StepProduct): boolean {
+  const { into, fewestParts, hasOwnParts = false } = product;
+  // A label that tells its strength in a bucket says nothing of a sprayer.
+  const isOfLabel = into === 'bucket' || (hasOwnParts && !BUCKET_ROLES.has(product.role));
+  return isOfLabel && onPanel(product) < fewestParts - STRENGTH_SLACK;
+}
+
 function faultsOf(product: StepProduct, step: WashStep, of: MixCase & MeetingCase): MixFault[] {
-  const { from, id, productMl, lowestWorkC, parts, fewestParts, into } = product;
+  const { from, id, productMl, lowestWorkC, fewestParts } = product;
   if (from === 'typical') return of.kit.products.length === 0 ? [] : [{ kind: 'none-in-kit' }];
   const leftMl = of.kit.products.find((bottle) => bottle.id === id)?.leftMl ?? 0;
   const meeting = worstMeeting(product, step.groups, of);
@@ -53,13 +65,13 @@ function faultsOf(product: StepProduct, step: WashStep, of: MixCase & MeetingCas
     ...(lowestWorkC !== null && of.placeC < lowestWorkC
       ? [{ kind: 'too-cold' as const, tempC: of.placeC, lowestC: lowestWorkC }]
       : []),
-    ...(into === 'bucket' && parts < fewestParts
-      ? [{ kind: 'too-strong' as const, parts, fewestParts }]
-      : []),
+    ...(isTooStrong(product) ? [{ kind: 'too-strong' as const, parts: onPanel(product), fewestParts }] : []),
     ...(meeting ? [{ kind: 'meets' as const, ...meeting }] : []),
   ];
 }
 
+/** Parts that are worked back from a percentage. */
+const STRENGTH_SLACK = 1e-6;
 /** A hair over full is one fill. */
 const FILL_SLACK = 1e-6;
 
@@ -85,11 +97,15 @@ function mixFor(step: WashStep, product: StepProduct, of: MixCase & MeetingCase)
   };
 }
 
-/** Is it the same batch: a step of the same kind with the same product? */
+/** Is it the same batch: a step of the same kind with the same product, as strong? */
 export const isSameBatch = (
   a: Pick<WashStep, 'id' | 'product'>,
   b: Pick<WashStep, 'id' | 'product'>,
-): boolean => a.id === b.id && a.product?.id === b.product?.id && a.product?.role === b.product?.role;
+): boolean =>
+  a.id === b.id &&
+  a.product?.id === b.product?.id &&
+  a.product?.role === b.product?.role &&
+  a.product?.parts === b.product?.parts;
 
 /** Steps of one kind, part by part or done again, are mixed for at once. */
 function inBatches(steps: Method['steps']): WashStep[] {

@@ -1,4 +1,4 @@
-import type { BottlesByStep } from '../house-rules/index.js';
+import type { WashChoices } from '../house-rules/index.js';
 import type { PartId, WayId } from '../method/index.js';
 import type { KitTaken, WashUse } from '../kit/index.js';
 import type {
@@ -96,7 +96,7 @@ export interface WashAsPlanned {
 }
 
 /** What the program said when the wash was planned; kept, so that it can be held against what was found. */
-export interface Predicted {
+export interface Predicted extends WashChoices {
   readonly verdict: VerdictKind;
   readonly limiting: Finding;
   readonly forecastIssuedMs: number | null;
@@ -104,8 +104,6 @@ export interface Predicted {
   readonly wayId?: WayId;
   /** Somebody chose that way. */
   readonly isOwnWay?: boolean;
-  /** Bottles that somebody chose for this wash alone; absent: as the house has it. */
-  readonly products?: BottlesByStep;
   /** Coldest air at the place by which its bottles were taken, °C; absent: not kept then. */
   readonly placeC?: number | null;
 }

@@ -12,8 +12,16 @@ const idsOf = ({ steps }: typeof PLAIN) => steps.map(({ id }) => id);
 
 describe('the shop’s own way of a method', () => {
   it('is the method itself where everything is as shipped, or nothing is changed', () => {
-    expect(withVariant({ steps: KEYS.map((key) => told(key)), leftOut: [] })).toEqual(PLAIN);
-    expect(withVariant({ steps: [], leftOut: [] })).toEqual(PLAIN);
+    const keyed = PLAIN.steps.map((step, i) => ({ ...step, key: KEYS[i] }));
+    const asIs = { ...PLAIN, steps: keyed, plainSteps: keyed };
+    const isSame = (variant: Variant): void => {
+      const { steps, ...figures } = withVariant(variant);
+      const { steps: asShipped, plainSteps: _, ...others } = asIs;
+      expect(figures).toEqual(others);
+      expect(steps).toEqual(asShipped);
+    };
+    isSame({ steps: KEYS.map((key) => told(key)), leftOut: [] });
+    isSame({ steps: [], leftOut: [] });
   });
 
   it('moves steps, changes minutes and notes, and all figures follow', () => {
@@ -24,6 +32,40 @@ describe('the shop’s own way of a method', () => {
     expect(idsOf(method)).toEqual(idsOf(PLAIN).toReversed());
     expect(method.steps[0]).toMatchObject({ minutes: 9, note: 'slowly' });
     expect(method.minutes).toBeCloseTo(PLAIN.minutes + 9 - (PLAIN.steps.at(-1)?.minutes ?? 0), 9);
+  });
+
+  const only = (key: string, own: object) =>
+    withVariant({ steps: [{ ...told(key), ...own }], leftOut: [] }).steps.find((step) => step.key === key);
+  const foam = PLAIN.steps.find(({ id }) => id === 'foam');
+
+  it('does a step on other zones, and takes nothing off where it no longer reaches', () => {
+    expect(foam?.removes).toMatchObject({ upper: 0.5, lower: 0.45, wheels: 0.2 });
+    expect(only('foam-0', { groups: ['lower', 'arches'] })).toMatchObject({
+      groups: ['lower', 'arches'],
+      removes: { lower: 0.45 },
+    });
+    const method = withVariant({ steps: [{ ...told('foam-0'), groups: ['lower'] }], leftOut: [] });
+    expect(method.removes.upper).toBeLessThan(PLAIN.removes.upper);
+    expect(method.removes.lower).toBeCloseTo(PLAIN.removes.lower, 9);
+  });
+
+  it('has its own litres, bottle and strength at one step', () => {
+    expect(only('foam-0', { litres: 2.5, product: 'strong', parts: 9 })).toMatchObject({
+      litres: 2.5,
+      hasOwnLitres: true,
+      ownBottle: 'strong',
+      ownParts: 9,
+    });
+    expect(only('foam-0', {})).not.toHaveProperty('ownParts');
+  });
+
+  it('dwells as long as it is told, and takes so much longer, unless it is told its minutes', () => {
+    const dwell = { minMinutes: 5, maxMinutes: 10 };
+    const own = only('foam-0', { dwell });
+    expect(own).toMatchObject({ dwell, hasOwnDwell: true });
+    expect(own?.minutes).toBeCloseTo((foam?.minutes ?? 0) + 5 - (foam?.dwell?.minMinutes ?? 0), 9);
+    expect(only('foam-0', { dwell, minutes: 6 })?.minutes).toBe(6);
+    expect(only('foam-0', { dwell: { minMinutes: 0, maxMinutes: 1 } })?.minutes).toBeGreaterThanOrEqual(0.5);
   });
 
   it('leaves steps out, with what they take off', () => {

@@ -1,4 +1,5 @@
-import type { Variant } from '../house-rules/index.js';
+import type { Variant, VariantStep } from '../house-rules/index.js';
+import type { ZoneGroup } from '../vehicle/index.js';
 import { EXTRA_STEPS } from './data/methods.js';
 import type { WashStep } from './wash-step.js';
 
@@ -33,8 +34,8 @@ const ONCE: ReadonlySet<WashStep['id']> = new Set([
 /** Steps that a shop may put into a method: those that it does not have, and its own once more, which take no more salt off. */
 export function addableSteps(steps: readonly WashStep[]): WashStep[] {
   const own = steps.filter(({ id }, i) => !ONCE.has(id) && steps.findIndex((one) => one.id === id) === i);
-  const again = own.filter(({ id }) => !EXTRA_STEPS.some((extra) => extra.id === id));
-  return [...EXTRA_STEPS, ...again.map((step) => ({ ...step, removes: {} }))];
+  const others = EXTRA_STEPS.filter(({ id }) => !own.some((one) => one.id === id));
+  return [...others, ...own.map((step) => ({ ...step, removes: {} }))];
 }
 
 /** The step that a key adds; undefined: it adds none that the method may have. */
@@ -56,7 +57,7 @@ export function ownOrderKeys(steps: readonly WashStep[], { steps: told }: Varian
 }
 
 /**
- * The steps in the shop's own order, with its minutes and notes.
+ * The steps in the shop's own order, with its minutes, zones, litres, dwell, bottles, strengths and notes.
  *
  * @param steps as the house rules have them
  * @returns told steps in the order of the variant, extra ones among them; a step that the variant does not tell of stays behind the one
@@ -67,14 +68,49 @@ export function inOwnOrder(steps: readonly WashStep[], variant: Variant): WashSt
   return ownOrderKeys(steps, variant).flatMap((key) => {
     const step = byKey.get(key) ?? extraOf(key, steps);
     if (!step || variant.leftOut.includes(key)) return [];
-    const own = variant.steps.find((one) => one.key === key);
-    const minutes = own?.minutes ?? null;
     return [
       {
-        ...step,
-        ...(minutes === null ? {} : { minutes, hasOwnMinutes: true }),
-        ...(own?.note ? { note: own.note } : {}),
+        ...inOwnWay(
+          step,
+          variant.steps.find((one) => one.key === key),
+        ),
+        key,
       },
     ];
   });
+}
+
+/** At least so long is somebody at a step, minutes. */
+const LEAST_MINUTES = 0.5;
+
+/** What is asked of fewer zones takes off what it took off there, and of others nothing that is known. */
+function onOwnGroups(step: WashStep, groups: readonly ZoneGroup[] | undefined): WashStep {
+  if (!groups) return step;
+  const removes = Object.fromEntries(
+    Object.entries(step.removes).filter(([group]) => groups.includes(group as ZoneGroup)),
+  );
+  return { ...step, groups, removes };
+}
+
+/** Minutes as the shop has them; else those of the method, longer or shorter by what it is to dwell. */
+function ownMinutes(step: WashStep, { minutes, dwell }: VariantStep): Partial<WashStep> {
+  if (minutes !== null) return { minutes, hasOwnMinutes: true };
+  if (!dwell) return {};
+  const moreMinutes = dwell.minMinutes - (step.dwell?.minMinutes ?? 0);
+  return { minutes: Math.max(LEAST_MINUTES, step.minutes + moreMinutes), hasOwnMinutes: true };
+}
+
+/** One step as the shop has it. */
+function inOwnWay(step: WashStep, own: VariantStep | undefined): WashStep {
+  if (!own) return step;
+  const { note, groups, litres, dwell, product, parts } = own;
+  return {
+    ...onOwnGroups(step, groups),
+    ...ownMinutes(step, own),
+    ...(dwell ? { dwell, hasOwnDwell: true } : {}),
+    ...(litres === undefined ? {} : { litres, hasOwnLitres: true, mixLitres: undefined }),
+    ...(product === undefined ? {} : { ownBottle: product }),
+    ...(parts === undefined ? {} : { ownParts: parts }),
+    ...(note ? { note } : {}),
+  };
 }

@@ -55,6 +55,8 @@ export interface StepProduct {
   readonly costMinor: number;
   /** Without it the method is not done at all. */
   readonly isEssential: boolean;
+  /** The shop says how strong it is mixed for this step. */
+  readonly hasOwnParts?: boolean;
 }
 
 /** What of it goes on with a share of its step. */

@@ -67,6 +67,15 @@ export interface WashStep {
   readonly note?: string;
   /** The shop says how long it takes: the dwell of a bottle does not change it. */
   readonly hasOwnMinutes?: boolean;
+  /** The shop says how long it dwells; a label that allows less goes before it. */
+  readonly hasOwnDwell?: boolean;
+  /** The shop says how much water it takes. */
+  readonly hasOwnLitres?: boolean;
+  /** The bottle that this step is to take, and its parts of water to one of product, where the shop says so for this step. */
+  readonly ownBottle?: string;
+  readonly ownParts?: number;
+  /** Its key in the shop's own order of the method; absent: the method is done as it ships. */
+  readonly key?: string;
   /** What it puts on; absent: nothing, or not looked up yet. */
   readonly product?: StepProduct;
   /** The work of the season that it belongs to; absent: it is of the wash. */

@@ -1,6 +1,6 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { BookedSpan } from '../booking/index.js';
-import type { BottlesByStep } from '../house-rules/index.js';
+import type { WashChoices } from '../house-rules/index.js';
 import type { OpenSpan, Place } from '../place/index.js';
 import type { ScheduleOption, ScheduleProblem } from '../schedule/index.js';
 import type { Extras } from '../season/index.js';
@@ -34,8 +34,8 @@ export interface PlannedSlot extends WorkerSlot {
   readonly workerId: string;
   /** Work of the season in the same visit. */
   readonly extras: readonly SeasonJobId[];
-  /** Bottles chosen for this wash alone; absent: the shop's own. */
-  readonly products?: BottlesByStep;
+  /** What was chosen for this wash alone; absent: all is the shop's own. */
+  readonly choices?: WashChoices;
 }
 
 /** A car in the plan: what it needs, how often, and when it can be had. */
@@ -45,8 +45,8 @@ export interface PlanCar extends VehicleMorning {
   readonly availability: readonly (OpenSpan | null)[] | null;
   /** What only this work of the season would add to a window of it. */
   readonly extrasOf: (window: Window, jobIds: readonly SeasonJobId[]) => Extras;
-  /** A window of it with bottles that were chosen for one wash. */
-  readonly withProducts: (window: Window, products: BottlesByStep) => Window;
+  /** A window of it with what was chosen for one wash. */
+  readonly withChoices: (window: Window, choices: WashChoices) => Window;
 }
 
 export interface PlanRequest {
@@ -177,12 +177,12 @@ const keepsPromise = (window: Window, { readyByMs }: DuePeriod, places: PlanRequ
   readyByMs !== null && busyOf(window, places).toMs <= readyByMs;
 
 /** What it takes to price a window again when its work of the season changes. */
-export type WorkCase = Pick<PlanCar, 'extrasOf' | 'withProducts'> & Pick<PlanRequest, 'prices'>;
+export type WorkCase = Pick<PlanCar, 'extrasOf' | 'withChoices'> & Pick<PlanRequest, 'prices'>;
 
 export const workCase = (
-  { extrasOf, withProducts }: PlanCar,
+  { extrasOf, withChoices }: PlanCar,
   { prices }: Pick<PlanRequest, 'prices'>,
-): WorkCase => ({ extrasOf, withProducts, prices });
+): WorkCase => ({ extrasOf, withChoices, prices });
 
 /**
  * The same start with only some of its work of the season.
@@ -222,13 +222,13 @@ export const withoutExtras = (window: Window, shop: WorkCase): Window => withExt
 const sameStart = (window: Window, slot: PlannedSlot): boolean =>
   window.placeId === slot.placeId && window.methodId === slot.methodId && window.startMs === slot.startMs;
 
-/** A start of a planned wash's own method with the bottles that were chosen for that wash; any other as it is. */
-function withOwnProducts(
+/** A start of a planned wash's own method with what was chosen for that wash; any other as it is. */
+function withOwnChoices(
   window: Window,
-  { methodId, products }: Pick<PlannedSlot, 'methodId' | 'products'>,
+  { methodId, choices }: Pick<PlannedSlot, 'methodId' | 'choices'>,
   shop: WorkCase,
 ): Window {
-  return products && methodId === window.methodId ? shop.withProducts(window, products) : window;
+  return choices && methodId === window.methodId ? shop.withChoices(window, choices) : window;
 }
 
 /** The window of a planned wash with its own work of the season: its own start, or that of its hour begun when it is planned. */
@@ -241,7 +241,7 @@ export function windowAt(windows: readonly Window[], slot: PlannedSlot, shop: Wo
       startOfHourMs(startMs) === startOfHourMs(slot.startMs),
   );
   const found = there.at(-1);
-  const hour = found && withExtras(withOwnProducts(found, slot, shop), slot.extras, shop);
+  const hour = found && withExtras(withOwnChoices(found, slot, shop), slot.extras, shop);
   const laterMs = slot.startMs - (hour?.startMs ?? 0);
   return hour && { ...hour, startMs: slot.startMs, endMs: hour.endMs + laterMs };
 }
@@ -362,7 +362,7 @@ function optionsOf(
   const stays = request.fixed
     .filter((slot) => slot.vehicleId === vehicleId)
     .map((slot) => stayOf(slot, request.places));
-  // A wash that is moved keeps the bottles that were chosen for it.
+  // A wash that is moved keeps what was chosen for it.
   const own = planned.find(({ startMs }) => startMs >= period.fromMs && startMs < period.toMs);
   const within = [...car.windows, ...plannedWindows(car.windows, planned, shop)].filter(
     (window) =>
@@ -375,7 +375,7 @@ function optionsOf(
       (window.blockedFraction ?? 0) <= request.tolerableFraction,
   );
   return beforeDeadline(within, period, car.due).flatMap((plain) => {
-    const all = own && !plain.products ? withOwnProducts(plain, own, shop) : plain;
+    const all = own && !plain.choices ? withOwnChoices(plain, own, shop) : plain;
     // Agreed work belongs to its booking, what else is due to the first wash of the car; and a wash without it is better than none.
     const full = withExtras(
       all,

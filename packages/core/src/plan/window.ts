@@ -1,4 +1,4 @@
-import type { BottlesByStep } from '../house-rules/index.js';
+import type { WashChoices } from '../house-rules/index.js';
 import type { WayId } from '../method/index.js';
 import type { Finding } from '../rules/index.js';
 import type { Extras } from '../season/index.js';
@@ -37,6 +37,6 @@ export interface Window {
   /** Its method takes the protection off. */
   readonly leavesBare: boolean;
   readonly value: WashValue;
-  /** Bottles chosen for this wash alone, with which it is priced; absent: the shop's own. */
-  readonly products?: BottlesByStep;
+  /** What was chosen for this wash alone, with which it is priced; absent: all is the shop's own. */
+  readonly choices?: WashChoices;
 }

@@ -1,5 +1,6 @@
 export * from './steps-around.js';
 export * from './step-faults.js';
+export * from './step-fix.js';
 export * from './run-step.js';
 export * from './wet-edges.js';
 export * from './drying.js';

@@ -32,6 +32,8 @@ export interface RunStep {
   readonly groups: readonly ZoneGroup[];
   /** The work of the season that it belongs to; absent: it is of the wash. */
   readonly jobId?: SeasonJobId;
+  /** Its key in the shop's own order; absent: the method is done as it ships. */
+  readonly key?: string;
   /** The part of the car that it is done on; null: all of it. */
   readonly part: PartId | null;
   readonly direction: WashStep['direction'] | null;
@@ -99,7 +101,10 @@ export function boundedDwell(dwell: NonNullable<WashStep['dwell']>, edges: reado
 /** Is it mixed for this step? Steps of old packs do not say what they put on. */
 const isMixOf = (mix: Mix, { id, product }: WashStep): boolean =>
   mix.step === id &&
-  (product === undefined || (mix.role === product.role && (mix.product?.id ?? null) === product.id));
+  (product === undefined ||
+    (mix.role === product.role &&
+      (mix.product?.id ?? null) === product.id &&
+      (product.hasOwnParts !== true || mix.parts === product.parts)));
 
 /** What of a batch goes on with this step, where its kind stands there several times. */
 function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
@@ -156,7 +161,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
     const wheelsLast = step.id === 'wheels' && i > 0;
     const wets = i === firstWet && around.isGroundFreezing;
     const mix = mixes[i] ?? null;
-    const dwell = step.dwell && (mix?.product?.dwell ?? step.dwell);
+    const dwell = step.dwell && ((step.hasOwnDwell ? null : mix?.product?.dwell) ?? step.dwell);
     const clash = clashes.find(({ over }) => over === i);
     const under = clash && method.steps[clash.under]?.id;
     const unrinsed = stays[i] ?? [];
@@ -164,6 +169,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       id: step.id,
       groups: step.groups,
       ...(step.jobId ? { jobId: step.jobId } : {}),
+      ...(step.key ? { key: step.key } : {}),
       part: step.part ?? null,
       direction: step.direction ?? null,
       note: step.note ?? '',

@@ -1,5 +1,5 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import type { HouseRules } from '../house-rules/index.js';
+import { choicesOf, type HouseRules } from '../house-rules/index.js';
 import { type Kit, shelfOf, washesLeft } from '../kit/index.js';
 import type { WashRecord } from '../log/index.js';
 import { METHOD_IDS } from '../method/index.js';
@@ -33,17 +33,20 @@ export const isAhead = (wash: WashRecord, nowMs: number): boolean =>
   wash.status === 'planned' && freeFrom(wash, nowMs) > nowMs;
 
 /** A wash as the planner sees it now. */
-export const slotOf = (wash: WashRecord, nowMs: number): PlannedSlot => ({
-  vehicleId: wash.vehicleId,
-  placeId: wash.placeId,
-  methodId: wash.methodId,
-  workerId: wash.workerId,
-  startMs: wash.startMs,
-  endMs: freeFrom(wash, nowMs),
-  isBegun: wash.startedMs !== null,
-  extras: wash.extras,
-  ...(wash.predicted?.products ? { products: wash.predicted.products } : {}),
-});
+export function slotOf(wash: WashRecord, nowMs: number): PlannedSlot {
+  const choices = wash.predicted ? choicesOf(wash.predicted) : undefined;
+  return {
+    vehicleId: wash.vehicleId,
+    placeId: wash.placeId,
+    methodId: wash.methodId,
+    workerId: wash.workerId,
+    startMs: wash.startMs,
+    endMs: freeFrom(wash, nowMs),
+    isBegun: wash.startedMs !== null,
+    extras: wash.extras,
+    ...(choices ? { choices } : {}),
+  };
+}
 
 /** Locked, begun, or begun at a minute that the planner does not use: it stays where it is. */
 export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =>

@@ -84,7 +84,7 @@ export function plainExtras(jobIds: readonly SeasonJobId[]): Extras {
 
 export const WORK_CASE: WorkCase = {
   extrasOf: (_window, jobIds) => plainExtras(jobIds),
-  withProducts: (window, products) => ({ ...window, products }),
+  withChoices: (window, choices) => ({ ...window, choices }),
   prices: DEFAULT_PRICES,
 };
 
@@ -96,7 +96,7 @@ export const car = (
   vehicleId,
   cadenceDays: 14,
   extrasOf: WORK_CASE.extrasOf,
-  withProducts: WORK_CASE.withProducts,
+  withChoices: WORK_CASE.withChoices,
   availability: null,
   due: {
     lastWashMs: null,

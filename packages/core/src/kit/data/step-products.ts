@@ -77,3 +77,6 @@ export const MIX_ORDER: readonly MixInto[] = ['neat', 'sprayer', 'foamer', 'buck
 
 export const stepProductRow = (step: WashStepId): StepProductRow | undefined =>
   STEP_PRODUCTS.find((one) => one.step === step);
+
+/** Their label tells the strength in a bucket; sprayed on they have to be stronger. */
+export const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set(['shampoo', 'rinseless', 'strip-shampoo']);

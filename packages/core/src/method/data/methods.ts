@@ -347,8 +347,19 @@ const ROWS: readonly MethodRow[] = [
   },
 ];
 
-/** Steps that a shop may add to a method. They take no salt off beyond what the method does; every figure is trade practice. */
+/**
+ * Steps that a shop may add to a method that does not have them. They take no salt off beyond what the method does; every figure is trade
+ * practice.
+ */
 export const EXTRA_STEPS: readonly WashStep[] = [
+  STRIP_RINSE,
+  step('foam', 4, { litres: 4, groups: ALL, dwell: [3, 8] }),
+  step('pre-soak', 8, { litres: 2, groups: BODY, dwell: [2, 5] }),
+  step('contact', 18, { ...touched, litres: 20, groups: BODY }),
+  step('wheels', 4, { litres: 4, groups: ['wheels'], dwell: [0.5, 4] }),
+  step('blow', 3, { groups: BODY }),
+  step('towel', 6, { groups: BODY }),
+  step('shuts', 3, { ...touched, groups: ['lower'] }),
   step('charge-port', 1.5, { groups: ['lower'] }),
   step('salt-neutraliser', 5, { groups: ['lower', 'wheels', 'arches'], litres: 3, dwell: [3, 4] }),
   step('bugs', 3, { groups: ['lower'], litres: 0.5, dwell: [1, 2] }),

@@ -6,27 +6,27 @@ import { washCost } from './wash-cost.js';
 import type { Window } from './window.js';
 
 /** One way to do a wash: its steps with their products, and whether these wear what protects the car. */
-export interface Bottled {
+export interface Chosen {
   readonly method: Method;
   readonly wearsProtection: boolean;
 }
 
 /**
- * A window with other bottles than the shop's own.
+ * A window of a wash that is done in another way than the shop's own.
  *
  * @param before the wash as the window was priced, without work of the season
- * @param after the same wash with the chosen bottles
- * @returns its end and worth with them: product, minutes, cold hands and wear change; salt, lateness and trouble do not
+ * @param after the same wash with what was chosen for it
+ * @returns its end and worth with that: product, minutes, cold hands and wear change; salt, lateness and trouble do not
  */
 export function repriced(
   window: Window,
-  { before, after }: { readonly before: Bottled; readonly after: Bottled },
+  { before, after }: { readonly before: Chosen; readonly after: Chosen },
   { place, prices }: { readonly place: Place; readonly prices: Prices },
 ): Window {
   const { value } = window;
   const moreMinutes = after.method.minutes - before.method.minutes;
   const moreHandsMinutes = after.method.handsMinutes - before.method.handsMinutes;
-  const wearOf = ({ wearsProtection }: Bottled): number => (wearsProtection ? prices.wearMinor : 0);
+  const wearOf = ({ wearsProtection }: Chosen): number => (wearsProtection ? prices.wearMinor : 0);
   const more = {
     moneyMinor: washCost(place, before.method).totalMinor - washCost(place, after.method).totalMinor,
     timeMinor: (-prices.hourMinor * moreMinutes) / 60,

@@ -1,0 +1,42 @@
+import type { StepProduct, WashStep } from '../method/index.js';
+import type { StepFault } from './steps-around.js';
+
+/** A change of the order that mends a fault of one of its steps. */
+export type StepFix =
+  /** Clear water over it before the next one. */
+  | { readonly kind: 'rinse-behind' }
+  /** Clear water between it and what lies under it. */
+  | { readonly kind: 'rinse-before' }
+  /** Mixed no stronger than this, parts of water to one of product. */
+  | { readonly kind: 'weaken'; readonly parts: number }
+  /** The bottle that the program would take. */
+  | { readonly kind: 'own-choice' }
+  | { readonly kind: 'leave-out' };
+
+const TENTHS = 10;
+
+/** Parts in the bottle from which no more than the label allows arrives on the panel. */
+function allowedParts({ parts, panelPercent, fewestParts }: StepProduct): number {
+  const thins = panelPercent === null ? 1 : 100 / (1 + parts) / panelPercent;
+  return Math.ceil(Math.max(0, (fewestParts + 1) / thins - 1) * TENTHS - 1e-6) / TENTHS;
+}
+
+/** What would mend this fault? null: nothing that the order of the steps could. */
+export function stepFix(fault: StepFault, { product, ownBottle }: WashStep): StepFix | null {
+  switch (fault.kind) {
+    case 'not-rinsed':
+      return { kind: 'rinse-behind' };
+    case 'acid-over-alkali':
+    case 'alkali-over-acid':
+      return { kind: 'rinse-before' };
+    case 'too-strong':
+      return product ? { kind: 'weaken', parts: allowedParts(product) } : null;
+    case 'meets':
+    case 'too-cold':
+      return ownBottle === undefined ? null : { kind: 'own-choice' };
+    case 'forbidden':
+      return { kind: 'leave-out' };
+    default:
+      return null;
+  }
+}
