@@ -1,4 +1,4 @@
-import { type BottlesByStep, METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId } from '@keen/core';
+import { type BottlesByStep, METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId, type Variant } from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Transform, Type } from 'class-transformer';
 import {
@@ -15,6 +15,8 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { JSONSchema } from 'class-validator-jsonschema';
+import { badField } from '../errors/api-error.js';
+import { checkedVariant } from '../settings/own-steps.js';
 import { checkedProducts } from '../settings/shop-lists.js';
 
 /** "foam:bottle,wheels:other" as bottles by step. @throws 400 for a step that there is not */
@@ -25,6 +27,16 @@ const bottlesIn = (text: string): BottlesByStep => {
   });
   return checkedProducts(Object.fromEntries(pairs), 'products');
 };
+
+/** Steps as an object, or as its JSON. @throws 400 naming what is wrong with them */
+function variantIn(value: unknown): Variant {
+  if (typeof value !== 'string') return checkedVariant('variant', value);
+  try {
+    return checkedVariant('variant', JSON.parse(value));
+  } catch (error) {
+    throw error instanceof SyntaxError ? badField('variant', 'variant must be JSON.') : error;
+  }
+}
 
 export class CellQueryDto {
   @IsString() @IsNotEmpty() vehicleId: string;
@@ -42,12 +54,12 @@ export class CellQueryDto {
   @IsObject()
   @JSONSchema({ type: 'string', examples: ['wheels:bottle-id,foam:other-id'] })
   products?: Record<string, string>;
-}
-
-/** A start in an order of steps that somebody tries out; as the shop does it where none is given. */
-export class TrialDto extends CellQueryDto {
-  /** The steps, as in the shop's own way of a method. */
-  @IsOptional() @IsObject() variant?: Record<string, unknown>;
+  /** Its steps for this wash alone, as in the shop's own way of a method; in an address as JSON. */
+  @IsOptional()
+  @Transform(({ value }: { value: unknown }) => variantIn(value))
+  @IsObject()
+  @JSONSchema({ type: 'object' })
+  variant?: Variant;
 }
 
 export class BalanceQueryDto {

@@ -26,8 +26,7 @@ import type {
 import type { Request } from 'express';
 import { map, type Observable, throttleTime } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
-import { BalanceQueryDto, CadencePlansDto, CellQueryDto, TrialDto } from './answer.dto.js';
-import { checkedVariant } from '../settings/own-steps.js';
+import { BalanceQueryDto, CadencePlansDto, CellQueryDto } from './answer.dto.js';
 import { AnswersService } from './answers.service.js';
 import { whenGone } from '../engine/when-gone.js';
 
@@ -60,11 +59,8 @@ export class AnswersController {
   /** One start in an order of steps that somebody tries out: how it goes, what it takes, and what is wrong with which step. */
   @Post('trial')
   @HttpCode(200)
-  trial(@Body() { variant, ...start }: TrialDto): Promise<TrialAnswer> {
-    return this.verdicts.trial({
-      ...start,
-      ...(variant ? { variant: checkedVariant('variant', variant) } : {}),
-    });
+  trial(@Body() start: CellQueryDto): Promise<TrialAnswer> {
+    return this.verdicts.trial(start);
   }
 
   /** The ways in which one start could be done, with what each takes and whether it goes. */

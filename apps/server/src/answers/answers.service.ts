@@ -6,11 +6,8 @@ import {
   type CellAnswer,
   type ConditionView,
   type Told,
-  daylight,
   type Flip,
-  HOURS_PER_DAY,
   type MadePlan,
-  MS_PER_DAY,
   MS_PER_HOUR,
   type OfCar,
   type PackDraft,
@@ -20,7 +17,6 @@ import {
   type PlanOption,
   type Question,
   type SaltAnswer,
-  type ShopFacts,
   slotOf,
   startOfHourMs,
   type WashRecord,
@@ -40,6 +36,7 @@ import { SharedAnswers } from '../engine/shared-answers.js';
 import { badField, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { ShopReader } from '../shop/shop-reader.js';
+import { daysOf } from './days-of.js';
 import { type Accepted, startOf } from './start-of.js';
 
 /** A plan as first found, with what it was made from. */
@@ -56,18 +53,6 @@ export interface PlanFound {
   readonly memberCount: number;
   /** Words the plan that other options of the same problem make. */
   readonly tell: (chosen: readonly number[]) => Promise<PlanAnswer>;
-}
-
-/** Sunrise and sunset of the days that begin at an instant. */
-function daysOf({ places }: ShopFacts, fromMs: number, hours = WEEK_HOURS): DayLight[] {
-  const [point] = places;
-  if (!point) return [];
-  const days = Array.from({ length: Math.ceil(hours / HOURS_PER_DAY) + 1 }, (_, i) =>
-    daylight(point, fromMs + i * MS_PER_DAY),
-  );
-  return days.flatMap((day) =>
-    day.kind === 'day' ? [{ sunriseMs: day.sunriseMs, sunsetMs: day.sunsetMs }] : [],
-  );
 }
 
 const isForecast = ({ weather }: OfCar, startMs: number): boolean =>

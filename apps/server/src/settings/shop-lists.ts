@@ -1,7 +1,6 @@
 import {
   BODY_CLASSES,
   type BottlesByStep,
-  type HouseRules,
   MESSAGE_KINDS,
   METHOD_IDS,
   WASH_STEP_IDS,

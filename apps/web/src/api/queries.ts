@@ -14,8 +14,6 @@ import {
   type ImportReport,
   type PlaceRecord,
   type Settings,
-  type QuickLook,
-  type SoilLookRecord,
   type SwabRecord,
   type Treatment,
   type TreatmentRecord,
@@ -120,9 +118,10 @@ export const usePlanWash = () =>
     'washes',
   );
 /** A change of a planned wash; a bottle that is null is again as the house has it. */
-type WashMove = Partial<Omit<CellQuery, 'products'>> & {
+type WashMove = Partial<Omit<CellQuery, 'products' | 'variant'>> & {
   readonly id: string;
   readonly products?: Readonly<Record<string, string | null>>;
+  readonly variant?: CellQuery['variant'] | null;
 };
 
 export const useMoveWash = () =>
@@ -203,32 +202,6 @@ export const useAddSwab = (vehicleId: string) =>
       ask<SwabRecord>(`vehicles/${vehicleId}/swabs`, { method: 'POST', body: swab }),
     'swabs',
   );
-export const useLookAtSoil = (vehicleId: string) =>
-  useChange(
-    (look: Pick<SoilLookRecord, 'zone' | 'kind' | 'grade'>) =>
-      ask<SoilLookRecord>(`vehicles/${vehicleId}/soil`, { method: 'POST', body: look }),
-    'looks',
-  );
-
-/** How the whole car looks at a glance. */
-export const useQuickLook = (vehicleId: string) =>
-  useChange(
-    (look: QuickLook) =>
-      ask<SoilLookRecord[]>(`vehicles/${vehicleId}/soil/whole`, { method: 'POST', body: { look } }),
-    'looks',
-  );
-
-/** Deletes, or restores, several looks at once. */
-export const useChangeLooks = (vehicleId: string) =>
-  useChange(
-    ({ ids, isDeleted }: { readonly ids: readonly string[]; readonly isDeleted: boolean }) =>
-      ask<void>(`vehicles/${vehicleId}/soil/${isDeleted ? 'delete' : 'restore'}`, {
-        method: 'POST',
-        body: { ids },
-      }),
-    'looks',
-  );
-
 /** Takes away, or brings back, what a path names. */
 export const useDelete = (kind: RecordKind) =>
   useChange((path: string) => ask<void>(path, { method: 'DELETE' }), kind);

@@ -1,10 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type {
   BottlesByStep,
+  Variant,
   WindowsView,
   SaltAnswer,
   CellAnswer,
   CellQuery,
+  TrialAnswer,
   WashAnswer,
   WayOption,
   Flip,
@@ -30,12 +32,13 @@ export const useSalt = (vehicleId: string) =>
     enabled: vehicleId !== '',
   });
 
-type Sent = string | number | null | undefined | readonly string[] | BottlesByStep;
+type Sent = string | number | null | undefined | readonly string[] | BottlesByStep | Variant;
 
 /** Lists by commas, bottles as step and bottle with a colon between. */
 function textOf(value: Sent): string {
   if (typeof value !== 'object' || value === null) return String(value ?? '');
   if (Array.isArray(value)) return value.join(',');
+  if ('leftOut' in value) return JSON.stringify(value);
   return Object.entries(value)
     .map(([step, bottle]) => `${step}:${bottle}`)
     .join(',');
@@ -65,6 +68,16 @@ export const useWorkedWash = (query: CellQuery | null) =>
     queryFn: ({ signal }) => ask<WashAnswer>(`verdicts/wash?${queryText(query ?? {})}`, { signal }),
     enabled: query !== null,
     placeholderData: keepPreviousData,
+  });
+
+/** One start in steps that somebody tries out. */
+export const useTrial = (query: CellQuery | null) =>
+  useQuery({
+    queryKey: ['verdicts', 'trial', query],
+    queryFn: ({ signal }) => ask<TrialAnswer>('verdicts/trial', { method: 'POST', body: query, signal }),
+    enabled: query !== null,
+    placeholderData: keepPreviousData,
+    retry: false,
   });
 
 /** The ways in which one start could be done. */

@@ -1,10 +1,9 @@
 import { type DisplaySettings, HARDNESS_UNITS, MINOR_PER_UNIT } from '@keen/core';
+import { LITRES_PER_GALLON } from './scales.js';
 
 const KMH_PER_MS = 3.6;
 const MPH_PER_MS = 2.23694;
 const MILES_PER_KM = 0.621371;
-/** US. */
-const LITRES_PER_GALLON = 3.785412;
 
 export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], string>> = {
   mgPerLitreCaCO3: 'mg/L',

@@ -17,3 +17,12 @@ export const hardnessScale = ({ hardness }: Pick<DisplaySettings, 'hardness'>): 
   toShown: (mgPerLitre) => mgPerLitre / HARDNESS_UNITS[hardness],
   fromShown: (shown) => shown * HARDNESS_UNITS[hardness],
 });
+
+/** US. */
+export const LITRES_PER_GALLON = 3.785_411_784;
+
+/** Water in this user's measure; kept in litres. */
+export const litreScale = ({ volume }: Pick<DisplaySettings, 'volume'>): Scale =>
+  volume === 'gal'
+    ? { toShown: (litres) => litres / LITRES_PER_GALLON, fromShown: (shown) => shown * LITRES_PER_GALLON }
+    : { toShown: (litres) => litres, fromShown: (shown) => shown };

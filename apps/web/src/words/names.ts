@@ -15,7 +15,6 @@ import type {
   PaintTone,
   PhotoConsent,
   PanelId,
-  PlaceKind,
   PrecipKind,
   ProductRole,
   Protection,
@@ -28,10 +27,8 @@ import type {
   SeasonId,
   SeasonJobId,
   SiteRule,
-  QuickLook,
   SoilKind,
   SpotsFound,
-  Tap,
   VerdictKind,
   WaterBehaviour,
   ZoneGroup,
@@ -141,26 +138,6 @@ export const BEHAVIOUR_NAMES: Readonly<Record<WaterBehaviour, string>> = {
   sheeting: 'Sheets off',
   beading: 'Beads',
 };
-export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
-  garage: 'Garage',
-  'heated-unit': 'Heated unit',
-  'self-serve-bay': 'Self-serve bay',
-  'automatic-bay': 'Automatic bay',
-  drive: 'Drive',
-  'car-park': 'Car park or kerb',
-};
-/** What is known of the air indoors. */
-export const INDOOR_AIR_NAMES = {
-  model: 'Not heated: follows the weather',
-  usual: 'Usually about so warm',
-  read: 'Read on a thermometer just now',
-  kept: 'Heated, kept at',
-} as const;
-export const TAP_NAMES: Readonly<Record<Tap, string>> = {
-  none: 'None',
-  'frost-shut': 'Shut while nights freeze',
-  always: 'Always live',
-};
 export const SPOTS_NAMES: Readonly<Record<SpotsFound, string>> = {
   none: 'No spots',
   few: 'A few spots',
@@ -198,14 +175,6 @@ export const SOIL_NAMES: Readonly<Record<SoilKind, string>> = {
   bugs: 'Bugs',
   tar: 'Tar',
   scale: 'Scale',
-};
-/** The whole car at a glance. */
-export const QUICK_LOOK_NAMES: Readonly<Record<QuickLook, string>> = {
-  clean: 'Clean',
-  light: 'Light dust',
-  'two-weeks': 'Two weeks of wet roads',
-  month: 'A month',
-  caked: 'Caked',
 };
 /** Grades 0 to 5. */
 export const GRADE_NAMES = ['clean', 'dust', 'light film', 'film with grit', 'heavy', 'caked'] as const;

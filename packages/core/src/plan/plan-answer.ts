@@ -4,22 +4,12 @@ import { countBits, failedMask } from '../verdict/index.js';
 import type { DuePeriod } from './due-periods.js';
 import type { SeasonJobId } from '../vehicle/index.js';
 import { busyOf, workersMeet, type Span, spansMeet, stayOf } from './workers.js';
-import {
-  canBeHad,
-  hasRoom,
-  keepsBooking,
-  mostAtOnce,
-  type PlanCase,
-  type PlannedSlot,
-  type PlanOption,
-  type PlanRequest,
-  roomAt,
-  windowAt,
-  withoutExtras,
-  workCase,
-  worthBase,
-  worthInPlan,
-} from './plan-case.js';
+import { canBeHad } from './plan-case.js';
+import { keepsBooking } from './plan-jobs.js';
+import type { PlanCase, PlannedSlot, PlanOption, PlanRequest } from './plan-request.js';
+import { hasRoom, mostAtOnce, roomAt } from './plan-room.js';
+import { windowAt, withoutExtras, workCase } from './planned-window.js';
+import { worthBase, worthInPlan } from './worth-in-plan.js';
 import type { Window } from './window.js';
 
 /** Another way to do a wash, and what the plan would lose by it, minor units. */

@@ -1,4 +1,4 @@
-import type { PlannedSlot } from './plan-case.js';
+import type { PlannedSlot } from './plan-request.js';
 
 /** One change between two plans. */
 export type PlanChange =

@@ -1,7 +1,8 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { localTime } from '../place/index.js';
 import type { Worker } from './workers.js';
-import { planCase, type PlanCase, type PlanRequest } from './plan-case.js';
+import { planCase } from './plan-case.js';
+import type { PlanCase, PlanRequest } from './plan-request.js';
 
 /** Something there could be more of. */
 export type PlanRelief =

@@ -4,7 +4,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { madeUpServer, refusal } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
-import { QUICK_LOOK_NAMES } from '../../words/names.js';
+import { QUICK_LOOK_NAMES } from '../../words/look-words.js';
 import { QuickLookBox } from './quick-look.js';
 
 const CAR = { id: 'black', name: 'Black' };

@@ -1,7 +1,7 @@
 import { QUICK_LOOKS, type QuickLook, type VehicleRecord } from '@keen/core';
-import { useChangeLooks, useQuickLook } from '../../api/queries.js';
+import { useChangeLooks, useQuickLook } from '../../api/looks-queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
-import { QUICK_LOOK_NAMES } from '../../words/names.js';
+import { QUICK_LOOK_NAMES } from '../../words/look-words.js';
 import classes from './quick-look.module.css';
 
 interface QuickLookBoxProps {

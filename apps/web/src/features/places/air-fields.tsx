@@ -3,7 +3,8 @@ import { useClock } from '../../api/queries.js';
 import { tempScale } from '../../format/scales.js';
 import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
-import { INDOOR_AIR_NAMES, optionsOf } from '../../words/names.js';
+import { INDOOR_AIR_NAMES } from '../../words/place-words.js';
+import { optionsOf } from '../../words/names.js';
 import { KIND_FACTS } from './place-draft.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 

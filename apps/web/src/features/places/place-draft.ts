@@ -8,6 +8,7 @@ import {
   type SiteRule,
   type Tap,
 } from '@keen/core';
+import { type AirDraft, airDraft, NO_AIR } from './air-draft.js';
 
 /** What is typed of a water. */
 export interface WaterDraft {
@@ -40,24 +41,14 @@ export interface QueueRow {
   readonly minutes: number;
 }
 
-export const INDOOR_AIRS = ['model', 'usual', 'read', 'kept'] as const;
-/** What is known of the air indoors: nothing, what it usually is, what a thermometer showed, what a heater holds. */
-export type IndoorAir = (typeof INDOOR_AIRS)[number];
-
 /** What is typed into the form of a place. */
-export interface PlaceDraft {
+export interface PlaceDraft extends AirDraft {
   readonly name: string;
   readonly notes: string;
   readonly kind: PlaceKind;
   readonly latitudeDeg: number | null;
   readonly longitudeDeg: number | null;
   readonly timeZone: string;
-  readonly indoorAir: IndoorAir;
-  readonly setpointC: number | null;
-  readonly usualC: number | null;
-  readonly readC: number | null;
-  /** When it was read. */
-  readonly readAtMs: number | null;
   readonly horizon: readonly HorizonPoint[];
   readonly openings: readonly Opening[];
   readonly carHeadingDeg: number | null;
@@ -121,11 +112,7 @@ export const newPlace = (
   latitudeDeg: at?.latitudeDeg ?? null,
   longitudeDeg: at?.longitudeDeg ?? null,
   timeZone,
-  indoorAir: 'model',
-  setpointC: 15,
-  usualC: null,
-  readC: null,
-  readAtMs: null,
+  ...NO_AIR,
   horizon: [],
   openings: [{ fromDeg: 90, toDeg: 150, topElevationDeg: 35 }],
   carHeadingDeg: 0,
@@ -177,22 +164,11 @@ const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
   return fraction === null ? null : Math.round(fraction * 100);
 };
 
-const indoorAirOf = (climate: PlaceRecord['climate']): IndoorAir => {
-  if (climate.kind === 'heated') return 'kept';
-  if (climate.kind !== 'unheated') return 'model';
-  if (typeof climate.readC === 'number') return 'read';
-  return typeof climate.usualC === 'number' ? 'usual' : 'model';
-};
-
-/** What a kind of place is taken for before anybody says more. */
-const indoorAirAt = (kind: PlaceKind): IndoorAir =>
-  KIND_FACTS[kind].climate === 'heated' ? 'kept' : 'model';
-
 /** A place becomes another kind: its usual way to wash, its air, and no tap where there is none. */
 export const ofKind = (kind: PlaceKind): Partial<PlaceDraft> => ({
   kind,
   offers: [{ methodId: KIND_FACTS[kind].methodId, priceMinor: 0 }],
-  indoorAir: indoorAirAt(kind),
+  indoorAir: KIND_FACTS[kind].climate === 'heated' ? 'kept' : 'model',
   ...(kind === 'car-park' ? { tap: 'none', hasDrain: false } : {}),
 });
 
@@ -200,11 +176,7 @@ export function draftOf(place: PlaceRecord): PlaceDraft {
   const { climate, shelter, methods, queue, finishAt, id: _id, ...fields } = place;
   return {
     ...fields,
-    indoorAir: indoorAirOf(climate),
-    setpointC: climate.kind === 'heated' ? climate.setpointC : 15,
-    usualC: climate.kind === 'unheated' ? (climate.usualC ?? null) : null,
-    readC: climate.kind === 'unheated' ? (climate.readC ?? null) : null,
-    readAtMs: climate.kind === 'unheated' ? (climate.readAtMs ?? null) : null,
+    ...airDraft(climate),
     horizon: shelter.kind === 'open' ? shelter.horizon : [],
     openings: shelter.kind === 'roofed' ? shelter.openings : [],
     relHumidityPercent: humidityPercent(climate),

@@ -8,7 +8,8 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import classes from '../../parts/record-list.module.css';
-import { methodName, PLACE_KIND_NAMES, TAP_NAMES } from '../../words/names.js';
+import { methodName } from '../../words/names.js';
+import { PLACE_KIND_NAMES, TAP_NAMES } from '../../words/place-words.js';
 import { PlaceDrawer } from './place-drawer.js';
 
 /** "; finished at the unit, 5 min on": where a wash that begins here may end. */

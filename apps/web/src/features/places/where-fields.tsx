@@ -1,6 +1,7 @@
 import { Checkbox, Group, Select } from '@mantine/core';
 import { NumberField } from '../../parts/number-field.js';
-import { optionsOf, TAP_NAMES } from '../../words/names.js';
+import { optionsOf } from '../../words/names.js';
+import { TAP_NAMES } from '../../words/place-words.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 
 const ZONES = Intl.supportedValuesOf('timeZone');

@@ -1,117 +1,106 @@
-import { ActionIcon, Button, Group, Select, TextInput } from '@mantine/core';
-import type { HouseRules, Variant, WashedCar } from '@keen/core';
-import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
-import { useState } from 'react';
-import { ApiError } from '../../api/client.js';
-import { useSaveSettings } from '../../api/queries.js';
-import { noticeWithUndo } from '../../parts/notices.js';
+import type { CellQuery, RunAnswer, Variant } from '@keen/core';
+import { Button, Group, Select } from '@mantine/core';
+import { useDebouncedValue, useStateHistory } from '@mantine/hooks';
+import { useKit } from '../../api/kit-queries.js';
+import { useSettings } from '../../api/queries.js';
+import { useTrial } from '../../api/verdict-queries.js';
 import { methodName } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
-import { addable, minuteErrors, movedBy, ownSteps, type OwnStep, variantFrom, withExtra } from './own-way.js';
-import { TypedNumber } from '../../parts/typed-number.js';
-import classes from './run.module.css';
+import { OwnStepRow } from './own-step-row.js';
+import { addable, AS_IT_SHIPS, movedBy, ownSteps, type OwnStep, variantFrom, withExtra } from './own-way.js';
+import { stepErrors } from './own-way-errors.js';
+import { withFix } from './own-way-fix.js';
+import { TrialLine } from './trial-line.js';
+import { messageOf, useKeepOrder } from './use-keep-order.js';
+import classes from './own-way.module.css';
+
+/** So long nothing is typed before the steps are worked through again. */
+const STILL_MS = 250;
 
 interface OwnWayEditorProps {
-  readonly methodId: string;
-  readonly house: HouseRules;
-  readonly car: WashedCar;
+  readonly answer: Pick<RunAnswer, 'wash' | 'pack'>;
+  /** What it takes is settled: only the washes after it can be changed. */
+  readonly isBegun: boolean;
   readonly onClose: () => void;
 }
 
-/** The shop's own order, minutes and notes of a method; kept for all its washes. */
-export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProps) {
-  const [steps, setSteps] = useState<readonly OwnStep[]>(() => ownSteps(methodId, house, car));
-  const [failure, setFailure] = useState<string | null>(null);
-  const save = useSaveSettings();
-  const errors = minuteErrors(steps);
+const queryOf = ({ wash }: OwnWayEditorProps['answer']): CellQuery => ({
+  vehicleId: wash.vehicleId,
+  placeId: wash.placeId,
+  methodId: wash.methodId,
+  startMs: wash.startMs,
+  extras: wash.extras,
+  products: wash.predicted?.products,
+});
+
+/** The steps of a method in the shop's own way: order, minutes, zones, water, dwell, bottles and strength, with the verdict beside them. */
+export function OwnWayEditor({ answer, isBegun, onClose }: OwnWayEditorProps) {
+  const { data: settings } = useSettings();
+  if (!settings) return null;
+  return <Editor answer={answer} isBegun={isBegun} onClose={onClose} house={settings.house} />;
+}
+
+type EditorProps = OwnWayEditorProps & {
+  readonly house: NonNullable<ReturnType<typeof useSettings>['data']>['house'];
+};
+
+function Editor({ answer, isBegun, onClose, house }: EditorProps) {
+  const { methodId } = answer.wash;
+  const car = answer.pack.vehicle;
+  const { once, always, failure, isSaving, keepAlways, keepOnce } = useKeepOrder(answer, onClose);
+  const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
+    ownSteps(methodId, house, car, once ?? undefined),
+  );
+  const { data: kit } = useKit();
+  const errors = stepErrors(steps);
+  const isSound = Object.keys(errors).length === 0;
+  const variant = isSound ? variantFrom(steps) : null;
+  const [still] = useDebouncedValue(variant ? JSON.stringify(variant) : null, STILL_MS);
+  const query = queryOf(answer);
+  const {
+    data: tried,
+    error,
+    isPlaceholderData,
+  } = useTrial(still === null ? null : { ...query, variant: JSON.parse(still) as Variant });
+  const { data: shipped } = useTrial({ ...query, variant: AS_IT_SHIPS });
   const extras = addable(methodId, house, car);
-  const before = house.variants?.[methodId] ?? null;
   const change = (key: string, part: Partial<OwnStep>): void =>
     setSteps(steps.map((step) => (step.key === key ? { ...step, ...part } : step)));
-  const keep = (variant: Variant | null, message: string): void =>
-    save.mutate(
-      { house: { variants: { [methodId]: variant } } },
-      {
-        onSuccess: () => {
-          noticeWithUndo(message, () => save.mutate({ house: { variants: { [methodId]: before } } }));
-          onClose();
-        },
-        onError: (error) =>
-          setFailure(
-            error instanceof ApiError
-              ? error.message
-              : 'The program does not answer. Your order is kept here; try again.',
-          ),
-      },
-    );
+  const leaveOut = ({ key, isExtra, isLeftOut }: OwnStep): void =>
+    isExtra ? setSteps(steps.filter((step) => step.key !== key)) : change(key, { isLeftOut: !isLeftOut });
   return (
     <section className={`${classes.box} no-print`}>
-      <h2>The shop’s own way: {methodName(methodId)}</h2>
+      <h2>The steps of {methodName(methodId)}</h2>
+      <TrialLine
+        tried={tried}
+        shipped={shipped}
+        isStale={isPlaceholderData || !isSound}
+        failure={isSound ? messageOf(error) : 'Put the marked fields right, and the verdict follows.'}
+      />
       <p className="muted">
-        For all washes by this method; verdicts, plans and sums follow its minutes. Minutes are those of a
-        saloon; other bodies take more or less by their surface (a house rule). A run that is under way stays
-        as it was begun.
+        Minutes and water are those of a saloon; other bodies take more or less by their surface (a house
+        rule).
+        {isBegun && ' This wash is under way and stays as it was begun.'}
       </p>
-      <ol className={classes.ownSteps}>
-        {steps.map((step, i) => {
-          const name = RUN_STEP_NAMES[step.id];
-          return (
-            <li key={step.key} data-out={step.isLeftOut || undefined}>
-              <ActionIcon
-                variant="default"
-                size="lg"
-                aria-label={`${name} sooner`}
-                disabled={i === 0}
-                onClick={() => setSteps(movedBy(steps, step.key, -1))}
-              >
-                <IconArrowUp size={18} />
-              </ActionIcon>
-              <ActionIcon
-                variant="default"
-                size="lg"
-                aria-label={`${name} later`}
-                disabled={i === steps.length - 1}
-                onClick={() => setSteps(movedBy(steps, step.key, 1))}
-              >
-                <IconArrowDown size={18} />
-              </ActionIcon>
-              <strong>{name}</strong>
-              <TypedNumber
-                aria-label={`Minutes of ${name}`}
-                suffix=" min"
-                value={step.minutes}
-                onChange={(minutes) => change(step.key, { minutes })}
-                decimalScale={1}
-                error={errors[step.key]}
-                disabled={step.isLeftOut}
-                w={105}
-              />
-              <TextInput
-                aria-label={`Note to ${name}`}
-                placeholder="Note"
-                value={step.note}
-                maxLength={200}
-                onChange={(event) => change(step.key, { note: event.currentTarget.value })}
-                disabled={step.isLeftOut}
-              />
-              <Button
-                size="compact-md"
-                variant="default"
-                aria-label={step.isLeftOut ? `Do ${name} again` : `Leave out ${name}`}
-                onClick={() =>
-                  step.isExtra
-                    ? setSteps(steps.filter(({ key }) => key !== step.key))
-                    : change(step.key, { isLeftOut: !step.isLeftOut })
-                }
-              >
-                {step.isLeftOut ? 'Do it again' : 'Leave out'}
-              </Button>
-            </li>
-          );
-        })}
+      <ol className={classes.steps}>
+        {steps.map((step, i) => (
+          <OwnStepRow
+            key={step.key}
+            step={step}
+            isFirst={i === 0}
+            isLast={i === steps.length - 1}
+            errors={errors[step.key] ?? {}}
+            faults={step.isLeftOut ? [] : (tried?.faults.filter(({ key }) => key === step.key) ?? [])}
+            bottles={kit?.products ?? []}
+            onChange={(part) => change(step.key, part)}
+            onMove={(by) => setSteps(movedBy(steps, step.key, by))}
+            onLeaveOut={() => leaveOut(step)}
+            onFix={(fix) => setSteps(withFix(steps, { key: step.key, fix }, extras))}
+          />
+        ))}
       </ol>
       {failure && (
-        <p role="alert" className={classes.warn}>
+        <p role="alert" className={classes.error}>
           {failure}
         </p>
       )}
@@ -119,6 +108,7 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
         <Select
           aria-label="Add a step"
           placeholder="Add a step"
+          searchable
           data={extras.map(({ id }) => ({ value: id, label: RUN_STEP_NAMES[id] }))}
           value={null}
           onChange={(id) => {
@@ -126,16 +116,37 @@ export function OwnWayEditor({ methodId, house, car, onClose }: OwnWayEditorProp
             if (extra) setSteps(withExtra(steps, extra));
           }}
         />
+        <Button variant="default" disabled={current === 0} onClick={() => back()}>
+          Undo the last change
+        </Button>
         <Button
           color="lamp.3"
-          loading={save.isPending}
-          disabled={Object.keys(errors).length > 0}
-          onClick={() => keep(variantFrom(steps), 'The shop’s own way is kept.')}
+          loading={isSaving}
+          disabled={!variant}
+          onClick={() => variant && keepAlways(variant, 'Kept for every wash by this method.')}
         >
-          Keep it
+          Keep for every wash
         </Button>
-        {before && (
-          <Button variant="default" onClick={() => keep(null, 'Back to the method as it ships.')}>
+        {!isBegun && (
+          <Button
+            variant="default"
+            disabled={!variant || isSaving}
+            onClick={() => variant && keepOnce(variant, 'Kept for this wash only.')}
+          >
+            This wash only
+          </Button>
+        )}
+        {once && !isBegun && (
+          <Button variant="default" disabled={isSaving} onClick={() => keepOnce(null, 'As in every wash.')}>
+            As in every wash
+          </Button>
+        )}
+        {always && (
+          <Button
+            variant="default"
+            disabled={isSaving}
+            onClick={() => keepAlways(null, 'Back to the method as it ships.')}
+          >
             As it ships
           </Button>
         )}

@@ -2,7 +2,7 @@ import { packHours, type PlaceRecord, type RunAnswer, type VehicleRecord, washPa
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { usePlaces, useSettings, useVehicles } from '../../api/queries.js';
+import { usePlaces, useVehicles } from '../../api/queries.js';
 import { useRun } from '../../api/run-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
@@ -85,7 +85,6 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
   const { wash, pack } = answer;
   const { sheet, startMs, source, issuedMs } = pack;
   const [isEditing, setEditing] = useState(false);
-  const { data: settings } = useSettings();
   const isBegun = answer.actions.length > 0;
   const hours = packHours(pack);
   const way = wayText(pack.method.wayId);
@@ -97,7 +96,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       actions={
         <>
           <Button variant="default" onClick={() => setEditing(!isEditing)} aria-pressed={isEditing}>
-            Change the order
+            Change the steps
           </Button>
           <Button variant="default" onClick={() => window.print()}>
             Print
@@ -108,11 +107,10 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         </>
       }
     >
-      {isEditing && settings && (
+      {isEditing && (
         <OwnWayEditor
-          methodId={wash.methodId}
-          house={settings.house}
-          car={pack.vehicle}
+          answer={answer}
+          isBegun={isBegun || wash.status === 'done'}
           onClose={() => setEditing(false)}
         />
       )}

@@ -2,7 +2,6 @@ import { describe, expect, it } from '@jest/globals';
 import type { RunPack, RunStep, WashRecord, WashStepId } from '@keen/core';
 import { pairAtOnePlace, roundChoices } from './round-view.js';
 import { countText, sheetBlocks } from './run-view.js';
-import { minuteErrors, type OwnStep } from './own-way.js';
 
 const step = (id: WashStepId, change: Partial<RunStep> = {}): RunStep =>
   ({
@@ -114,20 +113,5 @@ describe('a round of washes', () => {
     const format = { day: String, dayKey: () => 'day' };
     expect(roundChoices([wash], 60 * 60_000 - 1, format)).toHaveLength(1);
     expect(roundChoices([wash], 60 * 60_000, format)).toHaveLength(0);
-  });
-});
-
-describe('the minutes of a step in the editor', () => {
-  it.each([
-    [0, true],
-    [0.1, false],
-    [240, false],
-    [240.1, true],
-    ['', true],
-    ['seven', true],
-  ])('%p are wrong: %p', (minutes, isWrong) => {
-    const one = { key: 'k', minutes, isLeftOut: false } as OwnStep;
-    expect('k' in minuteErrors([one])).toBe(isWrong);
-    expect(minuteErrors([{ ...one, isLeftOut: true }])).toEqual({});
   });
 });

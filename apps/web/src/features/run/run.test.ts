@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
   DEFAULT_DISPLAY,
-  DEFAULT_HOUSE,
   type Mix,
   PACK_ITEMS,
   STEP_CAUTIONS,
@@ -10,12 +9,10 @@ import {
   type StepFault,
   WASH_STEP_IDS,
   type WashRecord,
-  type WashStep,
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import { CAUTION_TEXTS, dwellText, PACK_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
-import { addable, minuteErrors, movedBy, type OwnStep, ownSteps, variantFrom, withExtra } from './own-way.js';
 import { roundChoices } from './round-view.js';
 import { barFraction, edgeScaleMinutes, shortText } from './run-view.js';
 
@@ -136,56 +133,6 @@ describe('the words of what is wrong with a step', () => {
   ];
   it.each(FAULTS)('%j', (fault, part) => {
     expect(faultText(fault, format)).toContain(part);
-  });
-});
-
-describe('the shop’s own way in the editor', () => {
-  const CAR = { delicateWheels: false };
-  const steps = ownSteps('bay-contact', DEFAULT_HOUSE, CAR);
-  const extra = (id: WashStep['id']): WashStep => {
-    const found = addable('bay-contact', DEFAULT_HOUSE, CAR).find((step) => step.id === id);
-    if (!found) throw new Error(`${id} cannot be added`);
-    return found;
-  };
-  const asKept = (changed: readonly OwnStep[]) => ({
-    ...DEFAULT_HOUSE,
-    variants: { 'bay-contact': variantFrom(changed) },
-  });
-
-  it('opens as it was kept: order, minutes, notes, what is left out and what was added', () => {
-    const [first, second] = steps;
-    if (!first || !second) throw new Error('no steps');
-    const changed = withExtra(
-      movedBy(steps, first.key, 1).map((step) =>
-        step.key === second.key ? { ...step, minutes: '9', note: ' slowly ' } : step,
-      ),
-      extra('iron'),
-    ).map((step) => (step.id === 'shuts' ? { ...step, isLeftOut: true } : step));
-    const again = ownSteps('bay-contact', asKept(changed), CAR);
-    expect(again.slice(0, 2).map(({ key }) => key)).toEqual([second.key, first.key]);
-    expect(again[0]).toMatchObject({ minutes: 9, note: 'slowly' });
-    expect(again.find(({ id }) => id === 'shuts')?.isLeftOut).toBe(true);
-    expect(again.at(-1)).toMatchObject({ id: 'iron', isExtra: true });
-    expect(withExtra(again, extra('iron')).at(-1)?.key).toBe('+iron-1');
-  });
-
-  it('puts a step of the method in once more, behind the last of its kind, and opens so again', () => {
-    const twice = withExtra(withExtra(steps, extra('rinse')), extra('rinse'));
-    expect(twice.filter(({ id }) => id === 'rinse').map(({ key }) => key)).toEqual([
-      'rinse-0',
-      '+rinse',
-      '+rinse-1',
-    ]);
-    const at = twice.findIndex(({ id }) => id === 'rinse');
-    expect(twice.slice(at, at + 3).map(({ id }) => id)).toEqual(['rinse', 'rinse', 'rinse']);
-    expect(ownSteps('bay-contact', asKept(twice), CAR)).toEqual(twice);
-  });
-
-  it('moves nothing beyond the ends, and names minutes that will not do', () => {
-    expect(movedBy(steps, steps[0]?.key ?? '', -1)).toEqual(steps);
-    const bad = steps.map((step, i) => (i === 0 ? { ...step, minutes: 0 } : step));
-    expect(Object.keys(minuteErrors(bad))).toEqual([steps[0]?.key]);
-    expect(minuteErrors(steps)).toEqual({});
   });
 });
 

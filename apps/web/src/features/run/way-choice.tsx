@@ -22,7 +22,7 @@ export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly
   const format = useFormat();
   const { vehicleId, placeId, methodId, startMs, extras, predicted } = wash;
   const asked = { vehicleId, placeId, methodId, startMs, extras };
-  const { data: options } = useWays({ ...asked, products: predicted?.products });
+  const { data: options } = useWays({ ...asked, products: predicted?.products, variant: predicted?.variant });
   const move = useMoveWash();
   const others = options?.filter((option) => option.wayId !== wayId && goes(option)) ?? [];
   if (!options || others.length === 0) return null;

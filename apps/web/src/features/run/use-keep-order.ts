@@ -1,0 +1,64 @@
+import type { RunAnswer, Variant } from '@keen/core';
+import { useState } from 'react';
+import { ApiError } from '../../api/client.js';
+import { useMoveWash, useSaveSettings, useSettings } from '../../api/queries.js';
+import { noticeWithUndo } from '../../parts/notices.js';
+
+/** What the program says of a failure; null: there is none. */
+export const messageOf = (error: Error | null): string | null => {
+  if (!error) return null;
+  return error instanceof ApiError
+    ? error.message
+    : 'The program does not answer. Your order stands here; try again.';
+};
+
+/** What is kept now, and how to keep another order. */
+export interface KeepOrder {
+  /** The steps of this wash alone; null: as in every wash. */
+  readonly once: Variant | null;
+  /** The shop's own way; null: as it ships. */
+  readonly always: Variant | null;
+  readonly failure: string | null;
+  readonly isSaving: boolean;
+  readonly keepAlways: (variant: Variant | null, text: string) => void;
+  readonly keepOnce: (variant: Variant | null, text: string) => void;
+}
+
+/** Keeps an order for every wash by the method, or for this wash alone; both can be undone. */
+export function useKeepOrder({ wash }: Pick<RunAnswer, 'wash'>, onClose: () => void): KeepOrder {
+  const { data: settings } = useSettings();
+  const save = useSaveSettings();
+  const move = useMoveWash();
+  const [failure, setFailure] = useState<string | null>(null);
+  const { methodId } = wash;
+  const always = settings?.house.variants?.[methodId] ?? null;
+  const once = wash.predicted?.variant ?? null;
+  const forAll = (variant: Variant | null) => ({ house: { variants: { [methodId]: variant } } });
+  const forOne = (variant: Variant | null) => ({ id: wash.id, variant });
+  const said = (text: string, undo: () => void) => ({
+    onSuccess: () => {
+      noticeWithUndo(text, undo);
+      onClose();
+    },
+    onError: (error: Error) => setFailure(messageOf(error)),
+  });
+  return {
+    once,
+    always,
+    failure,
+    isSaving: save.isPending || move.isPending,
+    keepAlways: (variant, text) => {
+      save.mutate(
+        forAll(variant),
+        said(text, () => save.mutate(forAll(always))),
+      );
+      if (once) move.mutate(forOne(null));
+    },
+    keepOnce: (variant, text) => {
+      move.mutate(
+        forOne(variant),
+        said(text, () => move.mutate(forOne(once))),
+      );
+    },
+  };
+}
