@@ -24,7 +24,7 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   rinse: 'Rinse it',
   arches: 'Flush the arches',
   'underbody-bounce': 'Bounce a jet under it',
-  'underbody-ramps': 'Flush under it from the ramps',
+  'underbody-ramps': 'Flush under it from both sides',
   contact: 'Wash it by hand',
   rinseless: 'Wash it rinseless',
   'spray-wipe': 'Spray and wipe',
@@ -71,7 +71,8 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'salt-sits-under': 'the salt that eats longest sits here',
   'hand-takes-what-is-left': 'removes the film the rinse leaves',
   'minerals-leave-with-the-towel': 'minerals leave with the towel, not with the air',
-  'gaps-hold-water': 'gaps hold water for hours; in frost it freezes there',
+  'gaps-hold-water': 'gaps hold water for hours and drip on what is dry',
+  'gaps-freeze': 'gaps hold water for hours, and it freezes there before it dries',
   'last-water-decides-spots': 'what is left of this water is what spots',
   'bare-paint-wants-cover': 'bare paint wants cover before the road',
   'machine-does-it': 'the machine does it',
@@ -88,6 +89,20 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'warm-before-touch': 'warm water keeps ice away until the hand has been there',
 };
 
+/** Why a step stands where it stands, with what the wash that was worked through says of it. */
+export function reasonText(
+  { reason, wetMinutes, dwell }: Pick<RunStep, 'reason' | 'wetMinutes' | 'dwell'>,
+  format: Format,
+): string {
+  if (reason !== 'dwells-while-others-are-done' || wetMinutes === undefined) return REASON_TEXTS[reason];
+  if (wetMinutes === null)
+    return 'it stays wet here as long as it takes, so other parts can be done meanwhile';
+  const lasts = format.minutes(wetMinutes);
+  return wetMinutes >= (dwell?.labelMinutes ?? dwell?.maxMinutes ?? 0)
+    ? `it stays wet ${lasts} here, so other parts can be done meanwhile`
+    : `it works by itself, but stays wet only ${lasts} here: stay close`;
+}
+
 export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'each-wheel-off': 'Rinse or wipe each wheel off before the next one; a strong cleaner wants the hose.',
   'data-sheet': 'Follow the product’s data sheet first.',
@@ -97,6 +112,7 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'weight-of-the-mitt': 'Weight of the mitt only; don’t reuse a dirty side.',
   'never-under-a-jack': 'Nobody goes under a car that a jack holds; ramps with chocks.',
   'ice-underfoot': 'Water on this ground freezes: grit it, and mind where others walk.',
+  'ice-on-floor': 'Water on this floor freezes: keep it off, and mop it up at once.',
   'never-while-charging': 'Never while it charges, never a jet: open, dry with a clean cloth, protect, shut.',
   'engine-cool-and-covered':
     'Engine cool, electrics covered, soft brush, low pressure; for hybrids and electrics ask the maker or a licensed trade.',

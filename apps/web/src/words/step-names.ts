@@ -12,7 +12,7 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   rinse: 'rinse',
   arches: 'arches',
   'underbody-bounce': 'underbody, bounced jet',
-  'underbody-ramps': 'underbody on ramps',
+  'underbody-ramps': 'underbody, both sides',
   contact: 'wash by hand',
   rinseless: 'rinseless wash',
   'spray-wipe': 'spray and wipe',

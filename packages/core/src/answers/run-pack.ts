@@ -3,9 +3,10 @@ import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import type { Kit } from '../kit/index.js';
+import { driveOf } from '../method/index.js';
 import type { PackHour, RunPack } from '../live/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { runSheet } from '../run/index.js';
+import { runSheet, sunLine } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
 import {
   cellDetail,
@@ -60,13 +61,23 @@ export function packOf(
   const of = { vehicle, place, method, limits, isDark, overnightC: night.coldestAfterC(endMs) };
   const touched = weather.washHours(startMs, method) ?? ([{ fromMinute: 0, site: first.site }] as const);
   const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
+  const sheet = runSheet({ ...of, hours: touched, outdoors: first.outdoors, soil, kit, house });
   const draft: PackDraft = {
     ...of,
     startMs,
     fromMs: startOfHourMs(startMs),
     hours,
     washHours: touched,
-    sheet: runSheet({ ...of, hours: touched, outdoors: first.outdoors, soil, kit, house }),
+    sheet,
+    sunLine: sunLine({
+      place,
+      startMs,
+      endMs: startMs + (driveOf(method)?.fromMinute ?? method.minutes) * MS_PER_MINUTE,
+      lookUntilMs: startOfHourMs(startMs) + PACK_HOURS * MS_PER_HOUR,
+      cloudAt: (atMs) =>
+        hours[Math.floor((atMs - startOfHourMs(startMs)) / MS_PER_HOUR)]?.outdoors.cloudFraction ?? null,
+      edges: sheet.edges,
+    }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
     soilBefore: soil,
     conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),

@@ -26,21 +26,6 @@ const isTooCold = (
   placeC: number | null | undefined,
 ): boolean => lowestWorkC !== null && placeC != null && placeC < lowestWorkC;
 
-/** In how many colds at most a shop takes other bottles; 0: in any air that is warm enough for all labels. */
-export function coldClass(shelf: Shelf, placeC: number | null): number {
-  const known = coldSteps.get(shelf) ?? coldStepsOf(shelf);
-  coldSteps.set(shelf, known);
-  return placeC === null ? 0 : known.filter((lowestWorkC) => placeC < lowestWorkC).length;
-}
-
-/** Asked for every start: each shelf is looked through once. */
-const coldSteps = new WeakMap<Shelf, readonly number[]>();
-const coldStepsOf = ({ bottles }: Shelf): readonly number[] => [
-  ...new Set(
-    [...bottles, ...Object.values(TYPICAL_PRODUCTS)].flatMap(({ lowestWorkC }) => lowestWorkC ?? []),
-  ),
-];
-
 /** What works in that cold, the least harm, what is not empty, the order of roles, the mildest, what works in most cold, the cheapest. */
 function byPreference(roles: readonly ProductRole[]): (a: Candidate, b: Candidate) => number {
   const keysOf = ({ bottle, harm, isTooCold: isCold }: Candidate): number[] => [

@@ -3,6 +3,7 @@ import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 import { BUCKET_ROLES, stepProductRow, type StepProductRow } from './data/step-products.js';
 import { bottleFor, type ChoiceCase, typicalFor } from './choose-bottle.js';
+import { bucketAt } from './cold-class.js';
 import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
 
 /** What decides the products of a wash. */
@@ -193,7 +194,7 @@ function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashS
 export function equip(method: Method, of: EquipCase): Method {
   const around = { ...of, isToStrip: method.strips };
   return withSteps(
-    method,
+    { ...method, bucketC: bucketAt(method, of.placeC) },
     method.steps.map((step) => equipped(step, method.steps, around)),
   );
 }

@@ -4,6 +4,7 @@ export * from './product.js';
 export * from './shelf.js';
 export * from './meeting.js';
 export * from './choose-bottle.js';
+export * from './cold-class.js';
 export * from './equip.js';
 export * from './mix.js';
 export * from './chemistry.js';

@@ -66,7 +66,10 @@ export function edgesNow(
     edges: byStep,
     lowEdges: lowEdges(of, panels),
     stopAfter: [],
-    ...stepsAround({ vehicle, place, method, site }, pack.sheet.preparation.mixes),
+    ...stepsAround(
+      { vehicle, place, method, site, overnightC: pack.sheet.overnightC },
+      pack.sheet.preparation.mixes,
+    ),
   });
   const keys = keyedSteps({ steps }).flatMap(({ key, step }): [string, Latest][] =>
     step.dwell ? [[key, { minutes: step.dwell.maxMinutes, ends: step.dwell.cutAs ?? 'label' }]] : [],

@@ -1,7 +1,7 @@
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { Finding, Limits } from '../rules/index.js';
-import type { RunSheet } from '../run/index.js';
+import type { RunSheet, SunLine } from '../run/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HourFrom, PlaceHour, WashHours } from '../wash/index.js';
@@ -32,6 +32,8 @@ export interface RunPack {
   readonly hours: readonly (PackHour | null)[];
   /** Light and air from minute to minute if it begins as planned, the drive and the second place among them; absent in older packs. */
   readonly washHours?: WashHours;
+  /** The side in the sun while the first place has the car; null: no beam falls on it; absent in older packs. */
+  readonly sunLine?: SunLine | null;
   /** null: light does not count there. */
   readonly sunsetMs: number | null;
   readonly soilBefore: ByGroup;

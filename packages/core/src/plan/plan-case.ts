@@ -21,15 +21,7 @@ import {
   workCase,
 } from './planned-window.js';
 import type { Window } from './window.js';
-import {
-  busyOf,
-  queueAt,
-  type Span,
-  spansMeet,
-  stayOf,
-  type Worker,
-  worksThrough,
-} from './workers.js';
+import { busyOf, queueAt, type Span, spansMeet, stayOf, type Worker, worksThrough } from './workers.js';
 import { keepsPromise, worthBase, worthInPlan } from './worth-in-plan.js';
 
 /** Whose hands are free, and whether every start is wanted or the foremost of each hour will do. */

@@ -60,6 +60,8 @@ export const iceOnGround: Rule = {
 };
 
 const BODY = ['upper', 'lower'] as const;
+/** A pre-soak so warm loosens a grade more (judgement). */
+const HOT_SOAK_C = 30;
 
 export const soilCeiling: Rule = {
   id: 'soil-ceiling',
@@ -85,7 +87,7 @@ export const soilCeiling: Rule = {
     const actual = soil[worst];
     const margin = limit - actual;
     const found = ofDegree('soil-ceiling', 'block', { margin, unit: 'grade', scale: 1, actual, limit });
-    const hotSoak = method.bucketC !== null && method.steps.some(({ id }) => id === 'pre-soak');
+    const hotSoak = (method.bucketC ?? 0) >= HOT_SOAK_C && method.steps.some(({ id }) => id === 'pre-soak');
     const protectedPaint = weakestProtection(vehicle) !== null;
     return margin < 0 && margin >= -1 && hotSoak && protectedPaint
       ? { remedy: 'hot-pre-soak', ...found, level: 'condition' }

@@ -9,3 +9,4 @@ export * from './preparation.js';
 export * from './round.js';
 export * from './side-by-side.js';
 export * from './run-sheet.js';
+export * from './sun-line.js';

@@ -74,7 +74,13 @@ function glassC(vehicle: Vehicle, place: Place, site: PlaceHour): number {
 
 /** What of the place and the kit the steps go by. */
 export function stepsAround(
-  { vehicle, place, method, site }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method'> & { site: PlaceHour },
+  {
+    vehicle,
+    place,
+    method,
+    site,
+    overnightC,
+  }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method' | 'overnightC'> & { site: PlaceHour },
   mixes: readonly Mix[],
 ): Omit<StepsAround, 'edges' | 'lowEdges' | 'stopAfter'> {
   const { airTempC } = site.air;
@@ -83,6 +89,9 @@ export function stepsAround(
     isGroundFreezing: place.climate.kind !== 'heated' && airTempC < 0,
     mixes,
     forbids: place.forbids,
+    isRoofed,
+    // A night that nobody knows is taken for a frosty one.
+    gapsFreeze: airTempC < 0 || overnightC === null || overnightC < 0,
     hasNoDrain: isRoofed && !place.hasDrain,
     lifts: place.kind !== 'self-serve-bay' && place.kind !== 'automatic-bay',
     glassC: glassC(vehicle, place, site),
@@ -116,7 +125,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
       edges: wet.byStep,
       lowEdges: lowEdges(of, panels),
       stopAfter: cost.meter?.stopAfter ?? null,
-      ...stepsAround({ vehicle, place, method, site }, mixes),
+      ...stepsAround({ ...of, site }, mixes),
     }),
     minutes: method.minutes,
     edges,

@@ -2,7 +2,6 @@ import { chemicalClashes, isSameBatch, type Mix, notRinsed } from '../kit/index.
 import {
   type Method,
   type PartId,
-  isStrong,
   STEP_KINDS,
   type StepCaution,
   type StepReason,
@@ -10,7 +9,7 @@ import {
   type WashStepId,
 } from '../method/index.js';
 import type { PanelId, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
-import { besideNeighbour, clashFault, faultsOf, underneath } from './step-faults.js';
+import { besideNeighbour, clashFault, faultsOf, ofStrong, reasonOf, underneath } from './step-faults.js';
 import type { StepFault, StepsAround, WetEdge } from './steps-around.js';
 
 /** The dwell of one step, cut to what the panels allow. */
@@ -45,6 +44,8 @@ export interface RunStep {
   /** The meter is stopped, or paused, when this step ends. */
   readonly stopsMeter: boolean;
   readonly dwell: StepDwell | null;
+  /** How long what dwells stays wet here, minutes; null: longer than was watched; absent: nothing dwells, or not kept then. */
+  readonly wetMinutes?: number | null;
   /** What is put on; null: nothing, or the site's own. */
   readonly mix: Mix | null;
   /** In the shop's own words; empty: none. */
@@ -123,14 +124,6 @@ function shareOfMix(mix: Mix, step: WashStep, steps: readonly WashStep[]): Mix {
   };
 }
 
-/** What a strong acid or alkali asks for besides what its step does; a mild product asks for nothing. */
-const ofStrong = ({ id }: WashStep, inUsePh: number | null): readonly StepCaution[] => {
-  if (inUsePh === null || !isStrong(inUsePh)) return [];
-  const own = STEP_KINDS[id].cautions;
-  const wanted = ['gloves-and-goggles', 'never-acid-over-alkali'] as const;
-  return wanted.filter((caution) => !own.includes(caution));
-};
-
 /**
  * In which order is this wash done, for how long each, and why there?
  *
@@ -179,19 +172,20 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       onMeter: step.onMeter,
       stopsMeter: endsRun && around.stopAfter !== null && (run === lastRun || around.stopAfter.includes(run)),
       dwell: dwell && boundedDwell(dwell, around.edges.get(i) ?? around.lowEdges),
+      ...(dwell ? { wetMinutes: firstToEnd(around.edges.get(i) ?? around.lowEdges)?.minutes ?? null } : {}),
       mix: mix && shareOfMix(mix, step, method.steps),
       faults: [
         ...faultsOf(step, mix, i === firstOnGlass, around),
         ...(under && clash ? [clashFault(clash.kind, under)] : []),
         ...(unrinsed.length > 0 ? [{ kind: 'not-rinsed' as const, groups: unrinsed }] : []),
       ],
-      reason: wheelsLast ? 'dirtiest-last' : STEP_KINDS[step.id].reason,
+      reason: wheelsLast ? 'dirtiest-last' : reasonOf(step, around),
       cautions: [
         ...STEP_KINDS[step.id].cautions,
         ...ofStrong(step, laid[i]?.inUsePh ?? null),
         ...underneath(step, around),
         ...besideNeighbour(step, around),
-        ...(wets ? (['ice-underfoot'] as const) : []),
+        ...(wets ? [around.isRoofed ? ('ice-on-floor' as const) : ('ice-underfoot' as const)] : []),
       ],
     };
   });

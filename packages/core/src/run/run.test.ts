@@ -78,6 +78,8 @@ const PLAIN_STEPS: StepsAround = {
   edges: new Map(),
   lowEdges: [],
   stopAfter: [],
+  isRoofed: false,
+  gapsFreeze: false,
   isGroundFreezing: false,
   mixes: [],
   forbids: [],
@@ -179,6 +181,46 @@ describe('the steps of a wash', () => {
     expect(icy(sheet(BAY, 'bay-contact'))).toBe(true);
     expect(icy(sheet(BAY, 'bay-contact', { airTempC: 4, dewPointC: 0 }))).toBe(false);
     expect(icy(sheet(HEATED_UNIT, 'garage-rinseless'))).toBe(false);
+  });
+
+  it('ask for a mop on a floor and for grit on ground', () => {
+    const garage = { ...HEATED_UNIT, climate: { kind: 'unheated' } as const };
+    const cautions = new Set(
+      sheet(garage, 'garage-rinseless', { airTempC: -6 }).steps.flatMap((step) => step.cautions),
+    );
+    expect(cautions).toContain('ice-on-floor');
+    expect(cautions).not.toContain('ice-underfoot');
+  });
+
+  it('speak of frost in the gaps only where there is some, then or in the night', () => {
+    const wash = shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE);
+    const reasonAt = (gapsFreeze: boolean) =>
+      runSteps(wash, { ...PLAIN_STEPS, gapsFreeze }).find(({ id }) => id === 'shuts')?.reason;
+    expect([reasonAt(true), reasonAt(false)]).toEqual(['gaps-freeze', 'gaps-hold-water']);
+    const inWarmth = (overnightC: number | null) =>
+      sheet(HEATED_UNIT, 'garage-rinseless', {}, overnightC).steps.find(({ id }) => id === 'shuts')?.reason;
+    expect([inWarmth(4), inWarmth(-1), inWarmth(null)]).toEqual([
+      'gaps-hold-water',
+      'gaps-freeze',
+      'gaps-freeze',
+    ]);
+  });
+
+  it('tell how long what dwells stays wet there, and nothing where nothing dwells', () => {
+    const edges = new Map([[1, [{ panel: 'roof', minutes: 14, ends: 'dries' } as const]]]);
+    const laid = runSteps(shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE), { ...PLAIN_STEPS, edges });
+    expect(laid[1]).toMatchObject({ id: 'foam', wetMinutes: 14 });
+    expect(laid.find(({ id }) => id === 'wheels')?.wetMinutes).toBeNull();
+    expect(laid.find(({ id }) => id === 'rinse')).not.toHaveProperty('wetMinutes');
+  });
+
+  it('go under a car with a word on jacks only where cars are lifted', () => {
+    const under = (lifts: boolean) =>
+      runSteps(shopMethod('bay-contact', DEFAULT_HOUSE, VEHICLE), { ...PLAIN_STEPS, lifts })
+        .filter(({ id }) => id === 'underbody-ramps')
+        .map(({ cautions }) => cautions.includes('never-under-a-jack'));
+    expect(under(true)).toEqual([true]);
+    expect(under(false)).toEqual([false]);
   });
 
   it('tell why the wheels stand where they stand', () => {

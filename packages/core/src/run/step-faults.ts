@@ -1,5 +1,13 @@
 import type { ChemicalClash, Mix } from '../kit/index.js';
-import { reachOf, STEP_KINDS, type StepCaution, type WashStep, type WashStepId } from '../method/index.js';
+import {
+  isStrong,
+  reachOf,
+  STEP_KINDS,
+  type StepCaution,
+  type StepReason,
+  type WashStep,
+  type WashStepId,
+} from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
 import type { StepFault, StepsAround } from './steps-around.js';
 
@@ -63,3 +71,17 @@ export function faultsOf(
 /** A clash as a step tells of it. */
 export const clashFault = (kind: ChemicalClash['kind'], under: WashStepId): StepFault =>
   kind === 'acid-over-alkali' ? { kind, alkali: under } : { kind, acid: under };
+
+/** What a strong acid or alkali asks for besides what its step does; a mild product asks for nothing. */
+export const ofStrong = ({ id }: WashStep, inUsePh: number | null): readonly StepCaution[] => {
+  if (inUsePh === null || !isStrong(inUsePh)) return [];
+  const own = STEP_KINDS[id].cautions;
+  const wanted = ['gloves-and-goggles', 'never-acid-over-alkali'] as const;
+  return wanted.filter((caution) => !own.includes(caution));
+};
+
+/** Why a step stands there, as it is true here. */
+export function reasonOf({ id }: WashStep, { gapsFreeze }: StepsAround): StepReason {
+  const { reason } = STEP_KINDS[id];
+  return reason === 'gaps-hold-water' && gapsFreeze ? 'gaps-freeze' : reason;
+}

@@ -31,6 +31,10 @@ export interface StepsAround {
   /** Between which paid runs the meter is stopped: the index of the run before; null: there is no meter. */
   readonly stopAfter: readonly number[] | null;
   readonly isGroundFreezing: boolean;
+  /** Under a roof: a floor that is mopped up, not ground that is gritted. */
+  readonly isRoofed: boolean;
+  /** What stays in gaps freezes while the wash is done or in the night after. */
+  readonly gapsFreeze: boolean;
   readonly mixes: readonly Mix[];
   /** What the place forbids of what a step needs. */
   readonly forbids: readonly SiteRule[];

@@ -41,6 +41,24 @@ describe('a method by the cold', () => {
     expect(at(-8)).toEqual(equippedMethod('bay-touch-free', { ...of, placeC: -8 }));
   });
 
+  it.each([
+    { placeC: null, bucketC: 38 },
+    { placeC: 14.9, bucketC: 38 },
+    { placeC: 15, bucketC: 20 },
+    { placeC: 30, bucketC: 20 },
+  ])('at $placeC °C has its buckets at $bucketC', ({ placeC, bucketC }) => {
+    expect(methodsByCold(of)('garage-rinseless', placeC).bucketC).toBe(bucketC);
+    expect(methodsByCold(of)('bay-touch-free', placeC).bucketC).toBeNull();
+  });
+
+  it('tells warm air from air that nobody knows, in whichever order they are asked for', () => {
+    const methods = methodsByCold(of);
+    const known = methods('garage-rinseless', 20);
+    expect(methods('garage-rinseless', null)).not.toBe(known);
+    expect(methods('garage-rinseless', 16)).toBe(known);
+    expect(methods('bay-touch-free', 20)).toBe(methods('bay-touch-free', null));
+  });
+
   it('is done in the way that is given, else in the usual one', () => {
     const methodOf = methodsInWays(of);
     expect(methodOf('bay-contact', {}, { place: BAY }).wayId).toBe('whole');

@@ -45,6 +45,7 @@ export const equippedMethod = (
   });
 
 const takesSame = (a: Method, b: Method): boolean =>
+  a.bucketC === b.bucketC &&
   a.steps.every(({ product }, i) => {
     const other = b.steps[i]?.product;
     return product?.id === other?.id && product?.role === other?.role && product?.because === other?.because;
@@ -54,17 +55,17 @@ const takesSame = (a: Method, b: Method): boolean =>
 export function methodsByCold(
   of: Omit<MethodCase, 'placeC'>,
 ): (methodId: string, placeC: number | null) => Method {
-  const made = new Map<string, (Method | undefined)[]>();
+  const made = new Map<string, Map<number, Method>>();
   return (methodId, placeC) => {
-    const colds = made.get(methodId) ?? [];
+    const colds = made.get(methodId) ?? new Map<number, Method>();
     made.set(methodId, colds);
     const at = coldClass(of.shelf, placeC);
-    const known = colds[at];
+    const known = colds.get(at);
     if (known) return known;
     // Most colds change no bottle of a method: then it is the same object, with all that is made of it.
     const method = equippedMethod(methodId, { ...of, placeC });
-    const same = colds.find((other) => other && takesSame(other, method)) ?? method;
-    colds[at] = same;
+    const same = [...colds.values()].find((other) => takesSame(other, method)) ?? method;
+    colds.set(at, same);
     return same;
   };
 }

@@ -13,6 +13,7 @@ import { MoreSheet } from './more-sheet.js';
 import { NotesList } from './notes-list.js';
 import type { KeptRun } from './run-db.js';
 import type { RunLog, RunView } from './run-log.js';
+import { SunNow } from './sun-now.js';
 import { StepCard } from './step-card.js';
 import { ThumbBar } from './thumb-bar.js';
 import { useLiveRun } from './use-live-run.js';
@@ -68,6 +69,7 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
           <>
             <div className={classes.column}>
               <Drift moment={moment} />
+              <SunNow pack={pack} nowMs={nowMs} />
               <DwellCards moment={moment} act={act} />
               {drying && plan}
               <StepCard moment={moment} state={state} tap={tap} act={act} />

@@ -1,7 +1,7 @@
 import { acidNow, type RunDeed, type RunMoment, type RunState } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import { CAUTION_TEXTS, GROUP_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { CAUTION_TEXTS, GROUP_NAMES, reasonText, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
 import type { MainTap } from './live-view.js';
@@ -77,7 +77,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
       ))}
       <details className={classes.why}>
         <summary>Why here</summary>
-        {REASON_TEXTS[step.reason]}
+        {reasonText(step, format)}
       </details>
       {current?.step.dwell && (
         <div className={shared.pair}>

@@ -11,6 +11,7 @@ import { Failed, Loading } from '../../parts/states.js';
 import { WashStrip } from '../../parts/wash-strip.js';
 import { FREEZE_CARE_NAMES, methodName, nameOf, seasonJobsText } from '../../words/names.js';
 import { findingText } from '../../words/finding-words.js';
+import { sunLineText } from '../../words/sun-words.js';
 import { isSaidByWay, wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
@@ -116,6 +117,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       )}
       <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
+      {pack.sunLine && <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format)}</p>}
       <div className={classes.grid}>
         <div className={classes.column}>
           <Prepare

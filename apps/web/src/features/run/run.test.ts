@@ -12,7 +12,14 @@ import {
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import { CAUTION_TEXTS, dwellText, PACK_NAMES, REASON_TEXTS, RUN_STEP_NAMES } from '../../words/run-words.js';
+import {
+  CAUTION_TEXTS,
+  dwellText,
+  PACK_NAMES,
+  REASON_TEXTS,
+  reasonText,
+  RUN_STEP_NAMES,
+} from '../../words/run-words.js';
 import { roundChoices } from './round-view.js';
 import { barFraction, edgeScaleMinutes, shortText } from './run-view.js';
 
@@ -160,5 +167,30 @@ describe('the bars of the wet edge', () => {
 
   it('are full where a panel stays wet, and never more than full', () => {
     expect([barFraction(null, 10), barFraction(5, 10), barFraction(50, 10)]).toEqual([1, 0.5, 1]);
+  });
+});
+
+describe('why a step stands where it stands', () => {
+  const why = (wetMinutes: number | null | undefined) =>
+    reasonText(
+      {
+        reason: 'dwells-while-others-are-done',
+        dwell: { ...DWELL, labelMinutes: 8 },
+        ...(wetMinutes === undefined ? {} : { wetMinutes }),
+      },
+      format,
+    );
+
+  it('tells for how long soap stays wet there', () => {
+    expect(why(14)).toBe('it stays wet 14 min here, so other parts can be done meanwhile');
+    expect(why(null)).toContain('as long as it takes');
+    expect(why(5)).toBe('it works by itself, but stays wet only 5.0 min here: stay close');
+    expect(why(undefined)).toBe(REASON_TEXTS['dwells-while-others-are-done']);
+  });
+
+  it('is the plain reason of every other step', () => {
+    expect(reasonText({ reason: 'gaps-hold-water', dwell: null, wetMinutes: 3 }, format)).toBe(
+      REASON_TEXTS['gaps-hold-water'],
+    );
   });
 });

@@ -2,13 +2,7 @@ import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@ke
 import { useFormat } from '../../format/use-format.js';
 import { SEASON_JOB_NAMES } from '../../words/names.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import {
-  CAUTION_TEXTS,
-  dwellText,
-  GROUP_NAMES,
-  REASON_TEXTS,
-  RUN_STEP_NAMES,
-} from '../../words/run-words.js';
+import { CAUTION_TEXTS, dwellText, GROUP_NAMES, reasonText, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { type SheetBlock, sheetBlocks } from './run-view.js';
 import classes from './run.module.css';
@@ -42,7 +36,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
           {faultText(fault, format)}
         </div>
       ))}
-      <div className={`muted ${classes.because}`}>Why here: {REASON_TEXTS[step.reason]}</div>
+      <div className={`muted ${classes.because}`}>Why here: {reasonText(step, format)}</div>
       {step.cautions.map((caution) => (
         <div key={caution} className={classes.caution} data-caution={caution}>
           {CAUTION_TEXTS[caution]}

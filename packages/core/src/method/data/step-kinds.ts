@@ -111,7 +111,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   rinse: { ...FLOOD, reason: 'loose-dirt-before-touch', cautions: ['no-jet-at-sensors'] },
   arches: { ...UNDER, reason: 'salt-sits-under', cautions: ['no-jet-at-sensors'] },
   'underbody-bounce': { ...UNDER, reason: 'salt-sits-under', cautions: [] },
-  'underbody-ramps': { ...UNDER, reason: 'salt-sits-under', cautions: ['never-under-a-jack'] },
+  'underbody-ramps': { ...UNDER, reason: 'salt-sits-under', cautions: [] },
   contact: {
     ...PLAIN,
     wets: { film: 'product', passesFraction: BUCKET_FRACTION, water: 'bucket', isProduct: true },
