@@ -71,8 +71,8 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'salt-sits-under': 'the salt that eats longest sits here',
   'hand-takes-what-is-left': 'removes the film the rinse leaves',
   'minerals-leave-with-the-towel': 'minerals leave with the towel, not with the air',
-  'gaps-hold-water': 'gaps hold water for hours and drip on what is dry',
-  'gaps-freeze': 'gaps hold water for hours, and it freezes there before it dries',
+  'gaps-hold-water': 'gaps hold water for hours and drip',
+  'gaps-freeze': 'gaps hold water for hours, and it freezes there',
   'last-water-decides-spots': 'what is left of this water is what spots',
   'bare-paint-wants-cover': 'bare paint wants cover before the road',
   'machine-does-it': 'the machine does it',
@@ -95,12 +95,11 @@ export function reasonText(
   format: Format,
 ): string {
   if (reason !== 'dwells-while-others-are-done' || wetMinutes === undefined) return REASON_TEXTS[reason];
-  if (wetMinutes === null)
-    return 'it stays wet here as long as it takes, so other parts can be done meanwhile';
+  if (wetMinutes === null) return 'it stays wet as long as it takes; other parts meanwhile';
   const lasts = format.minutes(wetMinutes);
   return wetMinutes >= (dwell?.labelMinutes ?? dwell?.maxMinutes ?? 0)
-    ? `it stays wet ${lasts} here, so other parts can be done meanwhile`
-    : `it works by itself, but stays wet only ${lasts} here: stay close`;
+    ? `it stays wet ${lasts} here; other parts meanwhile`
+    : `it stays wet only ${lasts} here: stay close`;
 }
 
 export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {

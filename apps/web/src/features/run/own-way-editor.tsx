@@ -13,6 +13,7 @@ import { withFix } from './own-way-fix.js';
 import { TrialLine } from './trial-line.js';
 import { messageOf, useKeepOrder } from './use-keep-order.js';
 import classes from './own-way.module.css';
+import shared from './run.module.css';
 
 /** So long nothing is typed before the steps are worked through again. */
 const STILL_MS = 250;
@@ -69,8 +70,8 @@ function Editor({ answer, isBegun, onClose, house }: EditorProps) {
   const leaveOut = ({ key, isExtra, isLeftOut }: OwnStep): void =>
     isExtra ? setSteps(steps.filter((step) => step.key !== key)) : change(key, { isLeftOut: !isLeftOut });
   return (
-    <section className={`${classes.box} no-print`}>
-      <h2>The steps of {methodName(methodId)}</h2>
+    <section className={`${shared.box} no-print`}>
+      <h2 className={classes.title}>The steps of {methodName(methodId)}</h2>
       <TrialLine
         tried={tried}
         shipped={shipped}

@@ -182,9 +182,9 @@ describe('why a step stands where it stands', () => {
     );
 
   it('tells for how long soap stays wet there', () => {
-    expect(why(14)).toBe('it stays wet 14 min here, so other parts can be done meanwhile');
+    expect(why(14)).toBe('it stays wet 14 min here; other parts meanwhile');
     expect(why(null)).toContain('as long as it takes');
-    expect(why(5)).toBe('it works by itself, but stays wet only 5.0 min here: stay close');
+    expect(why(5)).toBe('it stays wet only 5.0 min here: stay close');
     expect(why(undefined)).toBe(REASON_TEXTS['dwells-while-others-are-done']);
   });
 
