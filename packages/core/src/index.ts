@@ -132,6 +132,7 @@ export {
   type WeekShares,
   type ZoneGroup,
   type ZoneProtection,
+  type Trap,
 } from './vehicle/index.js';
 // What protects its paint.
 export {

@@ -33,6 +33,7 @@ const FILM = {
 describe('the catalogue', () => {
   it('holds the sums by their contracted names', () => {
     expect([...CALCULATORS.keys()].sort()).toEqual([
+      'bottle-mix',
       'brine',
       'bucket-cooling',
       'deliquescence',
@@ -42,6 +43,7 @@ describe('the catalogue', () => {
       'humid-air',
       'meter',
       'mix-water',
+      'mixed',
       'panel-impact',
       'residue',
       'resin-life',
@@ -109,6 +111,8 @@ describe('calculate', () => {
     { name: 'deliquescence', input: { agent: 'CaCl2', tempC: 20 } },
     { name: 'hardness', input: { value: 312, unit: 'mgPerLitreCaCO3' } },
     { name: 'dilution', input: { totalMl: 1000, partsWater: 9 } },
+    { name: 'mixed', input: { productMl: 350, waterMl: 3000, wantedPartsWater: 10 } },
+    { name: 'bottle-mix', input: { bottleMl: 1000, partsWater: [9, 19] } },
     {
       name: 'panel-impact',
       input: { panelPercent: 6, applicator: 'lance', bottleMl: 1000, outputLitresPerBottle: 20 },

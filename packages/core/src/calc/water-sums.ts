@@ -2,9 +2,11 @@ import { z } from 'zod';
 import { meter } from '../meter/index.js';
 import { swab } from '../salt/index.js';
 import {
+  bottleMix,
   bucketCooling,
   dilution,
   hardness,
+  mixed,
   mixWater,
   panelImpact,
   residue,
@@ -55,6 +57,40 @@ export const dilutionSum = defineCalculator({
     caps: number('caps').nullable(),
   }),
   run: dilution,
+});
+
+export const mixedSum = defineCalculator({
+  name: 'mixed',
+  question: 'I put this much in that much: what is it, and what should it be?',
+  input: z.strictObject({
+    productMl: number('mL'),
+    waterMl: number('mL'),
+    wantedPartsWater: number('N of 1:N').optional(),
+  }),
+  output: z.object({
+    partsWater: number('N of 1:N'),
+    percent: number('%'),
+    totalMl: number('mL'),
+    compared: z.enum(['as-wanted', 'stronger', 'weaker', 'not-compared']),
+    addWaterMl: number('mL'),
+    addProductMl: number('mL'),
+  }),
+  run: mixed,
+});
+
+export const bottleMixSum = defineCalculator({
+  name: 'bottle-mix',
+  question: 'Several products in one bottle: how much of each?',
+  input: z.strictObject({
+    bottleMl: number('mL'),
+    partsWater: z.array(number('N of 1:N, one for each product')),
+  }),
+  output: z.object({
+    productMl: z.array(number('mL')),
+    waterMl: number('mL'),
+    percent: z.array(number('%')),
+  }),
+  run: bottleMix,
 });
 
 export const panelImpactSum = defineCalculator({

@@ -1,7 +1,16 @@
 import type { HouseRules } from '../house-rules/index.js';
 import type { DriedBy, Method } from '../method/index.js';
+import { lastWater, type Place } from '../place/index.js';
 import type { Limits } from '../rules/index.js';
-import { behaviourOn, floodFilmGramsPerM2, panelM2, panelsOf, type Vehicle } from '../vehicle/index.js';
+import {
+  behaviourOn,
+  floodFilmGramsPerM2,
+  panelM2,
+  panelsOf,
+  type Trap,
+  trapsOf,
+  type Vehicle,
+} from '../vehicle/index.js';
 
 /** Water that the last rinse leaves on a car, and what takes it off. */
 export interface DryingPlan {
@@ -11,7 +20,20 @@ export interface DryingPlan {
   readonly towelGrams: number;
   /** Drying towels until the last one smears; 0: none. */
   readonly towels: number;
+  /** Where water stays behind on this body; absent in sheets made before it was kept. */
+  readonly traps?: readonly Trap[];
+  /** The last water is demineralised and the paint sheds it: what stays on it may dry there. */
+  readonly mayBeLeft?: boolean;
 }
+
+/** Less dissolved than this leaves no spot that shows, mg/L (judgement). */
+const PURE_MG_PER_LITRE = 30;
+
+const isPure = (place: Place): boolean => lastWater(place).tdsMgPerLitre <= PURE_MG_PER_LITRE;
+
+/** Water beads or sheets off on the body everywhere. */
+const shedsWater = (vehicle: Pick<Vehicle, 'bodyClass' | 'waterBehaviour' | 'protections'>): boolean =>
+  panelsOf(vehicle.bodyClass).every(({ id }) => behaviourOn(vehicle, id) !== 'flat');
 
 /**
  * How much water stands on the car after the last rinse, and how many towels take it?
@@ -28,7 +50,12 @@ export function dryingPlan(
   {
     house,
     limits,
-  }: { readonly house: Pick<HouseRules, 'numbers'>; readonly limits: Pick<Limits, 'blowerLeavesFraction'> },
+    place,
+  }: {
+    readonly house: Pick<HouseRules, 'numbers'>;
+    readonly limits: Pick<Limits, 'blowerLeavesFraction'>;
+    readonly place: Place;
+  },
 ): DryingPlan | null {
   const { drying, filmGramsPerM2, steps } = method;
   if (drying.kind === 'left') return null;
@@ -45,5 +72,7 @@ export function dryingPlan(
     waterGrams,
     towelGrams,
     towels: Math.max(0, Math.ceil(towelGrams / house.numbers.towelHoldsGrams - 1e-9)),
+    traps: trapsOf(vehicle.bodyClass),
+    mayBeLeft: filmGramsPerM2 === null && isPure(place) && shedsWater(vehicle),
   };
 }

@@ -16,6 +16,7 @@ import { SEASON_JOBS, withSeasonWork } from '../season/index.js';
 import { CLEAN } from '../soil/index.js';
 import { BAY, HEATED_UNIT, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
+import { BODY_CLASSES } from '../vehicle/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import {
@@ -462,9 +463,14 @@ describe('what is prepared', () => {
 });
 
 describe('drying', () => {
-  const grams = (methodId: string, drying: 'blow-and-towel' | 'towel' | 'blower', vehicle = VEHICLE) => {
+  const grams = (
+    methodId: string,
+    drying: 'blow-and-towel' | 'towel' | 'blower',
+    vehicle = VEHICLE,
+    place: Place = BAY,
+  ) => {
     const house = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, drying } };
-    return dryingPlan(vehicle, shopMethod(methodId, house), { house, limits: DEFAULT_LIMITS });
+    return dryingPlan(vehicle, shopMethod(methodId, house), { house, limits: DEFAULT_LIMITS, place });
   };
 
   it('counts towels until they smear: fewer after blowing, none where nothing is wiped', () => {
@@ -485,6 +491,26 @@ describe('drying', () => {
       grams('bay-contact', 'towel', { ...VEHICLE, ...change })?.waterGrams ?? NaN;
     expect(on({ waterBehaviour: 'flat' })).toBeGreaterThan(on({ waterBehaviour: 'beading' }));
     expect(on({ bodyClass: 'van' })).toBeGreaterThan(on({ bodyClass: 'hatch' }));
+  });
+
+  it('names where water hides on each body, mirrors on all of them', () => {
+    const traps = BODY_CLASSES.map(
+      (bodyClass) => grams('bay-contact', 'towel', { ...VEHICLE, bodyClass })?.traps ?? [],
+    );
+    expect(traps.every((of) => of.includes('mirrors') && new Set(of).size === of.length)).toBe(true);
+    expect(new Set(traps.map(String)).size).toBe(BODY_CLASSES.length);
+  });
+
+  it('may be left to the air only where pure water runs off', () => {
+    const pure = { ...BAY, finalRinse: { ...BAY.washWater, tdsMgPerLitre: 30 } };
+    const left = (vehicle: object, place: Place, methodId = 'bay-contact') =>
+      grams(methodId, 'blow-and-towel', { ...VEHICLE, protections: [], ...vehicle }, place)?.mayBeLeft;
+    expect(left({ waterBehaviour: 'beading' }, pure)).toBe(true);
+    expect(left({ waterBehaviour: 'flat' }, pure)).toBe(false);
+    const hard = { ...BAY, finalRinse: { ...BAY.washWater, tdsMgPerLitre: 31 } };
+    expect(left({ waterBehaviour: 'beading' }, hard)).toBe(false);
+    // What is put on by mitt is wiped.
+    expect(left({ waterBehaviour: 'beading' }, pure, 'bay-rinse-rinseless')).toBe(false);
   });
 });
 

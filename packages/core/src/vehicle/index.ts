@@ -3,3 +3,4 @@ export * from './data/panels.js';
 export * from './vehicle.js';
 export * from './vehicle-record.js';
 export * from './data/season-job-ids.js';
+export * from './data/traps.js';

@@ -57,6 +57,17 @@ describe('the reference desk', () => {
       '100 ÷ 50 mL a cap = 2 caps',
     ]);
     expect(workingOf('dilution', { totalMl: -1 })).toEqual([]);
+    expect(workingOf('mixed', { productMl: 350, waterMl: 3000, wantedPartsWater: 10 })[1]).toBe(
+      '350 × 10 − 3000 = 500 mL more water',
+    );
+    expect(workingOf('mixed', { productMl: 100, waterMl: 3000, wantedPartsWater: 10 })[1]).toBe(
+      '3000 ÷ 10 − 100 = 200 mL more product',
+    );
+    expect(workingOf('bottle-mix', { bottleMl: 1000, partsWater: [9, 19] })).toEqual([
+      '1000 ÷ (1 + 9) = 100 mL of product 1',
+      '1000 ÷ (1 + 19) = 50 mL of product 2',
+      'water to the brim: 850 mL',
+    ]);
   });
 
   it('leaves out what is empty, so that the sum can say what it misses', () => {

@@ -28,6 +28,9 @@ const plain = (value: number | undefined): string =>
 const n = (value: number | undefined): string =>
   value !== undefined && value < 0 ? `(${plain(value)})` : plain(value);
 
+const listOf = (value: unknown): readonly number[] =>
+  Array.isArray(value) ? (value as readonly number[]) : [];
+
 const tableAround = (agent: unknown, massPercent: number | undefined): string => {
   const row = BRINE_AGENTS.find((entry) => entry.agent === agent);
   const points = row?.freezing ?? [];
@@ -95,6 +98,26 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
     ...(given.capMl === undefined
       ? []
       : [`${n(found.productMl)} ÷ ${n(given.capMl)} mL a cap = ${plain(found.caps)} caps`]),
+  ],
+  mixed: ({ given, found, output }) => [
+    `${n(given.waterMl)} ÷ ${n(given.productMl)} = ${plain(found.partsWater)} parts of water to one; ${n(given.productMl)} ÷ ${n(found.totalMl)} = ${plain(found.percent)} % of the mix`,
+    ...(output.compared === 'stronger'
+      ? [
+          `${n(given.productMl)} × ${n(given.wantedPartsWater)} − ${n(given.waterMl)} = ${plain(found.addWaterMl)} mL more water`,
+        ]
+      : []),
+    ...(output.compared === 'weaker'
+      ? [
+          `${n(given.waterMl)} ÷ ${n(given.wantedPartsWater)} − ${n(given.productMl)} = ${plain(found.addProductMl)} mL more product`,
+        ]
+      : []),
+  ],
+  'bottle-mix': ({ given, found, input, output }) => [
+    ...listOf(input.partsWater).map(
+      (parts, i) =>
+        `${n(given.bottleMl)} ÷ (1 + ${n(parts)}) = ${plain(listOf(output.productMl)[i])} mL of product ${i + 1}`,
+    ),
+    `water to the brim: ${plain(found.waterMl)} mL`,
   ],
   'panel-impact': ({ given, found, input }) => {
     if (input.applicator === 'hand-sprayer')

@@ -1,12 +1,15 @@
 import type { DryingPlan } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
+import { TRAP_NAMES } from '../../words/trap-words.js';
 import { DRYING_TEXTS } from '../../words/run-words.js';
 import classes from './run.module.css';
+
+const list = new Intl.ListFormat('en');
 
 /** How the water leaves: what stands on the car, and towels until they are saturated. */
 export function Drying({ drying, clean }: { readonly drying: DryingPlan; readonly clean: number | null }) {
   const format = useFormat();
-  const { by, waterGrams, towelGrams, towels } = drying;
+  const { by, waterGrams, towelGrams, towels, traps = [], mayBeLeft = false } = drying;
   return (
     <section className={classes.box}>
       <h2>Drying</h2>
@@ -21,6 +24,10 @@ export function Drying({ drying, clean }: { readonly drying: DryingPlan; readonl
         )}
         . <span className="muted">Estimated; gaps not counted.</span>
       </p>
+      {traps.length > 0 && (
+        <p>Water hides in {list.format(traps.map((trap) => TRAP_NAMES[trap]))}: then a last dry pass.</p>
+      )}
+      {mayBeLeft && <p>The last water is demineralised and runs off: what stays may dry by itself.</p>}
     </section>
   );
 }
