@@ -175,7 +175,7 @@ export const EXAMPLES: Readonly<Record<string, DeskValues>> = {
   deliquescence: { agent: 'NaCl', tempC: '-5' },
   hardness: { value: '312', unit: 'mgPerLitreCaCO3' },
   dilution: { totalMl: '1000', partsWater: '9', capMl: '15' },
-  mixed: { productMl: '350', waterMl: '3000', wantedPartsWater: '10' },
+  mixed: { productMl: '35', waterMl: '300', wantedPartsWater: '10' },
   'bottle-mix': { bottleMl: '1000', partsWater: '9 19' },
   'panel-impact': { panelPercent: '6', applicator: 'lance', bottleMl: '1000', outputLitresPerBottle: '10' },
   'mix-water': { hotC: '60', coldC: '6', targetC: '38', litres: '10' },
