@@ -9,6 +9,9 @@ import { AppModule } from './app.module.js';
 import { CONFIG, type Config } from './config/config.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { validation } from './errors/validation.js';
+import { shallowOnly } from './guard/depth.js';
+import { safeHeaders } from './guard/headers.js';
+import { sameSiteOnly } from './guard/same-site.js';
 import { apiDocument } from './openapi/document.js';
 
 function serveWeb(app: NestExpressApplication, folder: string): void {
@@ -33,14 +36,17 @@ export async function createApp(): Promise<NestExpressApplication> {
     abortOnError: false,
     logger: ['error', 'warn'],
   });
+  const { hosts, webFolder } = app.get<Config>(CONFIG);
+  app.use(safeHeaders('/api/docs'), sameSiteOnly(hosts));
   // Files come as text in JSON; what may be in them is checked where they are read.
   app.useBodyParser('json', { limit: '12mb' });
   app.useBodyParser('raw', { type: 'image/*', limit: '10mb' });
+  app.use(shallowOnly);
   app.setGlobalPrefix('api');
   app.useGlobalPipes(validation());
   app.useGlobalFilters(new ErrorFilter());
   app.enableShutdownHooks();
   describeApi(app);
-  serveWeb(app, app.get<Config>(CONFIG).webFolder);
+  serveWeb(app, webFolder);
   return app;
 }

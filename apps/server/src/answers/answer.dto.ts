@@ -10,10 +10,10 @@ import {
   IsNotEmpty,
   IsNumber,
   IsObject,
-  IsOptional,
   IsString,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { JSONSchema } from 'class-validator-jsonschema';
 import { badField } from '../errors/api-error.js';
 import { checkedVariant } from '../settings/own-steps.js';
@@ -44,18 +44,18 @@ export class CellQueryDto {
   @IsIn(METHOD_IDS) methodId: string;
   @Type(() => Number) @IsInt() startMs: number;
   /** Work of the season that is done with it, by commas. */
-  @IsOptional()
+  @MayBeAbsent()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.split(',') : value))
   @IsIn(SEASON_JOB_IDS, { each: true })
   extras?: SeasonJobId[];
   /** Bottles for this wash alone: step and bottle with a colon between, by commas. */
-  @IsOptional()
+  @MayBeAbsent()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? bottlesIn(value) : value))
   @IsObject()
   @JSONSchema({ type: 'string', examples: ['wheels:bottle-id,foam:other-id'] })
   products?: Record<string, string>;
   /** Its steps for this wash alone, as in the shop's own way of a method; in an address as JSON. */
-  @IsOptional()
+  @MayBeAbsent()
   @Transform(({ value }: { value: unknown }) => variantIn(value))
   @IsObject()
   @JSONSchema({ type: 'object' })
@@ -86,6 +86,7 @@ export class CadencePlansDto {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(8)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => CadencePlanDto)
   plans: CadencePlanDto[];

@@ -1,9 +1,10 @@
-import { IsNotEmpty, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsNotEmpty, IsString, MaxLength } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { ImportDto } from '../imports/import.dto.js';
 
 export class ImportBusyDto extends ImportDto {
   /** What the calendar is called here; a second import under the name replaces the first. */
   @IsString() @IsNotEmpty() @MaxLength(60) calendar: string;
   /** Whose time it is; absent: everybody's. */
-  @IsOptional() @IsString() @IsNotEmpty() workerId?: string;
+  @MayBeAbsent() @IsString() @IsNotEmpty() workerId?: string;
 }

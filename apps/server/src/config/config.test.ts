@@ -15,10 +15,16 @@ describe('readConfig', () => {
     });
   });
 
+  it('goes by no other name unless told so', () => {
+    expect(readConfig({}).hosts).toEqual([]);
+    expect(readConfig({ KEEN_HOSTS: ' Shop.local,,bay-pc ' }).hosts).toEqual(['shop.local', 'bay-pc']);
+  });
+
   it.each([
     { env: { PORT: 'eighty' }, names: 'PORT' },
     { env: { PORT: '70000' }, names: 'PORT' },
     { env: { KEEN_CLOCK: 'tomorrow' }, names: 'KEEN_CLOCK' },
+    { env: { KEEN_HOSTS: 'shop.local, http://other' }, names: 'KEEN_HOSTS' },
   ])('names the variable that is wrong: $names', ({ env, names }) => {
     expect(() => readConfig(env)).toThrow(StartError);
     expect(() => readConfig(env)).toThrow(names);

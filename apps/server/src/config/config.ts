@@ -4,6 +4,8 @@ import { resolve } from 'node:path';
 export interface Config {
   readonly port: number;
   readonly host: string;
+  /** Names under which it may be asked besides `localhost` and its numbers, in lower case. */
+  readonly hosts: readonly string[];
   readonly dataFolder: string;
   /** libSQL address; a file in the data folder unless set. */
   readonly databaseUrl: string;
@@ -35,12 +37,25 @@ function readClock(text: string | undefined): number | null {
   return ms;
 }
 
+const HOST_NAME = /^[a-z0-9]([a-z0-9.-]*[a-z0-9])?$/;
+
+function readHosts(text: string | undefined): string[] {
+  const names = (text ?? '').split(',').flatMap((name) => name.trim().toLowerCase() || []);
+  const wrong = names.find((name) => !HOST_NAME.test(name));
+  if (wrong !== undefined)
+    throw new StartError(
+      `KEEN_HOSTS holds "${wrong}"; it must be names of this machine with commas between, without port, such as shop.local.`,
+    );
+  return names;
+}
+
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
   return {
     port: readPort(env.PORT),
     host: env.KEEN_HOST ?? '127.0.0.1',
+    hosts: readHosts(env.KEEN_HOSTS),
     dataFolder,
     databaseUrl: env.KEEN_DATABASE_URL ?? `file:${resolve(dataFolder, 'keen-rinse.db')}`,
     clockStartMs: readClock(env.KEEN_CLOCK),

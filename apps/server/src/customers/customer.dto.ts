@@ -24,6 +24,7 @@ import {
   Validate,
   ValidateIf,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { OpenHoursConstraint, OpenSpanDto } from '../places/open-hours.dto.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
@@ -33,10 +34,10 @@ const LOCAL_MESSAGE = '$property must be a day and a time on the shop’s clock,
 
 export class CreateCustomerDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
-  @IsOptional() @IsString() @MaxLength(200) contact?: string;
-  @IsOptional() @IsString() @MaxLength(2000) notes?: string;
+  @MayBeAbsent() @IsString() @MaxLength(200) contact?: string;
+  @MayBeAbsent() @IsString() @MaxLength(2000) notes?: string;
   @ApiProperty({ enum: PHOTO_CONSENTS, required: false })
-  @IsOptional()
+  @MayBeAbsent()
   @IsIn(PHOTO_CONSENTS)
   photoConsent?: PhotoConsent;
   /** When their cars can be had, Monday first; null: at any time. */
@@ -45,7 +46,7 @@ export class CreateCustomerDto {
   @ValidateIf(isGiven)
   @Validate(OpenHoursConstraint)
   availability?: (OpenSpanDto | null)[] | null;
-  @IsOptional() @IsArray() @ArrayMaxSize(40) @ArrayUnique() @IsString({ each: true }) vehicleIds?: string[];
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(40) @ArrayUnique() @IsString({ each: true }) vehicleIds?: string[];
 }
 
 export class UpdateCustomerDto extends IntersectionType(
@@ -67,9 +68,9 @@ export class CreateBookingDto {
   @ValidateIf(isGiven)
   @IsIn(METHOD_IDS)
   methodId?: MethodId | null;
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
+  @MayBeAbsent() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   @IsOptional() @ValidateIf(isGiven) @IsInt() @Min(0) @Max(MOST_MINOR) agreedMinor?: number | null;
-  @IsOptional() @IsString() @MaxLength(500) note?: string;
+  @MayBeAbsent() @IsString() @MaxLength(500) note?: string;
 }
 
 export class UpdateBookingDto extends PartialType(CreateBookingDto, { skipNullProperties: false }) {}
@@ -79,5 +80,5 @@ export class QuoteQueryDto {
   @IsIn(METHOD_IDS) methodId: MethodId;
   @IsString() @IsNotEmpty() placeId: string;
   /** By commas. */
-  @IsOptional() @IsString() extras?: string;
+  @MayBeAbsent() @IsString() extras?: string;
 }

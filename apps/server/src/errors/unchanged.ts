@@ -1,11 +1,12 @@
 import type { ErrorBody, Fault } from '@keen/core';
 import { isDeepStrictEqual } from 'node:util';
 import { ConflictException } from '@nestjs/common';
-import { IsObject, IsOptional } from 'class-validator';
+import { IsObject } from 'class-validator';
+import { MayBeAbsent } from './not-null.js';
 
 /** What a form that changes a record read of the fields it changes, so that a change meanwhile is not overwritten unseen. */
 export class ReadBeforeDto {
-  @IsOptional() @IsObject() was?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() was?: Record<string, unknown>;
 }
 
 /** As it travels: what is absent is null, and nothing is a class. */

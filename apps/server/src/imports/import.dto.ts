@@ -1,6 +1,7 @@
 import { ROAD_CLASSES, type RoadClass, IMPORT_MODES, type ImportMode } from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
-import { IsIn, IsNotEmpty, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsIn, IsNotEmpty, IsString, MaxLength } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 
 const MOST_CHARACTERS = 8_000_000;
 
@@ -13,7 +14,7 @@ export class ImportDto {
 export class ImportTrackDto extends ImportDto {
   /** One class for the whole way; by speed if absent. */
   @ApiProperty({ enum: ROAD_CLASSES, required: false })
-  @IsOptional()
+  @MayBeAbsent()
   @IsIn(ROAD_CLASSES)
   roadClass?: RoadClass;
 }

@@ -21,6 +21,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const MOST_ML = 10_000_000;
@@ -72,10 +73,13 @@ export class CreateProductDto {
   @IsNumber() @Min(0) @Max(MOST_ML) leftMl: number;
   @IsNumber() @Min(0) @Max(MOST_ML) lowMl: number;
   @IsInt() @Min(0) @Max(MOST_MINOR) priceMinor: number;
-  @IsOptional() @IsString() @MaxLength(1000) notes?: string;
+  @MayBeAbsent() @IsString() @MaxLength(1000) notes?: string;
 }
 
-export class UpdateProductDto extends IntersectionType(PartialType(CreateProductDto), ReadBeforeDto) {}
+export class UpdateProductDto extends IntersectionType(
+  PartialType(CreateProductDto, { skipNullProperties: false }),
+  ReadBeforeDto,
+) {}
 
 export class CreateGearDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
@@ -100,8 +104,11 @@ export class CreateGearDto {
   @Min(1)
   @Max(MOST_LITRES)
   lifeLitres?: number | null;
-  @IsOptional() @IsNumber() @Min(0) @Max(MOST_LITRES) litresUsed?: number;
-  @IsOptional() @IsString() @MaxLength(1000) notes?: string;
+  @MayBeAbsent() @IsNumber() @Min(0) @Max(MOST_LITRES) litresUsed?: number;
+  @MayBeAbsent() @IsString() @MaxLength(1000) notes?: string;
 }
 
-export class UpdateGearDto extends IntersectionType(PartialType(CreateGearDto), ReadBeforeDto) {}
+export class UpdateGearDto extends IntersectionType(
+  PartialType(CreateGearDto, { skipNullProperties: false }),
+  ReadBeforeDto,
+) {}

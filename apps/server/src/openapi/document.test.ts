@@ -55,7 +55,7 @@ describe('the description of the API', () => {
     const named = parameters.map((one) => ('name' in one ? [one.name, one.schema] : []));
     expect(Object.fromEntries(named)).toMatchObject({
       startMs: { type: 'integer' },
-      products: { anyOf: [{ type: 'string' }, { type: 'null' }] },
+      products: { type: 'string' },
     });
   });
 

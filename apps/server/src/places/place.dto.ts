@@ -31,6 +31,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { OpenHoursConstraint, OpenSpanDto } from './open-hours.dto.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
@@ -131,7 +132,7 @@ export class OfferDto {
 
 export class CreatePlaceDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
-  @IsOptional() @IsString() @MaxLength(2000) notes?: string;
+  @MayBeAbsent() @IsString() @MaxLength(2000) notes?: string;
   @ApiProperty({ enum: PLACE_KINDS }) @IsIn(PLACE_KINDS) kind: PlaceKind;
   @IsNumber() @Min(-90) @Max(90) latitudeDeg: number;
   @IsNumber() @Min(-180) @Max(180) longitudeDeg: number;
@@ -169,12 +170,12 @@ export class CreatePlaceDto {
   @Type(() => QueueDto)
   queue?: QueueDto | null;
   @ApiProperty({ enum: SITE_RULES, isArray: true, required: false })
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @IsIn(SITE_RULES, { each: true })
   forbids?: SiteRule[];
   @IsNumber() @Min(0) @Max(600) travelMinutes: number;
-  @IsOptional() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
+  @MayBeAbsent() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
   /** Where a wash that begins here is ended: dried, or washed by hand once it is rinsed. */
   @IsOptional() @ValidateNested() @Type(() => FinishAtDto) finishAt?: FinishAtDto | null;
 }

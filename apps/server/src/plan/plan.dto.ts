@@ -1,4 +1,5 @@
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsNotEmpty, IsOptional, IsString } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsNotEmpty, IsString } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 
 export class AcceptPlanDto {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(200) @IsString({ each: true }) changeIds: string[];
@@ -7,5 +8,5 @@ export class AcceptPlanDto {
 export class MovesQueryDto {
   @IsString() @IsNotEmpty() vehicleId: string;
   /** The wash to be moved; absent: one is to be planned. */
-  @IsOptional() @IsString() @IsNotEmpty() washId?: string;
+  @MayBeAbsent() @IsString() @IsNotEmpty() washId?: string;
 }

@@ -306,7 +306,7 @@ describe('photographs of a run', () => {
   it.each([
     { why: 'no picture', body: Buffer.from('a shopping list'), type: 'image/png', status: 400 },
     { why: 'cut off in its head', body: png.subarray(0, 10), type: 'image/png', status: 400 },
-    { why: 'another kind of file', body: png, type: 'text/plain', status: 400 },
+    { why: 'another kind of file', body: png, type: 'text/plain', status: 415 },
     { why: 'too large', body: Buffer.alloc(11_000_000, 1), type: 'image/png', status: 413 },
   ])('are refused: $why', async ({ body, type, status }) => {
     const answer = await put(body, type, status);

@@ -8,7 +8,6 @@ import {
   IsIn,
   IsNotEmpty,
   IsObject,
-  IsOptional,
   IsString,
   IsTimeZone,
   Matches,
@@ -16,6 +15,7 @@ import {
   Validate,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 import { OpenHoursConstraint, type OpenSpanDto } from '../places/open-hours.dto.js';
 
@@ -28,16 +28,16 @@ export class DisplayDto {
   @Matches(/^[A-Z]{3}$/, { message: 'currency must be three capital letters, such as CAD' }) currency: string;
 }
 
-export class PartialDisplayDto extends PartialType(DisplayDto) {}
+export class PartialDisplayDto extends PartialType(DisplayDto, { skipNullProperties: false }) {}
 
 /** Schools by question, numbers by id; only what is to change. */
 export class HouseDto {
-  @IsOptional() @IsObject() choices?: Record<string, unknown>;
-  @IsOptional() @IsObject() numbers?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() choices?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() numbers?: Record<string, unknown>;
   /** The shop's own way of a method, by its id; null: as shipped. */
-  @IsOptional() @IsObject() variants?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() variants?: Record<string, unknown>;
   /** Id of the bottle that a kind of step takes; null: the mildest that works. */
-  @IsOptional() @IsObject() products?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() products?: Record<string, unknown>;
 }
 
 /** A pair of hands; hours Monday first, null where they do not work. */
@@ -50,21 +50,21 @@ export class WorkerDto {
 
 /** Only what is to change; limits and prices by their id, checked against their own ranges. */
 export class UpdateSettingsDto extends ReadBeforeDto {
-  @IsOptional() @IsObject() limits?: Record<string, unknown>;
-  @IsOptional() @IsObject() prices?: Record<string, unknown>;
-  @IsOptional() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
-  @IsOptional() @IsTimeZone() timeZone?: string;
+  @MayBeAbsent() @IsObject() limits?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() prices?: Record<string, unknown>;
+  @MayBeAbsent() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
+  @MayBeAbsent() @IsTimeZone() timeZone?: string;
   /** Numbers of the season's jobs, by `job.number`. */
-  @IsOptional() @IsObject() season?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() season?: Record<string, unknown>;
   /** What customers pay, method by method and job by job; null takes a price off. */
-  @IsOptional() @IsObject() priceList?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() priceList?: Record<string, unknown>;
   /** Washes for which product is left, by method; null: it is not counted. */
-  @IsOptional() @IsObject() stock?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() stock?: Record<string, unknown>;
   /** The shop's own words for messages, by kind; empty: as shipped. */
-  @IsOptional() @IsObject() templates?: Record<string, unknown>;
-  @IsOptional() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
-  @IsOptional() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;
-  @IsOptional()
+  @MayBeAbsent() @IsObject() templates?: Record<string, unknown>;
+  @MayBeAbsent() @ValidateNested() @Type(() => HouseDto) house?: HouseDto;
+  @MayBeAbsent() @IsIn(DRIVING_SIDES) drivesOn?: DrivingSide;
+  @MayBeAbsent()
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(12)

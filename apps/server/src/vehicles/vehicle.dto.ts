@@ -36,6 +36,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { ReadBeforeDto } from '../errors/unchanged.js';
 
 const isGiven = (_: unknown, value: unknown): boolean => value !== null;
@@ -83,26 +84,26 @@ export class TargetDto {
 /** Defaults are filled in when a vehicle is made, not here: a change must touch only what it names. */
 export class CreateVehicleDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
-  @IsOptional() @IsString() @MaxLength(60) colourName?: string;
-  @IsOptional() @IsString() @MaxLength(80) keeper?: string;
-  @IsOptional() @IsString() @MaxLength(2000) notes?: string;
+  @MayBeAbsent() @IsString() @MaxLength(60) colourName?: string;
+  @MayBeAbsent() @IsString() @MaxLength(80) keeper?: string;
+  @MayBeAbsent() @IsString() @MaxLength(2000) notes?: string;
   @ApiProperty({ enum: BODY_CLASSES }) @IsIn(BODY_CLASSES) bodyClass: BodyClass;
   @ApiProperty({ enum: PAINT_TONES }) @IsIn(PAINT_TONES) paintTone: PaintTone;
   @ApiProperty({ enum: BODY_MATERIALS }) @IsIn(BODY_MATERIALS) bodyMaterial: BodyMaterial;
   @ApiProperty({ enum: PROTECTIONS }) @IsIn(PROTECTIONS) protection: Protection;
   @ApiProperty({ enum: WATER_BEHAVIOURS }) @IsIn(WATER_BEHAVIOURS) waterBehaviour: WaterBehaviour;
   @ApiProperty({ type: [ZoneProtectionDto], required: false })
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @ArrayMaxSize(40)
   @ValidateNested({ each: true })
   @Type(() => ZoneProtectionDto)
   protections?: ZoneProtectionDto[];
-  @IsOptional() @IsBoolean() delicateWheels?: boolean;
-  @IsOptional() @IsBoolean() hasChargePort?: boolean;
+  @MayBeAbsent() @IsBoolean() delicateWheels?: boolean;
+  @MayBeAbsent() @IsBoolean() hasChargePort?: boolean;
   @IsObject() @ValidateNested() @Type(() => DrivingDto) driving: DrivingDto;
   /** Usual days' driving by weekday, Monday first. */
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @ArrayMinSize(7)
   @ArrayMaxSize(7)
@@ -112,9 +113,9 @@ export class CreateVehicleDto {
   weekShares?: number[];
   @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() standsAtPlaceId?: string | null;
   @IsNumber() @Min(1) @Max(365) cadenceDays: number;
-  @IsOptional() @IsObject() @ValidateNested() @Type(() => TargetDto) target?: TargetDto;
+  @MayBeAbsent() @IsObject() @ValidateNested() @Type(() => TargetDto) target?: TargetDto;
   @ApiProperty({ enum: SEASON_JOB_IDS, isArray: true, required: false })
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @ArrayUnique()
   @IsIn(SEASON_JOB_IDS, { each: true })

@@ -27,6 +27,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 
 const PANELS = [
   'roof',
@@ -47,28 +48,28 @@ export class PlanWashDto {
   @IsIn(METHOD_IDS) methodId: string;
   @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs: number;
   /** Absent: any worker who is free. */
-  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
+  @MayBeAbsent() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
   /** Work of the season in the same visit. */
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
+  @MayBeAbsent() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** In which way; absent: the one that goes with the least bother. */
-  @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
+  @MayBeAbsent() @IsIn(WAY_IDS) wayId?: WayId;
   /** What is planned by hand stays where it was put. */
-  @IsOptional() @IsBoolean() isLocked?: boolean;
+  @MayBeAbsent() @IsBoolean() isLocked?: boolean;
 }
 
 export class MoveWashDto {
   /** In which way; absent: as it was chosen, or the one that goes with the least bother. */
-  @IsOptional() @IsIn(WAY_IDS) wayId?: WayId;
+  @MayBeAbsent() @IsIn(WAY_IDS) wayId?: WayId;
   /** Bottles for this wash alone, by the id of the step; null: as the house has it; absent: as it was chosen. */
-  @IsOptional() @IsObject() products?: Record<string, unknown>;
+  @MayBeAbsent() @IsObject() products?: Record<string, unknown>;
   /** Its steps for this wash alone; null: as the shop does it; absent: as it was chosen. */
   @IsOptional() @IsObject() variant?: Record<string, unknown> | null;
-  @IsOptional() @IsString() @IsNotEmpty() placeId?: string;
-  @IsOptional() @IsIn(METHOD_IDS) methodId?: string;
-  @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
-  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
-  @IsOptional() @IsBoolean() isLocked?: boolean;
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
+  @MayBeAbsent() @IsString() @IsNotEmpty() placeId?: string;
+  @MayBeAbsent() @IsIn(METHOD_IDS) methodId?: string;
+  @MayBeAbsent() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startMs?: number;
+  @MayBeAbsent() @IsString() @IsNotEmpty() @MaxLength(40) workerId?: string;
+  @MayBeAbsent() @IsBoolean() isLocked?: boolean;
+  @MayBeAbsent() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** null: not begun after all. */
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startedMs?: number | null;
 }
@@ -79,20 +80,20 @@ export class MoveOneDto extends MoveWashDto {
 
 /** Changes to the plan, all or none. */
 export class WashChangesDto {
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @ArrayMaxSize(200)
   @ValidateNested({ each: true })
   @Type(() => PlanWashDto)
   add?: PlanWashDto[];
-  @IsOptional()
+  @MayBeAbsent()
   @IsArray()
   @ArrayMaxSize(200)
   @ValidateNested({ each: true })
   @Type(() => MoveOneDto)
   move?: MoveOneDto[];
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) remove?: string[];
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) restore?: string[];
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) remove?: string[];
+  @MayBeAbsent() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) restore?: string[];
 }
 
 export class FoundDto {
@@ -108,7 +109,7 @@ export class DoneWashDto {
   @IsNumber() @Min(1) @Max(1440) minutes: number;
   @IsIn(METHOD_IDS) methodId: string;
   /** Work of the season that was done; absent: what was planned. */
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
+  @MayBeAbsent() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   @IsOptional() @IsInt() @Min(0) @Max(MOST_MINOR) costMinor: number | null = null;
   @IsObject() @ValidateNested() @Type(() => FoundDto) found: FoundDto;
 }

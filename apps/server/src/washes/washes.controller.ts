@@ -1,14 +1,15 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { WASH_STATUSES, type WashRecord, type WashStatus, type ChangedWashes } from '@keen/core';
-import { IsIn, IsOptional, IsString } from 'class-validator';
+import { IsIn, IsString } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { WashChangesService } from './wash-changes.service.js';
 import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto, WashChangesDto } from './wash.dto.js';
 import { WashesService } from './washes.service.js';
 
 export class WashFilterDto {
-  @IsOptional() @IsString() vehicleId?: string;
-  @IsOptional() @IsIn(WASH_STATUSES) status?: WashStatus;
+  @MayBeAbsent() @IsString() vehicleId?: string;
+  @MayBeAbsent() @IsIn(WASH_STATUSES) status?: WashStatus;
 }
 
 @ApiTags('washes')

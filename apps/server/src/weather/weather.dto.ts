@@ -11,6 +11,7 @@ import {
   IsString,
   MaxLength,
 } from 'class-validator';
+import { MayBeAbsent } from '../errors/not-null.js';
 import { ImportDto } from '../imports/import.dto.js';
 import { WEATHER_FORMATS, WEATHER_KINDS, type WeatherFormat, type WeatherKind } from './read-weather.js';
 
@@ -25,14 +26,14 @@ export class ImportWeatherDto extends ImportDto {
   @ApiProperty({ enum: WEATHER_FORMATS }) @IsIn(WEATHER_FORMATS) format: WeatherFormat;
   @ApiProperty({ enum: WEATHER_KINDS }) @IsIn(WEATHER_KINDS) kind: WeatherKind;
   /** When the forecast was made; now if absent. */
-  @IsOptional() @IsInt() issuedMs?: number;
+  @MayBeAbsent() @IsInt() issuedMs?: number;
 }
 
 /** Hours from one's own station or service: all or none. */
 export class WeatherHoursDto {
   @IsString() @IsNotEmpty() @MaxLength(60) source: string;
   @ApiProperty({ enum: WEATHER_KINDS }) @IsIn(WEATHER_KINDS) kind: WeatherKind;
-  @IsOptional() @IsInt() issuedMs?: number;
+  @MayBeAbsent() @IsInt() issuedMs?: number;
   /** Objects with `at` and the columns of the table, units by name: `{"at": "…", "airTempC": -4.2, "windKmh": 12}`. */
   @IsArray() @ArrayMaxSize(MOST_HOURS) hours: unknown[];
 }
