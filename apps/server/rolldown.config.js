@@ -7,6 +7,7 @@ export default defineConfig({
     main: 'dist/main.js',
     'engine.worker': 'dist/engine/engine.worker.js',
     'solver.worker': 'dist/solver/solver.worker.js',
+    'calendar.worker': 'dist/calendar/calendar.worker.js',
   },
   platform: 'node',
   external: [

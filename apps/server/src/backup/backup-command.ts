@@ -21,14 +21,21 @@ async function requireSound(file: string): Promise<void> {
   }
 }
 
+async function copyWhole(database: string, target: string): Promise<void> {
+  const client = createClient({ url: `file:${database}` });
+  try {
+    await client.execute({ sql: 'vacuum into ?', args: [target] });
+  } finally {
+    client.close();
+  }
+}
+
 /** Copies the database as it stands, also while the program runs. */
 async function backup(database: string, target: string): Promise<void> {
   if (!existsSync(database)) throw new StartError(`There is no database at ${database} yet.`);
   if (existsSync(target)) throw new StartError(`${target} exists already; choose another name.`);
   mkdirSync(dirname(target), { recursive: true });
-  const client = createClient({ url: `file:${database}` });
-  await client.execute({ sql: 'vacuum into ?', args: [target] });
-  client.close();
+  await copyWhole(database, target);
   await requireSound(target);
   console.log(`Backed up to ${target}.`);
 }
@@ -40,8 +47,11 @@ async function restore(database: string, source: string): Promise<void> {
   mkdirSync(dirname(database), { recursive: true });
   const part = `${database}.part`;
   copyFileSync(source, part);
-  if (existsSync(database)) renameSync(database, `${database}.before-restore`);
-  for (const journal of [`${database}-wal`, `${database}-shm`]) rmSync(journal, { force: true });
+  const before = `${database}.before-restore`;
+  rmSync(before, { force: true });
+  // With all that is still in its journal.
+  if (existsSync(database)) await copyWhole(database, before);
+  for (const file of [database, `${database}-wal`, `${database}-shm`]) rmSync(file, { force: true });
   renameSync(part, database);
   console.log(`Restored from ${source}. What was there before is kept as ${database}.before-restore.`);
 }

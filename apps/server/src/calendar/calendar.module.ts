@@ -1,11 +1,12 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.js';
 import { CalendarController } from './calendar.controller.js';
+import { CalendarReader } from './calendar-reader.js';
 import { CalendarService } from './calendar.service.js';
 
 @Module({
   imports: [SettingsModule],
   controllers: [CalendarController],
-  providers: [CalendarService],
+  providers: [CalendarReader, CalendarService],
 })
 export class CalendarModule {}

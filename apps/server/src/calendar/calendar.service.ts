@@ -11,7 +11,7 @@ import { WashesRepository } from '../records/washes.repository.js';
 import type { ImportBusyDto } from './calendar.dto.js';
 import { CalendarRepository } from '../records/calendar.repository.js';
 import { planCalendar } from './plan-calendar.js';
-import { readCalendar } from './read-calendar.js';
+import { CalendarReader } from './calendar-reader.js';
 
 /** Washes of the last weeks stay in the feed, so that a calendar does not lose them at once. */
 const PAST_DAYS = 14;
@@ -28,6 +28,7 @@ export class CalendarService {
     private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
+    private readonly reader: CalendarReader,
   ) {}
 
   async view(): Promise<CalendarView> {
@@ -78,7 +79,7 @@ export class CalendarService {
       throw badField('workerId', `workerId: nobody here is called ${workerId}.`);
     const nowMs = this.clock.now();
     const window = { fromMs: nowMs - MS_PER_DAY, toMs: nowMs + AHEAD_DAYS * MS_PER_DAY, timeZone };
-    const found = readCalendar(text, window);
+    const found = await this.reader.read({ text, window });
     const kept = keeps(mode, found);
     if (kept) await this.repository.replace(calendar, workerId ?? null, found.good);
     return { ...found, kept };

@@ -178,7 +178,7 @@ describe('reading a calendar', () => {
     {
       why: 'a second for ever',
       lines: ['DTSTART:19700101T000000Z', 'DTEND:19700101T000001Z', 'RRULE:FREQ=SECONDLY'],
-      says: /repeats more than/,
+      says: /repeats secondly/,
     },
   ])('names $why and keeps the rest', ({ lines, says }) => {
     const bad = event(...lines);

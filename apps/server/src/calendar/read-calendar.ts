@@ -13,6 +13,8 @@ export interface ReadWindow {
 /** A rule that takes more steps than this to come into the window is not followed. */
 const MOST_STEPS = 20_000;
 const MOST_SPANS = 2000;
+/** Who has so many wants another file, not a longer list. */
+const MOST_FAULTS = 100;
 
 function isZone(name: string): boolean {
   try {
@@ -66,6 +68,17 @@ interface Around {
   readonly zones: ReadonlySet<string>;
 }
 
+/** Nobody is busy by the second or the minute, and to follow such a rule takes for ever. */
+const TOO_OFTEN: ReadonlySet<string> = new Set(['SECONDLY', 'MINUTELY']);
+
+function requireFollowable(event: ICAL.Event): void {
+  for (const rule of event.component.getAllProperties('rrule')) {
+    const value = rule.getFirstValue();
+    if (value instanceof ICAL.Recur && TOO_OFTEN.has(value.freq))
+      throw new Error(`it repeats ${value.freq.toLowerCase()}, which no calendar of working hours does`);
+  }
+}
+
 /** Every occurrence of an event in the window. @throws Error with what is wrong */
 function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
   const tzid = tzidOf(event, 'dtstart');
@@ -82,6 +95,7 @@ function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
     add(whole);
     return spans;
   }
+  requireFollowable(event);
   const occurrences = event.iterator();
   for (let step = 0; ; step += 1) {
     if (step > MOST_STEPS)
@@ -123,6 +137,7 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
   }
   const components = root.getAllSubcomponents('vevent');
   const faults: LineFault[] = [];
+  let faultCount = 0;
   const uidOf = (component: ICAL.Component): unknown => component.getFirstPropertyValue('uid');
   const series = new Set(
     components.filter((component) => !component.hasProperty('recurrence-id')).map(uidOf),
@@ -131,20 +146,31 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
   const masters = components.filter(
     (component) => !component.hasProperty('recurrence-id') || !series.has(uidOf(component)),
   );
+  const changed = new Map<unknown, ICAL.Component[]>();
+  for (const component of components.filter((one) => one.hasProperty('recurrence-id'))) {
+    const known = changed.get(uidOf(component));
+    if (known) known.push(component);
+    else changed.set(uidOf(component), [component]);
+  }
   const good = masters.flatMap((component, i): BusySpan[] => {
     try {
-      const exceptions = components.filter(
-        (other) =>
-          other !== component && other.hasProperty('recurrence-id') && uidOf(other) === uidOf(component),
-      );
+      const exceptions = (changed.get(uidOf(component)) ?? []).filter((other) => other !== component);
       const event = new ICAL.Event(component, { exceptions });
       return takesTime(component) ? spansOf(event, { window, zones }) : [];
     } catch (error) {
       const what = error instanceof Error ? error.message : 'not understood';
-      faults.push({ line: i + 1, field: 'VEVENT', message: `Event ${i + 1}: ${what}.` });
+      faultCount += 1;
+      if (faultCount <= MOST_FAULTS)
+        faults.push({ line: i + 1, field: 'VEVENT', message: `Event ${i + 1}: ${what}.` });
       return [];
     }
   });
   ICAL.TimezoneService.reset();
+  if (faultCount > MOST_FAULTS)
+    faults.push({
+      line: masters.length,
+      field: 'VEVENT',
+      message: `And ${faultCount - MOST_FAULTS} events more cannot be read.`,
+    });
   return { good: [...good].sort((a, b) => a.fromMs - b.fromMs), faults };
 }

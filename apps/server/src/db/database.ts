@@ -22,6 +22,9 @@ export interface OpenDatabase {
   readonly close: () => void;
 }
 
+/** So long a write waits for another program that has the file, as a backup does. */
+const BUSY_MS = 5000;
+
 const causeOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
 /**
@@ -33,8 +36,11 @@ export async function openDatabase(
   config: Pick<Config, 'dataFolder' | 'databaseUrl' | 'migrationsFolder'>,
 ): Promise<OpenDatabase> {
   try {
-    if (config.databaseUrl.startsWith('file:')) mkdirSync(config.dataFolder, { recursive: true });
-    const client = createClient({ url: config.databaseUrl });
+    const isFile = config.databaseUrl.startsWith('file:');
+    if (isFile) mkdirSync(config.dataFolder, { recursive: true });
+    const client = createClient({ url: config.databaseUrl, timeout: BUSY_MS });
+    // Readers do not wait for a writer, and a kill loses no write that was acknowledged.
+    if (isFile) await client.execute('pragma journal_mode = wal');
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: config.migrationsFolder });
     return { db, close: () => client.close() };

@@ -58,7 +58,7 @@ describe('the balance', () => {
 
   it('exports a line a method, commas and all', () => {
     const places = [{ id: 'bay', name: 'Pier Road, bay' }] as unknown as PlaceRecord[];
-    const lines = balanceCsv(rows, places, format).split('\n');
+    const lines = balanceCsv(rows, places, format).split('\r\n');
     expect(lines).toHaveLength(4);
     expect(lines[0]).toContain('active_hours_saved');
     expect(lines[1]).toMatch(/^"Pier Road, bay",hose on the drive,No,/);
@@ -127,8 +127,13 @@ describe('the balance', () => {
       [row({ removes, limiting: CLOSED, methodId: 'drive-hose' })],
       places,
       format,
-    ).split('\n');
-    const cells = Object.fromEntries(head.split(',').map((name, i) => [name, line.split(',')[i]]));
+    ).split('\r\n');
+    const cells = Object.fromEntries(
+      head
+        .replace('\uFEFF', '')
+        .split(',')
+        .map((name, i) => [name, line.split(',')[i]]),
+    );
     expect(cells).toMatchObject({
       place: 'bay',
       removes_upper: '0.100',
@@ -139,7 +144,7 @@ describe('the balance', () => {
       minutes: '50',
       money_minor: '990',
       litres: '80.0',
-      active_hours_saved: '10.00',
+      active_hours_saved: '10',
     });
   });
 

@@ -3,6 +3,7 @@ import type { CarZone, VerdictKind, BalanceRow, CadenceOutcome, CadencePart, Pla
 import type { Format } from '../../format/format.js';
 import { findingText } from '../../words/finding-words.js';
 import { LEFTOVER_NAMES, methodName, VERDICT_WORDS } from '../../words/names.js';
+import { csvText } from '../../parts/csv.js';
 
 const ORDER: readonly VerdictKind[] = ['go', 'go-if', 'wait', 'unknown', 'no'];
 
@@ -43,8 +44,6 @@ export const leavesText = (row: BalanceRow): string =>
 export const hourOptions = (fromMs: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => fromMs + i * MS_PER_HOUR);
 
-const cell = (value: string): string => (/[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value);
-
 /** The table as CSV, one row a method. */
 export function balanceCsv(
   rows: readonly BalanceRow[],
@@ -75,11 +74,11 @@ export function balanceCsv(
       (share) => share.toFixed(3),
     ),
     totalMinutes(row).toFixed(0),
-    row.cost.totalMinor.toFixed(0),
+    Math.round(row.cost.totalMinor),
     row.litres.toFixed(1),
-    row.activeHoursSaved.toFixed(2),
+    Number(row.activeHoursSaved.toFixed(2)),
   ]);
-  return [head, ...lines].map((line) => line.map(cell).join(',')).join('\n');
+  return csvText(head, lines);
 }
 
 export interface CadencePlan {

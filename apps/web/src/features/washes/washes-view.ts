@@ -1,6 +1,7 @@
 import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { methodName, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import { csvText } from '../../parts/csv.js';
 
 export type SortKey = 'start' | 'vehicle' | 'place' | 'minutes' | 'cost';
 
@@ -67,8 +68,6 @@ export function washRows(
   return wanted.sort((a, b) => compare(value(a), value(b)) * (shown.sort.descending ? -1 : 1));
 }
 
-const quoted = (value: string): string => (/[",\n]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value);
-
 /** The rows as CSV with units in the heads; instants in ISO 8601. */
 export function washesCsv(rows: readonly WashRow[], format: Format): string {
   const head = [
@@ -81,19 +80,15 @@ export function washesCsv(rows: readonly WashRow[], format: Format): string {
     `cost_${format.display.currency}`,
     'found',
   ];
-  const lines = rows.map(({ wash, vehicle, place, method, found }) =>
-    [
-      new Date(wash.startMs).toISOString(),
-      vehicle,
-      place,
-      method,
-      wash.status,
-      String(Math.round(wash.minutes)),
-      wash.costMinor === null ? '' : (wash.costMinor / 100).toFixed(2),
-      found,
-    ]
-      .map(quoted)
-      .join(','),
-  );
-  return [head.join(','), ...lines].join('\n');
+  const lines = rows.map(({ wash, vehicle, place, method, found }) => [
+    new Date(wash.startMs).toISOString(),
+    vehicle,
+    place,
+    method,
+    wash.status,
+    Math.round(wash.minutes),
+    wash.costMinor === null ? '' : (wash.costMinor / 100).toFixed(2),
+    found,
+  ]);
+  return csvText(head, lines);
 }

@@ -132,8 +132,8 @@ describe('the list', () => {
   });
 
   it('goes out as CSV with quotes kept and units in the heads', () => {
-    const lines = washesCsv(rows({ vehicleId: 'u' }), makeFormat(DEFAULT_DISPLAY, ZONE)).split('\n');
-    expect(lines[0]).toBe('start,vehicle,place,method,status,minutes,cost_CAD,found');
+    const lines = washesCsv(rows({ vehicleId: 'u' }), makeFormat(DEFAULT_DISPLAY, ZONE)).split('\r\n');
+    expect(lines[0]).toBe('\uFEFFstart,vehicle,place,method,status,minutes,cost_CAD,found');
     expect(lines[1]).toContain('"Ice on the roof. Many spots. The wind, ""again"""');
   });
 });
