@@ -16,7 +16,7 @@ export const DATABASE = Symbol('database');
 export class DatabaseModule implements OnModuleDestroy {
   constructor(@Inject(OPEN_DATABASE) private readonly open: OpenDatabase) {}
 
-  onModuleDestroy(): void {
-    this.open.close();
+  async onModuleDestroy(): Promise<void> {
+    await this.open.close();
   }
 }

@@ -1,5 +1,5 @@
 import { afterAll, describe, expect, it } from '@jest/globals';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createClient } from '@libsql/client';
@@ -63,7 +63,7 @@ describe('a database', () => {
     const { db, close } = await openDatabase(await databaseOf(count));
     const rows = await db.select().from(products);
     expect(rows.map(({ id, carMl }) => [id, carMl])).toEqual(count >= 8 ? [['old', null]] : []);
-    close();
+    await close();
   });
 
   it.each([2, 8, 11])('that had %s migrations keeps what is its own under the new names', async (count) => {
@@ -80,7 +80,22 @@ describe('a database', () => {
     });
     const [bottle] = await db.select().from(products);
     expect(bottle?.dwell).toEqual(count >= 8 ? { minMinutes: 3, maxMinutes: 8 } : undefined);
-    close();
+    await close();
+  });
+
+  it('keeps a journal while it is open, and is whole in its file alone once it is closed', async () => {
+    const config = await databaseOf(entries.length);
+    const path = config.databaseUrl.replace('file:', '');
+    const { db, close } = await openDatabase(config);
+    await db.insert(settings).values({ key: 'timeZone', value: 'Etc/UTC' });
+    expect(existsSync(`${path}-wal`)).toBe(true);
+    await close();
+    const copy = `${path}.copy`;
+    copyFileSync(path, copy);
+    const again = await openDatabase({ ...config, databaseUrl: `file:${copy}` });
+    const kept = await again.db.select().from(settings);
+    expect(kept).toContainEqual({ key: 'timeZone', value: 'Etc/UTC' });
+    await again.close();
   });
 
   it('that is none is refused with its name and the cure', async () => {

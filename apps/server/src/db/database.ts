@@ -19,7 +19,8 @@ export async function writeAll(db: Database, [first, ...rest]: readonly Write[])
 /** Opens the database, creating and migrating it as needed. */
 export interface OpenDatabase {
   readonly db: Database;
-  readonly close: () => void;
+  /** Puts all that is still in the journal into the file, so that the file alone is whole, and closes it. */
+  readonly close: () => Promise<void>;
 }
 
 /** So long a write waits for another program that has the file, as a backup does. */
@@ -43,7 +44,14 @@ export async function openDatabase(
     if (isFile) await client.execute('pragma journal_mode = wal');
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: config.migrationsFolder });
-    return { db, close: () => client.close() };
+    const close = async (): Promise<void> => {
+      try {
+        if (isFile) await client.execute('pragma wal_checkpoint(truncate)');
+      } finally {
+        client.close();
+      }
+    };
+    return { db, close };
   } catch (error) {
     throw new StartError(
       `The database ${config.databaseUrl} cannot be opened: ${causeOf(error)}. ` +

@@ -132,7 +132,7 @@ async function seed(): Promise<void> {
     { key: 'workers', value: DEMO_WORKERS },
     { key: 'priceList', value: DEMO_PRICE_LIST },
   ]);
-  close();
+  await close();
   renameSync(part, file);
   console.log(
     `Demo data written: ${cars.length} vehicles, ${DEMO_PLACES.length} places, ${hours.length} hours of weather.`,

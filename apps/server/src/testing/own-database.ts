@@ -15,8 +15,8 @@ export async function ownDatabase(): Promise<OpenDatabase> {
   await db.run(sql`pragma foreign_keys = off`);
   return {
     db,
-    close: () => {
-      close();
+    close: async () => {
+      await close();
       rmSync(folder, { recursive: true, force: true });
     },
   };
