@@ -85,7 +85,7 @@ test('a run on a phone', async ({ page, request }) => {
   await page.screenshot({ path: `${FOLDER}/live.png` });
   await press.click();
   for (let tap = 0; tap < 12; tap += 1) {
-    if ((await page.getByText('Now, step 11').count()) > 0) break;
+    if ((await page.getByText('Now, step 10').count()) > 0) break;
     await press.click();
     await page.waitForTimeout(300);
   }
