@@ -42,7 +42,7 @@ export const METHOD_NAMES: Readonly<Record<MethodId, string>> = {
   'garage-rinseless': 'rinseless indoors',
   'garage-hose': 'hose indoors',
   'drive-hose': 'hose on the drive',
-  'rinseless-outdoors': 'rinseless outdoors, panel by panel',
+  'rinseless-outdoors': 'rinseless outdoors',
   waterless: 'waterless spray',
   'salt-flush': 'salt flush, rinse only',
   'strip-reseal': 'strip and re-seal',

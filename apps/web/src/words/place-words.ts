@@ -17,8 +17,8 @@ export const TAP_NAMES: Readonly<Record<Tap, string>> = {
 
 /** What is known of the air indoors. */
 export const INDOOR_AIR_NAMES = {
-  model: 'Not heated: follows the weather',
-  usual: 'Usually about so warm',
-  read: 'Read on a thermometer just now',
+  model: 'Not heated',
+  usual: 'Usually so warm',
+  read: 'Read just now',
   kept: 'Heated, kept at',
 } as const;
