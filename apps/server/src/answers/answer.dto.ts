@@ -1,4 +1,12 @@
-import { type BottlesByStep, METHOD_IDS, SEASON_JOB_IDS, type SeasonJobId, type Variant } from '@keen/core';
+import {
+  type BottlesByStep,
+  METHOD_IDS,
+  SEASON_JOB_IDS,
+  type SeasonJobId,
+  type Variant,
+  WAY_IDS,
+  type WayId,
+} from '@keen/core';
 import { ApiProperty } from '@nestjs/swagger';
 import { Transform, Type } from 'class-transformer';
 import {
@@ -43,6 +51,8 @@ export class CellQueryDto {
   @IsString() @IsNotEmpty() placeId: string;
   @IsIn(METHOD_IDS) methodId: string;
   @Type(() => Number) @IsInt() startMs: number;
+  /** In which way; absent: the one that goes with the least bother. */
+  @MayBeAbsent() @IsIn(WAY_IDS) wayId?: WayId;
   /** Work of the season that is done with it, by commas. */
   @MayBeAbsent()
   @Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.split(',') : value))

@@ -1,17 +1,9 @@
-import { existsSync } from 'node:fs';
 import { BadRequestException, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { unreadable } from '../imports/import-report.js';
 import type { CalendarJob, CalendarOutcome } from './calendar.worker.js';
 import type { readCalendar } from './read-calendar.js';
-
-/** A thread cannot load TypeScript, so a run from source uses what was built. */
-function workerFile(): string {
-  const beside = new URL('./calendar.worker.js', import.meta.url);
-  return existsSync(beside)
-    ? beside.href
-    : new URL('../../dist/calendar/calendar.worker.js', import.meta.url).href;
-}
+import { workerFile } from '../engine/worker-file.js';
 
 /** A year of a busy calendar takes a tenth of it (judgement). */
 export const MOST_READING_MS = 3000;
@@ -20,7 +12,7 @@ export const MOST_READING_MS = 3000;
 @Injectable()
 export class CalendarReader implements OnModuleDestroy {
   private readonly pool = new Piscina({
-    filename: workerFile(),
+    filename: workerFile('calendar', import.meta.url),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 2000,

@@ -7,7 +7,7 @@ export interface CalendarJob {
   readonly window: ReadWindow;
 }
 
-/** What came of it; a refusal is told by what it would answer, since errors lose their class between threads. */
+/** What came of it; a refusal is passed on as the answer it would be, since errors lose their class between threads. */
 export type CalendarOutcome =
   | { readonly kind: 'read'; readonly found: ReturnType<typeof readCalendar> }
   | { readonly kind: 'refused'; readonly body: object };

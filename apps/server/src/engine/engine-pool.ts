@@ -1,4 +1,4 @@
-import { existsSync, statSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
@@ -19,14 +19,7 @@ import { CONFIG, type Config } from '../config/config.js';
 import type { EngineData, News, Outcome } from './engine.worker.js';
 import { SharedWriter } from './shared-memory.js';
 import { dissolve, type TeamBoard, teamBoard } from './shared-team.js';
-
-/** A thread cannot load TypeScript, so a run from source uses what was built. */
-function workerFile(): string {
-  const beside = new URL('./engine.worker.js', import.meta.url);
-  return existsSync(beside)
-    ? beside.href
-    : new URL('../../dist/engine/engine.worker.js', import.meta.url).href;
-}
+import { workerFile } from './worker-file.js';
 
 /** Without a bound a thread would rather grow than tidy up. */
 const LONG_MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 16 };
@@ -61,7 +54,7 @@ export class EnginePool implements OnModuleDestroy {
   /** null: nobody would find what they make, or there is one processor only. */
   private readonly helpers: Piscina | null;
   private readonly quick = new Piscina({
-    filename: workerFile(),
+    filename: workerFile('engine', import.meta.url),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 20_000,
@@ -69,7 +62,7 @@ export class EnginePool implements OnModuleDestroy {
   });
 
   constructor(@Optional() @Inject(CONFIG) config: Pick<Config, 'dataFolder'> | null = null) {
-    const filename = workerFile();
+    const filename = workerFile('engine', import.meta.url);
     const version = String(statSync(new URL(filename)).mtimeMs);
     const workerData: EngineData | null = config && { folder: join(config.dataFolder, 'answers'), version };
     const keeping = { filename, workerData, minThreads: 0, resourceLimits: LONG_MEMORY };

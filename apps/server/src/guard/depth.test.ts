@@ -8,7 +8,7 @@ const nested = (levels: number): unknown => {
 };
 
 describe('how deep a request is nested', () => {
-  it('is told at the limit and beyond it', () => {
+  it('is seen at the limit and beyond it', () => {
     expect(isDeeper(nested(MOST_LEVELS), MOST_LEVELS)).toBe(false);
     expect(isDeeper(nested(MOST_LEVELS + 1), MOST_LEVELS)).toBe(true);
     expect(isDeeper(nested(20_000), MOST_LEVELS)).toBe(true);

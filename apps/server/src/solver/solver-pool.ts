@@ -1,17 +1,9 @@
-import { existsSync } from 'node:fs';
 import { MessageChannel } from 'node:worker_threads';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { CalculatorAnswer, Schedule, ScheduleProblem } from '@keen/core';
 import { Piscina } from 'piscina';
 import type { SolverJob } from './solver.worker.js';
-
-/** A thread cannot load TypeScript, so a run from source uses what was built. */
-function workerFile(): string {
-  const beside = new URL('./solver.worker.js', import.meta.url);
-  return existsSync(beside)
-    ? beside.href
-    : new URL('../../dist/solver/solver.worker.js', import.meta.url).href;
-}
+import { workerFile } from '../engine/worker-file.js';
 
 export interface SolveOptions {
   readonly timeLimitSeconds: number;
@@ -24,7 +16,7 @@ export interface SolveOptions {
 @Injectable()
 export class SolverPool implements OnModuleDestroy {
   private readonly pool = new Piscina({
-    filename: workerFile(),
+    filename: workerFile('solver', import.meta.url),
     minThreads: 0,
     maxThreads: 1,
     idleTimeout: 4000,

@@ -1,15 +1,19 @@
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
+import { Notifications, notifications } from '@mantine/notifications';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render, type RenderResult } from '@testing-library/react';
+import { configure, render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+
+/** A machine with much to do draws late; what never comes fails all the same. */
+configure({ asyncUtilTimeout: 20_000 });
 
 /** Shows something as the program does: with its theme, a cache of its own and an address. */
 export function show(
   children: ReactNode,
   client = new QueryClient(),
 ): RenderResult & { readonly client: QueryClient } {
+  notifications.clean();
   client.setDefaultOptions({ queries: { retry: false, staleTime: Infinity } });
   const shown = render(
     <MantineProvider env="test">

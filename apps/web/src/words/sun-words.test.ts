@@ -19,7 +19,7 @@ const ORDER =
   'The left dries first: soap the left first, rinse the right first, and move into the shade to dry.';
 
 describe('the sun on the car', () => {
-  it('is told with its end, its beginning where that is to come, and what to do first', () => {
+  it('is shown with its end, its beginning where that is to come, and what to do first', () => {
     expect(sunLineText(line(), at(12), format)).toBe(
       `${LEFT} and front in the sun from 13:00 for the hours ahead. ${ORDER}`,
     );
@@ -28,7 +28,7 @@ describe('the sun on the car', () => {
     expect(sunLineText(line({ litFlank: 'right' }), at(12), format)).toContain('rinse the left first');
   });
 
-  it('is told of this minute on the phone, the next one where none is now, nothing where all is over', () => {
+  it('is shown for this minute on the phone, the next one where none is now, nothing where all is over', () => {
     expect(sunNowText(line(), at(12, 30), format)).toBe(`${LEFT}. ${ORDER}`);
     expect(sunNowText(line(), at(11), format)).toBe('Left side in the sun from 12:00 until 13:40.');
     expect(sunNowText(line(), at(14), format)).toBe('Front in the sun for the hours ahead.');

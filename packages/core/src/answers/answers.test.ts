@@ -168,6 +168,20 @@ describe('bottles chosen for one planned wash', () => {
     expect(alone?.endMs).toBe(house?.endMs);
   });
 
+  it('count what own steps save of salt, as steps kept for every wash do', () => {
+    const variant = { steps: [], leftOut: ['wheels-0'] };
+    const always = { ...shop, house: { ...shop.house, variants: { [METHOD]: variant } } };
+    const [alone, plain, house] = [
+      fixedIn(shop, { ...slot, choices: { variant } }),
+      fixedIn(shop, slot),
+      fixedIn(always, slot),
+    ];
+    expect(alone?.value.saltMinor).toBeLessThan(plain?.value.saltMinor ?? NaN);
+    expect(alone?.activeHoursSaved).toBeCloseTo(house?.activeHoursSaved ?? NaN, 6);
+    expect(alone?.value.totalMinor).toBeCloseTo(house?.value.totalMinor ?? NaN, 6);
+    expect(alone?.endMs).toBe(house?.endMs);
+  });
+
   it('go with the wash wherever it is moved by the same method, and nowhere else', () => {
     const movesOf = (facts: typeof shop, movable: PlannedSlot) =>
       answerTo<'moves'>({ ...facts, kind: 'moves', facts: { ...NOTES, movable: [movable] } }, tools);

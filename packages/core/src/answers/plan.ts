@@ -26,8 +26,10 @@ import {
   worthOfReliefs,
 } from '../plan/index.js';
 import { type WashChoices, withChoices } from '../house-rules/index.js';
+import type { Method } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { wearsProtection } from '../rules/index.js';
+import { activeHoursSaved } from '../salt/index.js';
 import { type Schedule, type ScheduleProblem, goodSchedule } from '../schedule/index.js';
 import { NO_EXTRAS, shopSeasonJobs } from '../season/index.js';
 import { type CarFacts, carStateOf, type OfCar, type ShopFacts } from '../shop/index.js';
@@ -49,7 +51,7 @@ export interface MadePlan {
 /** What other work of the season, and other choices, make of a window of a car. */
 function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | 'withChoices'> {
   const { places, season, house, limits, shelf, prices } = of;
-  const { vehicle } = carStateOf(of, keep);
+  const { vehicle, ledger, ahead } = carStateOf(of, keep);
   const made = new Map<string, ReturnType<typeof methodsInWays>>();
   const methodsWith = (
     methodId: string,
@@ -61,6 +63,10 @@ function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | '
       methodsInWays({ house: withChoices(house, methodId, choices), limits, shelf, vehicle });
     made.set(key, known);
     return known;
+  };
+  const savedAt = (startMs: number, { removes }: Method): number => {
+    const hour = Math.floor((startMs - (ahead[0]?.atMs ?? NaN)) / MS_PER_HOUR);
+    return activeHoursSaved(ledger, ahead, removes, new Set([hour]))[hour] ?? 0;
   };
   const rows = shopSeasonJobs(season);
   return {
@@ -77,7 +83,11 @@ function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extrasOf' | '
       if (!place) return window;
       const chosen = (own: WashChoices | undefined): Chosen => {
         const method = methodsWith(window.methodId, own)(window.methodId, window, { place });
-        return { method, wearsProtection: wearsProtection({ vehicle, limits, method }) };
+        return {
+          method,
+          wearsProtection: wearsProtection({ vehicle, limits, method }),
+          activeHoursSaved: savedAt(window.startMs, method),
+        };
       };
       const change = { before: chosen(window.choices), after: chosen(choices) };
       return { ...repriced(window, change, { place, prices }), choices };

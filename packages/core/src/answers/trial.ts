@@ -21,7 +21,7 @@ export interface TrialAnswer extends WashTotals {
   readonly standing: Judgement['standing'];
   readonly wayId: WayId;
   readonly limiting: Finding;
-  /** All that stands against it, or that it goes on condition of. */
+  /** What blocks it, and what it depends on. */
   readonly against: readonly Finding[];
   readonly faults: readonly TrialFault[];
 }

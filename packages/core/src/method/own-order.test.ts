@@ -59,7 +59,7 @@ describe('the shop’s own way of a method', () => {
     expect(only('foam-0', {})).not.toHaveProperty('ownParts');
   });
 
-  it('dwells as long as it is told, and takes so much longer, unless it is told its minutes', () => {
+  it('dwells as long as the shop says, and takes so much longer, unless the shop says its minutes too', () => {
     const dwell = { minMinutes: 5, maxMinutes: 10 };
     const own = only('foam-0', { dwell });
     expect(own).toMatchObject({ dwell, hasOwnDwell: true });

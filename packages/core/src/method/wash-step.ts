@@ -67,7 +67,7 @@ export interface WashStep {
   readonly note?: string;
   /** The shop says how long it takes: the dwell of a bottle does not change it. */
   readonly hasOwnMinutes?: boolean;
-  /** The shop says how long it dwells; a label that allows less goes before it. */
+  /** The shop says how long it dwells; a label that allows less wins. */
   readonly hasOwnDwell?: boolean;
   /** The shop says how much water it takes. */
   readonly hasOwnLitres?: boolean;

@@ -60,7 +60,7 @@ const unheatedC = ({ usualC }: Unheated, past: Lagged): number => usualC ?? past
 /**
  * How much warmer than its mean the place is, hour by hour, K, since somebody read a thermometer there.
  *
- * A reading goes before the model, and what it differs by dies away with the same lag by which the walls follow the weather.
+ * A reading replaces the model, and what it differs by dies away with the same lag by which the walls follow the weather.
  */
 function readOffsets(
   climate: Indoors,

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { bottleMix, dilution, mixed } from './index.js';
 
 describe('I put this much in that much', () => {
-  it('is told as a ratio and a percentage, the inverse of a dilution', () => {
+  it('is shown as a ratio and a percentage, the inverse of a dilution', () => {
     const made = dilution({ totalMl: 1000, partsWater: 9 });
     expect(mixed(made)).toMatchObject({ compared: 'not-compared', totalMl: 1000 });
     expect(mixed(made).partsWater).toBeCloseTo(9, 9);

@@ -8,7 +8,7 @@ interface QuickLookBoxProps {
   readonly vehicle: Pick<VehicleRecord, 'id' | 'name'>;
 }
 
-/** One tap for the whole car: film and grit of every zone go before the estimate; single zones are put right afterwards. */
+/** One tap for the whole car: film and grit of every zone replace the estimate; single zones are corrected afterwards. */
 export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
   const quick = useQuickLook(vehicle.id);
   const { mutate: change } = useChangeLooks(vehicle.id);
@@ -34,7 +34,7 @@ export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
         ))}
       </div>
       <p className="muted">
-        Grades film and grit of every zone, and goes before the estimate. Tap a zone below to put it right.
+        Grades film and grit of every zone, and replaces the estimate. Tap a zone below to correct it.
       </p>
     </section>
   );

@@ -107,7 +107,7 @@ describe('the editor of the steps', () => {
     const before = trials(sent).length;
     await userEvent.clear(minutes);
     expect(await screen.findByText('Above 0, up to 240.')).toBeTruthy();
-    expect(screen.getByText('Put the marked fields right, and the verdict follows.')).toBeTruthy();
+    expect(screen.getByText('Correct the marked fields to see the verdict.')).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep for every wash' }).disabled).toBe(
       true,
     );
@@ -129,5 +129,27 @@ describe('the editor of the steps', () => {
     show(<OwnWayEditor answer={answer()} isBegun onClose={() => undefined} />);
     expect(await screen.findByText(/stays as it was begun/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'This wash only' })).toBeNull();
+  });
+
+  it('gives up what was chosen for this wash once the same is kept for every wash, and undo brings both back', async () => {
+    const sent = serve();
+    const variant: Variant = { steps: [], leftOut: ['shuts-0'] };
+    const own = answer({ variant, isOwnWay: true, wayId: 'touch-one-side' });
+    show(<OwnWayEditor answer={own} isBegun={false} onClose={() => undefined} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep for every wash' }));
+    const changes = () => sent.filter(({ method }) => method === 'PATCH');
+    await waitFor(() => expect(changes()).toHaveLength(2));
+    expect(changes()[1]).toMatchObject({ path: '/api/washes/w', body: { variant: null } });
+    await userEvent.click(await screen.findByText('Undo'));
+    await waitFor(() => expect(changes()).toHaveLength(4));
+    expect(
+      changes()
+        .slice(2)
+        .map(({ body }) => body),
+    ).toEqual(expect.arrayContaining([{ variant }, { house: { variants: { 'bay-contact': null } } }]));
+    // The steps are tried in the way that somebody chose.
+    expect(trials(sent).every(({ body }) => (body as { wayId?: string }).wayId === 'touch-one-side')).toBe(
+      true,
+    );
   });
 });

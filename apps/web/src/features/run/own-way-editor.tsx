@@ -32,6 +32,8 @@ const queryOf = ({ wash }: OwnWayEditorProps['answer']): CellQuery => ({
   startMs: wash.startMs,
   extras: wash.extras,
   products: wash.predicted?.products,
+  // A way that somebody chose is the one that is done.
+  wayId: wash.predicted?.isOwnWay ? wash.predicted.wayId : undefined,
 });
 
 /** The steps of a method in the shop's own way: order, minutes, zones, water, dwell, bottles and strength, with the verdict beside them. */
@@ -48,7 +50,10 @@ type EditorProps = OwnWayEditorProps & {
 function Editor({ answer, isBegun, onClose, house }: EditorProps) {
   const { methodId } = answer.wash;
   const car = answer.pack.vehicle;
-  const { once, always, failure, isSaving, keepAlways, keepOnce } = useKeepOrder(answer, onClose);
+  const { once, always, failure, isSaving, keepAlways, keepOnce } = useKeepOrder(answer, {
+    isBegun,
+    onClose,
+  });
   const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
     ownSteps(methodId, house, car, once ?? undefined),
   );
@@ -76,7 +81,7 @@ function Editor({ answer, isBegun, onClose, house }: EditorProps) {
         tried={tried}
         shipped={shipped}
         isStale={isPlaceholderData || !isSound}
-        failure={isSound ? messageOf(error) : 'Put the marked fields right, and the verdict follows.'}
+        failure={isSound ? messageOf(error) : 'Correct the marked fields to see the verdict.'}
       />
       <p className="muted">
         Minutes and water are those of a saloon; other bodies take more or less by their surface (a house

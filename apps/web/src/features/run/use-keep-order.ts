@@ -25,7 +25,10 @@ export interface KeepOrder {
 }
 
 /** Keeps an order for every wash by the method, or for this wash alone; both can be undone. */
-export function useKeepOrder({ wash }: Pick<RunAnswer, 'wash'>, onClose: () => void): KeepOrder {
+export function useKeepOrder(
+  { wash }: Pick<RunAnswer, 'wash'>,
+  { isBegun, onClose }: { readonly isBegun: boolean; readonly onClose: () => void },
+): KeepOrder {
   const { data: settings } = useSettings();
   const save = useSaveSettings();
   const move = useMoveWash();
@@ -48,11 +51,19 @@ export function useKeepOrder({ wash }: Pick<RunAnswer, 'wash'>, onClose: () => v
     failure,
     isSaving: save.isPending || move.isPending,
     keepAlways: (variant, text) => {
-      save.mutate(
-        forAll(variant),
-        said(text, () => save.mutate(forAll(always))),
-      );
-      if (once) move.mutate(forOne(null));
+      // What was chosen for this wash alone would hide it; a wash that is begun stays as it was.
+      const replaced = isBegun ? null : once;
+      const { onSuccess, onError } = said(text, () => {
+        save.mutate(forAll(always));
+        if (replaced) move.mutate(forOne(replaced));
+      });
+      save.mutate(forAll(variant), {
+        onError,
+        onSuccess: () => {
+          if (replaced) move.mutate(forOne(null));
+          onSuccess();
+        },
+      });
     },
     keepOnce: (variant, text) => {
       move.mutate(
