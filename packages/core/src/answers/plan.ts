@@ -11,7 +11,6 @@ import { changesOf } from './window-changes.js';
 
 import {
   type PlanAnswer,
-  type PlanCar,
   type PlanCase,
   type PlanOption,
   type PlanRequest,
