@@ -112,7 +112,7 @@ async function washes(filmsPerSecond) {
   bench.add('wash', () => {
     i += 1;
     const { of, tracks } = cases[i % cases.length];
-    const hours = weather.washHours(fromMs + (i % 190) * 3_600_000, of.method.minutes);
+    const hours = weather.washHours(fromMs + (i % 190) * 3_600_000, of.method);
     if (hours) waterOutcome(tracks, of, hours);
   });
   await bench.run();
