@@ -142,6 +142,8 @@ export {
   PRODUCT_ROLE_IDS,
   PRODUCT_ROLES,
   protectionOn,
+  type CoatEnd,
+  type CoatSpan,
   type ClogCleaner,
   type ClogTry,
   type Compatibility,
@@ -405,7 +407,7 @@ export {
 } from './clinic/index.js';
 // What was done.
 export {
-  coatOf,
+  coatsLaid,
   didAnything,
   learnedMinutes,
   learnedMl,
@@ -501,6 +503,7 @@ export {
   type AnswerProgress,
   type Answers,
   type CellAnswer,
+  type CoatRecord,
   type ConditionAnswer,
   type MadePlan,
   type PackDraft,

@@ -13,6 +13,7 @@ import {
 import { ApiTags } from '@nestjs/swagger';
 import type {
   CadenceOutcome,
+  CoatRecord,
   Flip,
   CellAnswer,
   ConditionView,
@@ -108,6 +109,12 @@ export class AnswersController {
   @Get('condition/:vehicleId')
   condition(@Param('vehicleId') vehicleId: string): Promise<ConditionView> {
     return this.verdicts.condition(vehicleId);
+  }
+
+  /** What each protection lasted on each vehicle, by kind and product. */
+  @Get('coats')
+  coats(): Promise<CoatRecord[]> {
+    return this.verdicts.coats();
   }
 
   /** How far the engine has come, as server-sent events of {label, share}. */

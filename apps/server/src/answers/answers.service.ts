@@ -4,31 +4,25 @@ import {
   type CadenceOutcome,
   type CadencePart,
   type CellAnswer,
+  type CoatRecord,
   type ConditionView,
   type Told,
   type Flip,
-  type MadePlan,
   MS_PER_HOUR,
-  type OfCar,
   type PackDraft,
-  type PlanAnswer,
-  type PlanNotes,
   type PlannedSlot,
   type PlanOption,
   type Question,
   type SaltAnswer,
   slotOf,
   startOfHourMs,
-  type WashRecord,
   type WayOption,
   WEEK_HOURS,
   type WorthOfRelief,
   type BalanceView,
-  type BookingRecord,
   type CellQuery,
   type TrialAnswer,
   type WashAnswer,
-  type DayLight,
   type WindowsView,
 } from '@keen/core';
 import { EnginePool } from '../engine/engine-pool.js';
@@ -37,28 +31,8 @@ import { badField, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { ShopReader } from '../shop/shop-reader.js';
 import { daysOf } from './days-of.js';
-import { type Accepted, startOf } from './start-of.js';
-
-/** A plan as first found, with what it was made from. */
-export interface PlanFound {
-  readonly made: MadePlan;
-  readonly planned: readonly WashRecord[];
-  readonly workers: PlanNotes['workers'];
-  readonly bookings: readonly BookingRecord[];
-  readonly nowMs: number;
-  readonly fromMs: number;
-  readonly days: readonly DayLight[];
-  readonly source: string;
-  readonly issuedMs: number;
-  readonly memberCount: number;
-  /** Words the plan that other options of the same problem make. */
-  readonly tell: (chosen: readonly number[]) => Promise<PlanAnswer>;
-}
-
-const isForecast = ({ weather }: OfCar, startMs: number): boolean =>
-  startMs >= weather.fromMs && startMs < weather.fromMs + weather.control.length * MS_PER_HOUR;
-
-const notForecast = () => badField('startMs', 'startMs is outside the hours that the forecast reaches.');
+import type { PlanFound } from './plan-found.js';
+import { type Accepted, isForecast, notForecast, startOf } from './start-of.js';
 
 /** Puts questions with the facts that they rest on to the engine. */
 @Injectable()
@@ -186,6 +160,12 @@ export class AnswersService {
     const { facts, notes } = await this.shop.car(vehicleId);
     const answer = await this.ask({ ...facts, kind: 'condition' });
     return { ...answer, looks: notes.looks };
+  }
+
+  /** What each protection lasted on each vehicle. */
+  async coats(): Promise<CoatRecord[]> {
+    const { facts, cars } = await this.shop.plan();
+    return this.ask({ ...facts, kind: 'coats', cars });
   }
 
   /** All ways to wash one vehicle in one hour. @throws 400 outside the forecast */

@@ -94,6 +94,20 @@ export const DEMO_PRODUCTS: readonly Product[] = [
     priceMinor: 7500,
   }),
   bottle('sealant', 'Spray sealant', 'sealant', [7, 0, 0, 0], { lowestWorkC: 10, capMl: null }),
+  bottle('rinse-off', 'Rinse-off sealant', 'wet-sealant', [7, 0, 0, 0], {
+    lowestWorkC: 2,
+    capMl: null,
+    keptIn: 'van',
+    lowestStoreC: 1,
+    bottleMl: 500,
+    leftMl: 410,
+    priceMinor: 1900,
+  }),
+  bottle('foam-seal', 'Foaming sealant concentrate', 'foaming-sealant', [7, 9, 4, 15], {
+    dwell: { minMinutes: 1, maxMinutes: 2 },
+    lowestWorkC: 5,
+    priceMinor: 4600,
+  }),
 ];
 
 const piece = (id: string, name: string, kind: Gear['kind'], rest: Partial<Gear> = {}): Gear => ({

@@ -73,7 +73,9 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
       { methodId: 'garage-rinseless', priceMinor: 90 },
       { methodId: 'garage-hose', priceMinor: 120 },
       { methodId: 'waterless', priceMinor: 0 },
+      { methodId: 'rinseless-heavy', priceMinor: 100 },
       { methodId: 'strip-reseal', priceMinor: 100 },
+      { methodId: 'winter-strip', priceMinor: 160 },
     ],
     tariff: null,
     queue: null,
@@ -260,6 +262,7 @@ const on = (
   kind: ZoneProtection['kind'],
   day: string,
   rest: {
+    product?: string;
     lifeDays?: number;
     seen?: readonly [NonNullable<ZoneProtection['observed']>['behaviour'], string];
   } = {},
@@ -267,6 +270,7 @@ const on = (
   zone,
   kind,
   appliedMs: Date.parse(`${day}T12:00:00-05:00`),
+  productName: rest.product ?? null,
   claimedLifeDays: rest.lifeDays ?? null,
   observed: rest.seen
     ? { behaviour: rest.seen[0], atMs: Date.parse(`${rest.seen[1]}T12:00:00-05:00`) }
@@ -301,10 +305,10 @@ const ROWS: readonly VehicleRow[] = [
     delicateWheels: true,
     protections: [
       ...BODY_ZONES.filter((zone) => zone !== 'bonnet').map((zone) =>
-        on(zone, 'coating', '2024-05-18', { lifeDays: 1095 }),
+        on(zone, 'coating', '2024-05-18', { product: 'Three-year coating', lifeDays: 1095 }),
       ),
       { zone: 'bonnet', kind: 'bare', appliedMs: null, claimedLifeDays: null, observed: null },
-      on('glass', 'spray-ceramic', '2025-10-20', { lifeDays: 180 }),
+      on('glass', 'spray-ceramic', '2025-10-20', { product: 'Glass sealer', lifeDays: 180 }),
       on('wheels-left', 'coating', '2024-05-18', { lifeDays: 365 }),
       on('wheels-right', 'coating', '2024-05-18', { lifeDays: 365 }),
     ],

@@ -12,7 +12,8 @@ import { ConflictException } from '@nestjs/common';
 import type { EnginePool } from '../engine/engine-pool.js';
 import type { LastMorning } from './last-morning.js';
 import type { SolverPool } from '../solver/solver-pool.js';
-import type { PlanFound, AnswersService } from '../answers/answers.service.js';
+import type { AnswersService } from '../answers/answers.service.js';
+import type { PlanFound } from '../answers/plan-found.js';
 import type { WashChanges, WashChangesService } from '../washes/wash-changes.service.js';
 import { PlanService } from './plan.service.js';
 

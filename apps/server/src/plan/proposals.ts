@@ -8,7 +8,7 @@ import {
   type PlannedSlot,
   slotOf,
 } from '@keen/core';
-import type { PlanFound } from '../answers/answers.service.js';
+import type { PlanFound } from '../answers/plan-found.js';
 import type { WashChanges } from '../washes/wash-changes.service.js';
 
 const choiceSlot = ({ vehicleId, window, workerId }: PlanChoice): PlannedSlot => ({

@@ -57,6 +57,12 @@ export class ObservedDto {
 export class ZoneProtectionDto {
   @ApiProperty({ enum: CAR_ZONE_IDS }) @IsIn([...CAR_ZONE_IDS]) zone: CarZone;
   @ApiProperty({ enum: PROTECTIONS }) @IsIn(PROTECTIONS) kind: Protection;
+  /** What it is called on its bottle; null or absent: not known. */
+  @ApiProperty({ type: String, nullable: true, required: false })
+  @IsOptional()
+  @IsString()
+  @MaxLength(80)
+  productName?: string | null;
   @ApiProperty({ type: Number, nullable: true }) @ValidateIf(isGiven) @IsInt() appliedMs: number | null;
   @ApiProperty({ type: Number, nullable: true })
   @ValidateIf(isGiven)

@@ -90,6 +90,7 @@ export class VehiclesService {
       const isSame =
         old?.kind === row.kind &&
         old.appliedMs === row.appliedMs &&
+        (old.productName ?? null) === (row.productName ?? null) &&
         old.claimedLifeDays === row.claimedLifeDays;
       return { ...row, notedMs: isSame ? (old.notedMs ?? null) : this.clock.now() };
     });

@@ -88,6 +88,14 @@ describe('a vehicle', () => {
     const looked = (await patch(kept.id, { protections: [{ ...COAT, observed: seen }] }).expect(200))
       .body as VehicleRecord;
     expect(looked.protections).toEqual([{ ...COAT, observed: seen, notedMs: row?.notedMs }]);
+    // That a name is not known says as much as no name.
+    const unnamed = (await patch(kept.id, { protections: [{ ...COAT, productName: null }] }).expect(200))
+      .body as VehicleRecord;
+    expect(unnamed.protections[0]?.notedMs).toBe(row?.notedMs);
+    const named = (await patch(kept.id, { protections: [{ ...COAT, productName: 'Fir wax' }] }).expect(200))
+      .body as VehicleRecord;
+    expect(named.protections[0]).toMatchObject({ productName: 'Fir wax' });
+    expect(named.protections[0]?.notedMs).toBeGreaterThan(row?.notedMs ?? Infinity);
     const other = (await patch(kept.id, { protections: [{ ...COAT, kind: 'sealant' }] }).expect(200))
       .body as VehicleRecord;
     expect(other.protections[0]?.notedMs).toBeGreaterThan(row?.notedMs ?? Infinity);

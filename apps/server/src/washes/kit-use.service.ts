@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
-  coatOf,
+  coatsLaid,
   type LaidCoat,
   mixesFor,
   NOTHING_TAKEN,
@@ -56,17 +56,7 @@ export class KitUseService {
     const plain = methodFor(methodId, vehicle, predicted?.placeC, [], predicted ?? undefined);
     const method = inWay(plain, wayOf(plain, predicted?.wayId ?? null));
     const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
-    const laid = method.steps
-      .filter(({ id }) => id === 'seal')
-      .map(({ groups }): LaidCoat => {
-        const mix = mixes.find(({ step }) => step === 'seal');
-        return {
-          kind: (mix && coatOf(mix.role)) ?? 'sealant',
-          productName: mix?.product?.name ?? null,
-          groups,
-        };
-      });
-    return { used: washUse(method, mixes, place), laid };
+    return { used: washUse(method, mixes, place), laid: coatsLaid(method.steps) };
   }
 
   /**

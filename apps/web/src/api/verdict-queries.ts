@@ -14,6 +14,7 @@ import type {
   CadenceOutcome,
   CadencePart,
   ConditionView,
+  CoatRecord,
 } from '@keen/core';
 import { ask } from './client.js';
 
@@ -124,3 +125,7 @@ export const useCondition = (vehicleId: string) =>
     queryFn: () => ask<ConditionView>(`verdicts/condition/${encodeURIComponent(vehicleId)}`),
     enabled: vehicleId !== '',
   });
+
+/** What each protection lasted on each car. */
+export const useCoats = () =>
+  useQuery({ queryKey: ['verdicts', 'coats'], queryFn: () => ask<CoatRecord[]>('verdicts/coats') });

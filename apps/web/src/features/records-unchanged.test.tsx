@@ -132,6 +132,7 @@ const APPLIED = Date.parse('2026-01-02T22:47:13-05:00');
 const COAT: ZoneProtection = {
   zone: 'roof',
   kind: 'sealant',
+  productName: 'Larch seal',
   appliedMs: APPLIED,
   claimedLifeDays: 120,
   observed: { behaviour: 'beading', atMs: APPLIED + 3_600_000 },

@@ -1,6 +1,6 @@
 import { Chip, Group } from '@mantine/core';
 import { SEASON_JOB_IDS, type SeasonJobId } from '@keen/core';
-import { SEASON_JOB_NAMES } from '../words/names.js';
+import { SEASON_JOB_NAMES } from '../words/car-names.js';
 
 interface SeasonChipsProps {
   readonly value: readonly SeasonJobId[];

@@ -1,7 +1,7 @@
 import { useMediaQuery } from '@mantine/hooks';
 import type { BodyClass, CarZone } from '@keen/core';
 import type { KeyboardEvent } from 'react';
-import { ZONE_NAMES } from '../words/names.js';
+import { ZONE_NAMES } from '../words/car-names.js';
 import { NOSE_UP, unfoldedShape } from './unfolded-car-shape.js';
 import classes from './unfolded-car.module.css';
 

@@ -1,6 +1,6 @@
 import { STEP_KINDS, type WashPanel, type WashStepId } from '@keen/core';
 import { useFormat } from '../format/use-format.js';
-import { PANEL_NAMES } from '../words/names.js';
+import { PANEL_NAMES } from '../words/car-names.js';
 import { stripOf } from './wash-strip-view.js';
 import classes from './wash-strip.module.css';
 

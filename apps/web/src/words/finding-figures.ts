@@ -1,6 +1,6 @@
 import type { Finding, MarginUnit } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { PANEL_NAMES } from './names.js';
+import { PANEL_NAMES } from './car-names.js';
 import { SECTION_NAMES } from './way-words.js';
 
 export const panelOf = ({ panel }: Finding): string => (panel ? PANEL_NAMES[panel] : 'car');

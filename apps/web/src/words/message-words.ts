@@ -1,7 +1,8 @@
 import { freezeCare, type MessageKind, type Untold } from '@keen/core';
 import type { Format } from '../format/format.js';
 import { findingText } from './finding-words.js';
-import { FREEZE_CARE_NAMES, nameOf } from './names.js';
+import { FREEZE_CARE_NAMES } from './car-names.js';
+import { nameOf } from './names.js';
 
 /** What may stand in a template, in braces. */
 export const PLACEHOLDERS = [

@@ -1,6 +1,8 @@
 import type { Mix, MixInto, ProductReason, StepFault } from '@keen/core';
 import type { Format } from '../format/format.js';
-import { COMPATIBILITY_REASONS, ROLE_NAMES, SITE_RULE_NAMES, ZONE_NAMES } from './names.js';
+import { COMPATIBILITY_REASONS, ZONE_NAMES } from './car-names.js';
+import { ROLE_NAMES } from './kit-names.js';
+import { SITE_RULE_NAMES } from './names.js';
 import { GROUP_NAMES, RUN_STEP_NAMES } from './run-words.js';
 
 const AIR_WORDS: Readonly<Record<MixInto, string>> = {
@@ -72,6 +74,8 @@ export function faultText(fault: StepFault, format: Format): string {
       return `Alkali over acid: “${RUN_STEP_NAMES[fault.acid].toLowerCase()}” still lies there. Rinse first.`;
     case 'not-rinsed':
       return `Nothing after it rinses it off the ${new Intl.ListFormat('en').format(fault.groups.map((group) => GROUP_NAMES[group]))}. Rinse there before the next product.`;
+    case 'wet-paint':
+      return `It wants dry paint, and the water of “${RUN_STEP_NAMES[fault.wet].toLowerCase()}” still stands there. Towel it dry first.`;
     case 'hot-on-frozen-glass':
       return `Glass is near ${format.temp(fault.glassC)} and the water ${format.temp(fault.waterC)}: hot water cracks frozen glass. Begin low on the body, bring the glass above freezing slowly.`;
     case 'forbidden':

@@ -1,6 +1,6 @@
-import type { Finding, WashStepId } from '@keen/core';
+import { type Finding, STEP_KINDS, type WashStepId } from '@keen/core';
 import { actual, beyond, isInOtherWay, limit, panelOf, type Phrase, workedSo } from './finding-figures.js';
-import { ZONE_NAMES } from './names.js';
+import { ZONE_NAMES } from './car-names.js';
 import { RUN_STEP_NAMES } from './run-words.js';
 
 const stepName = (step: WashStepId): string => RUN_STEP_NAMES[step].toLowerCase();
@@ -14,6 +14,8 @@ export const PRODUCT_PHRASES: Readonly<
   wear: (finding, format) => {
     const by = productOf(finding);
     if (finding.level === 'block') return `the product for “${by}” may not touch the ${zoneOf(finding)}`;
+    if (finding.remedy === 'strip-on-purpose')
+      return `you mean to: “${by}” takes off the protection that lies on the ${zoneOf(finding)}`;
     if (finding.margin === null)
       return finding.level === 'condition'
         ? `you protect it again after: the product for “${by}” takes off what lies on the ${zoneOf(finding)}`
@@ -40,6 +42,8 @@ export const PRODUCT_PHRASES: Readonly<
   },
   chemicals: (finding) => {
     if (finding.level === 'clear') return 'everything is rinsed off, and acid meets no alkali';
+    if (finding.step && finding.under && STEP_KINDS[finding.step].wantsDry)
+      return `“${productOf(finding)}” wants dry paint, and “${stepName(finding.under)}” leaves it wet. Towel it dry between`;
     return finding.under
       ? `“${productOf(finding)}” goes on over “${stepName(finding.under)}”: acid and alkali meet. Put a rinse between`
       : `nothing rinses off “${productOf(finding)}”. Put a rinse after it`;

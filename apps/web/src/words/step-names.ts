@@ -39,6 +39,11 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   polish: 'polish',
   'top-up': 'protection topped up',
   coat: 'coat',
+  'film-remover': 'film remover',
+  'water-test': 'see that water lies flat',
+  'wet-seal': 'sealant on wet paint, rinsed off',
+  'dry-seal': 'sealant under the towel',
+  'foam-seal': 'foamed sealant',
   'drive-on': 'drive to where it is finished',
   thaw: 'let it thaw',
 };

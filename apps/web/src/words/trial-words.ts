@@ -9,6 +9,8 @@ export function fixText(fix: StepFix): string {
       return 'Rinse after it';
     case 'rinse-before':
       return 'Rinse before it';
+    case 'dry-before':
+      return 'Towel it dry before it';
     case 'weaken':
       return `Mix it 1:${fix.parts}`;
     case 'own-choice':

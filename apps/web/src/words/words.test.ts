@@ -51,6 +51,22 @@ describe('what products do, in words', () => {
       text: 'nothing rinses off “put tar remover on”. Put a rinse after it',
     },
     {
+      change: { ruleId: 'chemicals', margin: null, unit: 'none', step: 'seal', under: 'rinse' },
+      text: '“seal it” wants dry paint, and “rinse it” leaves it wet. Towel it dry between',
+    },
+    {
+      change: {
+        ruleId: 'wear',
+        level: 'condition',
+        margin: null,
+        unit: 'none',
+        step: 'strip',
+        zone: 'roof',
+        remedy: 'strip-on-purpose',
+      },
+      text: 'you mean to: “strip it” takes off the protection that lies on the roof',
+    },
+    {
       change: { ruleId: 'wear', margin: null, unit: 'none', step: 'wheels', zone: 'wheels-left' },
       text: 'the product for “clean the wheels” may not touch the wheels left',
     },

@@ -1,6 +1,7 @@
 import { balanceAnswer } from './balance.js';
 import { cadenceAnswer } from './cadence.js';
 import { type CellAnswer, cellAnswer, flipsAnswer } from './cell.js';
+import { type CoatRecord, coatsAnswer } from './coats.js';
 import { type ConditionAnswer, conditionAnswer } from './condition.js';
 import {
   type MadePlan,
@@ -53,6 +54,7 @@ export interface Answers {
   reliefs: WorthOfRelief[];
   salt: SaltAnswer;
   condition: ConditionAnswer;
+  coats: CoatRecord[];
   cell: CellAnswer;
   wash: WashAnswer | null;
   ways: WayOption[];
@@ -74,6 +76,7 @@ const ANSWERERS: {
   reliefs: reliefsAnswer,
   salt: saltAnswer,
   condition: conditionAnswer,
+  coats: coatsAnswer,
   cell: cellAnswer,
   wash: washAnswer,
   ways: waysAnswer,

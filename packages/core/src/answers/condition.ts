@@ -1,5 +1,11 @@
 import type { TargetState } from '../plan/index.js';
-import { type ProtectionState, protectionOn, protectionState } from '../protection/index.js';
+import {
+  coatHistory,
+  type CoatSpan,
+  type ProtectionState,
+  protectionOn,
+  protectionState,
+} from '../protection/index.js';
 import { shopStands } from '../rules/index.js';
 import type { SeasonDue } from '../season/index.js';
 import type { ZoneSoil } from '../soil/index.js';
@@ -9,13 +15,16 @@ import type { Tools } from './tools.js';
 import { seasonStandings } from './season.js';
 
 /** What is left of the protection of one zone. */
-export type ZoneProtectionState = ProtectionState & { readonly zone: CarZone };
+export type ZoneProtectionState = ProtectionState &
+  Pick<ZoneProtection, 'zone' | 'appliedMs' | 'claimedLifeDays'> & { readonly productName: string | null };
 
 export interface ConditionAnswer {
   readonly soil: readonly ZoneSoil[];
   /** The same without what somebody saw. */
   readonly estimated: readonly ZoneSoil[];
   readonly protections: readonly ZoneProtectionState[];
+  /** What lay on it and lies there, the newest first. */
+  readonly coats: readonly CoatSpan[];
   /** Work of the season, and what its target has used up. */
   readonly season: readonly SeasonDue[];
   readonly target: TargetState;
@@ -39,6 +48,7 @@ export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): Cond
     estimated: state.estimated,
     season: seasonStandings({ ...job, washes }),
     target: state.target,
+    coats: coatHistory(job.car.vehicle, state.coatEvents),
     protections: CAR_ZONE_IDS.map((zone) => {
       const row =
         vehicle.protections.find((entry) => entry.zone === zone) ??
@@ -48,7 +58,8 @@ export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): Cond
         phOn === null ? [] : [{ atMs, soapPh: phOn[group], strips: stripped.includes(group) }],
       );
       const history = { nowMs: job.nowMs, washes: worn, saltDaysSince: saltDaysOn(state, zone), stands };
-      return { zone, ...protectionState(row, history) };
+      const { appliedMs, claimedLifeDays, productName = null } = row;
+      return { zone, appliedMs, claimedLifeDays, productName, ...protectionState(row, history) };
     }),
   };
 }

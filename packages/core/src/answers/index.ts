@@ -3,6 +3,7 @@ export * from './question.js';
 export * from './tools.js';
 export { WEEK_HOURS, type RibbonHour, type WeekAnswer } from './week.js';
 export type { CellAnswer } from './cell.js';
+export type { CoatOnCar, CoatRecord } from './coats.js';
 export type { ConditionAnswer, ZoneProtectionState } from './condition.js';
 export { PLAN_HOURS } from './morning.js';
 export type { MadePlan } from './plan.js';

@@ -62,6 +62,12 @@ export interface ConditionQuestion extends OfCar {
   readonly kind: 'condition';
 }
 
+/** What each protection lasted on each car. */
+export interface CoatsQuestion extends ShopFacts {
+  readonly kind: 'coats';
+  readonly cars: readonly CarFacts[];
+}
+
 /** Every finding for one start, and the films behind it. */
 export interface CellQuestion extends OfCar {
   readonly kind: 'cell';
@@ -121,6 +127,7 @@ export type Question =
   | ReliefsQuestion
   | SaltQuestion
   | ConditionQuestion
+  | CoatsQuestion
   | CellQuestion
   | WashQuestion
   | WaysQuestion

@@ -138,7 +138,7 @@ const siteProduct = (inUsePh: number): StepProduct => ({
 
 function productFor(step: WashStep, steps: readonly WashStep[], of: Around): StepProduct | null {
   const site = SITE_PH[step.id];
-  if (step.id === 'machine-soak' || step.onMeter) return site === undefined ? null : siteProduct(site);
+  if (site !== undefined && (step.id === 'machine-soak' || step.onMeter)) return siteProduct(site);
   // What aids drying lays something on the paint that was just stripped.
   if (of.isToStrip && step.id === 'towel') return null;
   const row = rowFor(step, steps);

@@ -117,6 +117,52 @@ describe('the mixes of a wash', () => {
     expect(aided('pre-coating')).not.toContain('towel');
   });
 
+  it('meet nothing that is stripped off before, so that a sealant for bare paint has no fault there', () => {
+    const foamed = bottle({ role: 'foaming-sealant', usualParts: 9, fewestParts: 4, mostParts: 15 });
+    const vehicle = { ...VEHICLE, protection: 'wax' as const };
+    expect(mixOf(mixes([foamed], { methodId: 'winter-strip', vehicle }), 'foam-seal').faults).toEqual([]);
+    const house = {
+      ...DEFAULT_HOUSE,
+      variants: { 'garage-hose': { steps: [{ key: '+foam-seal', minutes: 3, note: '' }], leftOut: [] } },
+    };
+    expect(
+      mixOf(mixes([foamed], { methodId: 'garage-hose', house, vehicle }), 'foam-seal').faults,
+    ).toMatchObject([{ kind: 'meets', finding: { kind: 'warn', reason: 'will-not-bond' } }]);
+  });
+
+  it('take the kit’s own sealant where the place’s lance rinses it off, and the place’s foam where that is paid', () => {
+    const own = bottle({ role: 'wet-sealant', ...NEAT });
+    const house = {
+      ...DEFAULT_HOUSE,
+      variants: {
+        'bay-touch-free': { steps: [{ key: '+wet-seal', minutes: 5, note: '' }], leftOut: [] },
+      },
+    };
+    const mix = mixOf(mixes([own], { methodId: 'bay-touch-free', house }), 'wet-seal');
+    expect(mix).toMatchObject({ role: 'wet-sealant', waterMl: 0, faults: [] });
+    expect(mix.product?.id).toBe(own.id);
+  });
+
+  it('warn of dish soap only where wax would go with it', () => {
+    const dish = bottle({
+      role: 'household-soap',
+      inUsePh: 8,
+      usualParts: 500,
+      fewestParts: 200,
+      mostParts: 1000,
+    });
+    const taken = (protection: 'wax' | 'coating') =>
+      worstMeeting(dish, ['upper'], {
+        vehicle: { ...VEHICLE, protection, protections: [] },
+        isToStrip: false,
+      })?.finding ?? null;
+    expect(taken('wax')).toMatchObject({ kind: 're-protect', reason: 'dissolves' });
+    expect(taken('coating')).toBeNull();
+    // Nobody takes it who did not ask for it.
+    const method = methodWith('garage-hose', { shelf: shelfOf({ products: [dish], gear: [] }) });
+    expect(method.steps.find(({ id }) => id === 'contact')?.product).toMatchObject({ from: 'typical' });
+  });
+
   it('say what arrives on the panel where a foamer thins it further', () => {
     const foamer = gear({ kind: 'foamer', volumeMl: 1000, outputLitresPerBottle: 10 });
     const mix = mixOf(mixes([FOAM], { ...BAY, gear: [foamer] }), 'foam');

@@ -30,6 +30,10 @@ export const HARM: Readonly<Record<Compatibility['kind'], number>> = {
   block: 3,
 };
 
+/** What is taken off anyway is neither worn nor in the way. */
+const isOffByThen = ({ kind, reason }: Meeting['finding']): boolean =>
+  kind === 're-protect' || reason === 'will-not-bond';
+
 /** The worst that a product meets on the zones of a step; null: it is fine on all. */
 export function worstMeeting(
   { role, inUsePh }: { readonly role: ProductRole; readonly inUsePh: number },
@@ -46,7 +50,7 @@ export function worstMeeting(
       isDelicateMetal: surface === 'wheel' && vehicle.delicateWheels,
       stands,
     });
-    if (finding.kind === 'fine' || (isToStrip && finding.kind === 're-protect')) continue;
+    if (finding.kind === 'fine' || (isToStrip && isOffByThen(finding))) continue;
     if (!worst || HARM[finding.kind] > HARM[worst.finding.kind]) worst = { zone, finding };
   }
   return worst;

@@ -1,5 +1,5 @@
 import { washUse, type WashUse } from '../kit/index.js';
-import { coatOf, type LaidCoat, type RunRecord } from '../log/index.js';
+import { coatsLaid, type LaidCoat, type RunRecord } from '../log/index.js';
 import type { RunStep } from '../run/index.js';
 import type { ByGroup } from '../vehicle/index.js';
 import { meterMoment, workedSeconds } from './run-moment.js';
@@ -19,16 +19,12 @@ export interface ClosedRun {
   readonly used: WashUse;
 }
 
-/** The coats that the steps which were done put on, by the bottle that was mixed for them; without one by the step. */
-function laidBy(done: readonly RunStep[]): LaidCoat[] {
-  return done
-    .filter(({ id }) => id === 'seal')
-    .map(({ mix, groups }) => ({
-      kind: (mix && coatOf(mix.role)) ?? 'sealant',
-      productName: mix?.product?.name ?? null,
-      groups,
-    }));
-}
+/** A step by the bottle that was mixed for it. */
+const withBottle = ({ id, groups, mix }: RunStep) => ({
+  id,
+  groups,
+  product: mix && { role: mix.role, name: mix.product?.name ?? null },
+});
 
 /**
  * What does the log keep of this run?
@@ -65,7 +61,7 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   return {
     startMs: startedMs,
     used: washUse({ steps: done, media: cloths }, mixes, pack.place),
-    laid: laidBy(done),
+    laid: coatsLaid(done.map(withBottle)),
     minutes: Math.max(1, workedSeconds(state, { fromMs: startedMs, toMs: closedMs }, closedMs) / 60),
     costMinor: close.used.paidMinor ?? (done.length > 0 ? money.visitMinor : 0) + (meter?.paidMinor ?? 0),
     record: {

@@ -3,7 +3,7 @@ import { DEFAULT_HOUSE } from '../house-rules/index.js';
 import { inWay, shopMethod, type WashStep, wayOf } from '../method/index.js';
 import { methodWith } from '../testing/shop.js';
 import { byGroup } from '../vehicle/index.js';
-import { coatOf, type DoneWash, washEffect } from './index.js';
+import { type DoneWash, washEffect } from './index.js';
 
 const START = Date.UTC(2026, 0, 14, 15);
 const wash = (methodId: string, change: Partial<DoneWash> = {}): DoneWash => ({
@@ -164,12 +164,5 @@ describe('what a done wash changed', () => {
       { zone: 'glass', behaviour: 'sheeting' },
       { zone: 'upper-left', behaviour: 'flat' },
     ]);
-  });
-
-  it('knows which products are coats', () => {
-    expect(coatOf('spray-wax')).toBe('wax');
-    expect(coatOf('sealant')).toBe('sealant');
-    expect(coatOf('spray-ceramic')).toBe('spray-ceramic');
-    expect(coatOf('shampoo')).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import type { ProductRole } from '../protection/index.js';
+import { coatsLaid } from './coats-laid.js';
 import { type Method, removedBy, washedBy, type WashStep } from '../method/index.js';
 import {
   type ByGroup,
@@ -62,19 +62,6 @@ const strongestPh = (steps: readonly WashStep[]): ByGroup =>
     ]),
   ) as unknown as ByGroup;
 
-/** The coat that a role of product makes; null: it is none. */
-export function coatOf(role: ProductRole): LaidCoat['kind'] | null {
-  switch (role) {
-    case 'spray-wax':
-      return 'wax';
-    case 'sealant':
-    case 'spray-ceramic':
-      return role;
-    default:
-      return null;
-  }
-}
-
 /**
  * Steps of the method that a run did: of an id that stands there several times, as many as were done. A step that the run did part by
  * part took off as much as its done parts have of its minutes.
@@ -112,12 +99,6 @@ const COATED: readonly ZoneGroup[] = ['upper', 'lower'];
 const jobCoats = (extras: readonly SeasonJobId[]): LaidCoat[] =>
   extras.includes('re-coat') ? [{ kind: 'coating', productName: null, groups: COATED }] : [];
 
-/** What was put on, where the record does not say so: a sealing step seals. */
-const sealed = (steps: readonly WashStep[]): LaidCoat[] =>
-  steps
-    .filter(({ id }) => id === 'seal')
-    .map(({ groups }) => ({ kind: 'sealant', productName: null, groups }));
-
 /**
  * What did this wash change?
  *
@@ -143,7 +124,7 @@ export function washEffect(wash: DoneWash, shops: Method): WashEffect {
     removes,
     phOn: isDone ? strongestPh(steps) : null,
     stripped: method.strips ? [...new Set(stripping.flatMap(({ groups }) => groups))] : [],
-    laid: [...(found?.laid ?? sealed(steps)), ...jobCoats(extras)],
+    laid: [...(found?.laid ?? coatsLaid(steps)), ...jobCoats(extras)],
     extras,
     isSpotted: found !== null && found.spots !== 'none',
     seen: Object.entries(found?.behaviour ?? {}).map(([panel, behaviour]) => ({

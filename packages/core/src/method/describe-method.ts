@@ -1,6 +1,7 @@
 import { ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
 import { plainSum, sumOf } from './plain-sum.js';
+import { STEP_KINDS } from './data/step-kinds.js';
 import { removedBy } from './wash-step.js';
 
 type Derived =
@@ -49,7 +50,7 @@ export function describeMethod(row: MethodRow): Method {
     // Whatever does not reach the upper body is no wash.
     scope: row.ceilingGrade.upper > 0 ? 'wash' : 'in-between',
     strips: row.strips ?? false,
-    leavesBare: row.strips === true && !steps.some(({ id }) => id === 'seal' || id === 'coat'),
+    leavesBare: row.strips === true && !steps.some(({ id }) => STEP_KINDS[id].lays || id === 'coat'),
     status: 'judgement',
   };
 }

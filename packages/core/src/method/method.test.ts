@@ -44,13 +44,45 @@ describe('the methods', () => {
   });
 
   it('leave paint bare before a coating, and only there', () => {
-    expect(METHODS.filter(({ leavesBare }) => leavesBare).map(({ id }) => id)).toEqual(['pre-coating']);
+    expect(METHODS.filter(({ leavesBare }) => leavesBare).map(({ id }) => id)).toEqual([
+      'pre-coating',
+      'pre-coating-air',
+    ]);
     const ids = methodOf('pre-coating').steps.map(({ id }) => id);
     // Decontaminated before it is stripped, checked when it is dry.
     expect(ids.indexOf('iron')).toBeLessThan(ids.indexOf('strip'));
     expect(ids.at(-1)).toBe('bare-check');
     const unsealed = { ...DEFAULT_HOUSE, variants: { 'strip-reseal': { steps: [], leftOut: ['seal-0'] } } };
     expect(shopMethod('strip-reseal', unsealed).leavesBare).toBe(true);
+  });
+
+  it('touch a towel-free wash with no towel, however the house dries', () => {
+    for (const drying of ['blow-and-towel', 'towel', 'blower'] as const) {
+      const house = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, drying } };
+      const method = shopMethod('pre-coating-air', house);
+      expect(method.steps.map(({ id }) => id)).not.toContain('towel');
+      expect(method.steps.map(({ id }) => id)).toContain('blow');
+      expect(method.drying).toEqual({ kind: 'wiped', by: 'blower' });
+      expect(method.media).toMatchObject({ foldedTowels: 0, dryingTowels: 0 });
+    }
+  });
+
+  it('take salt, film and the old protection off in a winter strip, each rinsed, and foam the sealant on bare paint', () => {
+    const { steps, leavesBare, strips } = methodOf('winter-strip');
+    const ids = steps.map(({ id }) => id);
+    expect({ strips, leavesBare }).toEqual({ strips: true, leavesBare: false });
+    const order = ['salt-neutraliser', 'film-remover', 'strip', 'water-test', 'foam-seal', 'blow', 'towel'];
+    expect(ids.filter((id) => order.includes(id))).toEqual(order);
+    for (const id of ['salt-neutraliser', 'film-remover', 'strip', 'foam-seal'] as const)
+      expect(['rinse', 'final-rinse']).toContain(ids[ids.indexOf(id) + 1]);
+  });
+
+  it('soak the lowers twice where heavy soil meets no hose, which no single soak cleans', () => {
+    const heavy = methodOf('rinseless-heavy');
+    const soaked = heavy.steps.filter(({ id }) => id === 'pre-soak');
+    expect(soaked.filter(({ groups }) => groups.includes('lower'))).toHaveLength(2);
+    expect(heavy.ceilingGrade.lower).toBeGreaterThan(methodOf('garage-rinseless').ceilingGrade.lower);
+    expect(heavy.ceilingGrade.upper).toBe(methodOf('garage-rinseless').ceilingGrade.upper);
   });
 
   it('throw water, drift a mist or do neither', () => {

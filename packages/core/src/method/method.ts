@@ -17,6 +17,9 @@ export const METHOD_IDS = [
   'salt-flush',
   'strip-reseal',
   'pre-coating',
+  'winter-strip',
+  'pre-coating-air',
+  'rinseless-heavy',
 ] as const;
 export type MethodId = (typeof METHOD_IDS)[number];
 

@@ -29,6 +29,10 @@ const ONCE: ReadonlySet<WashStep['id']> = new Set([
   'strip',
   'seal',
   'bare-check',
+  'water-test',
+  'wet-seal',
+  'dry-seal',
+  'foam-seal',
 ]);
 
 /** Steps that a shop may put into a method: those that it does not have, and its own once more, which take no more salt off. */

@@ -85,7 +85,8 @@ const rinselessBy: Edit = (row, { choices, numbers }) => {
 
 /** Blowing, toweling or both: what each leaves is judged by the spots and seals rules. */
 const dryingBy: Edit = (row, { choices }) => {
-  if (row.drying.kind === 'left') return row;
+  // A way that touches nothing with a towel is dried by air, whatever the house does otherwise.
+  if (row.drying.kind === 'left' || !row.steps.some(isIn(['towel']))) return row;
   const drying: Drying = { ...row.drying, by: choices.drying };
   const flooded = row.filmGramsPerM2 === null;
   switch (choices.drying) {

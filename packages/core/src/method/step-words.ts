@@ -20,6 +20,8 @@ export const STEP_REASONS = [
   'warm-before-touch',
   'under-before-body',
   'bonded-dirt-last',
+  'wet-paint-takes-it',
+  'foam-on-bare-paint',
 ] as const;
 /** Why a step stands where it stands. */
 export type StepReason = (typeof STEP_REASONS)[number];
@@ -42,6 +44,7 @@ export const STEP_CAUTIONS = [
   'blow-away-from-neighbour',
   'one-door-at-a-time',
   'wet-brakes',
+  'haze-again',
 ] as const;
 /** What has to be minded at a step. */
 export type StepCaution = (typeof STEP_CAUTIONS)[number];

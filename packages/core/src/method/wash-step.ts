@@ -41,6 +41,11 @@ export const WASH_STEP_IDS = [
   'polish',
   'top-up',
   'coat',
+  'film-remover',
+  'water-test',
+  'wet-seal',
+  'dry-seal',
+  'foam-seal',
   'drive-on',
   'thaw',
 ] as const;

@@ -84,10 +84,14 @@ function soapFrom(steps: readonly WashStep[]): number {
   return soap >= 0 && soap !== touch ? soap : -1;
 }
 
+/** Takes the last water of a rinse off. */
+const dries = ({ id }: WashStep): boolean =>
+  STEP_KINDS[id].takes === 'blow' || id === 'towel' || id === 'dry-seal';
+
 /** Index of the last flood before the drying, or of the drying itself; −1: nobody dries it. */
 function dryingFrom(steps: readonly WashStep[]): number {
   const isFlooded = steps.some(({ id }) => STEP_KINDS[id].wets?.film === 'flood');
-  const first = steps.findIndex(({ id }) => STEP_KINDS[id].takes === 'blow' || id === 'towel');
+  const first = steps.findIndex(dries);
   if (first < 0 || !isFlooded) return -1;
   return steps[first - 1]?.id === 'final-rinse' ? first - 1 : first;
 }
@@ -100,10 +104,7 @@ const needsPlace = ({ id, onMeter }: WashStep): boolean => {
 
 /** Index of the first step in the second place; −1: nothing is rinsed before, or what comes after cannot do without the first. */
 export function elsewhereFrom(steps: readonly WashStep[], from: LoopFrom): number {
-  const start =
-    from === 'drying'
-      ? steps.findIndex(({ id }) => STEP_KINDS[id].takes === 'blow' || id === 'towel')
-      : touchFrom(steps);
+  const start = from === 'drying' ? steps.findIndex(dries) : touchFrom(steps);
   const isRinsed = steps.slice(0, Math.max(0, start)).some(({ id }) => STEP_KINDS[id].rinses === 'body');
   return isRinsed && !steps.slice(start).some(needsPlace) ? start : -1;
 }
@@ -122,8 +123,9 @@ const canBeHalved = ({ strips, drying, ceilingGrade, steps }: Method, half: Half
   ceilingGrade.lower > 0 &&
   steps.some(({ groups, removes }) => groups.includes(half) && (removes[half] ?? 0) > 0);
 
-/** Only what is worked on as a whole is dried elsewhere as a whole; a hand that goes by two panels does so there, too. */
-const canEndElsewhere = ({ plainSteps, steps, usualSection }: Method, from: LoopFrom): boolean =>
+/** Only what is worked on as a whole is dried elsewhere as a whole; a hand that goes by two panels does so there, too. Bare paint is not driven. */
+const canEndElsewhere = ({ plainSteps, steps, usualSection, strips }: Method, from: LoopFrom): boolean =>
+  !strips &&
   (from === 'drying' ? usualSection === 'whole-car' : usualSection === 'two-panels') &&
   elsewhereFrom(workAside(plainSteps ?? steps).own, from) > 0;
 

@@ -4,3 +4,4 @@ export * from './wear.js';
 export * from './clog-test.js';
 export * from './protection-on.js';
 export * from './protections-after.js';
+export * from './coat-history.js';

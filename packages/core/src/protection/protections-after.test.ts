@@ -25,7 +25,7 @@ const event = (ago: number, change: Partial<CoatEvent> = {}): CoatEvent => ({
 const BODY = ['upper', 'lower'] as const;
 const strip = (ago: number) => event(ago, { stripped: BODY });
 const coat = (ago: number, kind: 'sealant' | 'coating' = 'sealant') =>
-  event(ago, { laid: [{ kind, groups: BODY }] });
+  event(ago, { laid: [{ kind, productName: 'Larch', groups: BODY }] });
 const roof = (
   rows: readonly ZoneProtection[],
   events: readonly CoatEvent[],
@@ -40,7 +40,7 @@ describe('the protection map after washes', () => {
 
   it('has the new coat with its date on every painted zone, and not on glass or wheels', () => {
     const after = protectionsAfter({ protection: 'wax', protections: [row()] }, [
-      event(10, { stripped: BODY, laid: [{ kind: 'sealant', groups: BODY }] }),
+      event(10, { stripped: BODY, laid: [{ kind: 'sealant', productName: 'Larch', groups: BODY }] }),
     ]);
     expect(after.map(({ zone }) => zone).sort()).toEqual(
       [
@@ -55,7 +55,9 @@ describe('the protection map after washes', () => {
         'upper-right',
       ].sort(),
     );
-    expect(after.every(({ kind, appliedMs }) => kind === 'sealant' && appliedMs === daysAgo(10))).toBe(true);
+    const isNew = ({ kind, appliedMs, productName }: ZoneProtection): boolean =>
+      kind === 'sealant' && appliedMs === daysAgo(10) && productName === 'Larch';
+    expect(after.every(isNew)).toBe(true);
   });
 
   it.each([
@@ -90,12 +92,18 @@ describe('the protection map after washes', () => {
     expect(roof([row({ kind: 'bare' })], [event(3, { isToppedUp: true })])?.kind).toBe('bare');
   });
 
+  it('leaves a coating what it is where a sealant is sprayed over it, and forgets what was seen of it', () => {
+    const coated = row({ kind: 'coating', observed: { behaviour: 'sheeting', atMs: daysAgo(20) } });
+    expect(roof([coated], [coat(3)])).toEqual({ ...coated, observed: null });
+    expect(roof([coated], [coat(3, 'coating')])).toMatchObject({ kind: 'coating', appliedMs: daysAgo(3) });
+  });
+
   it('forgets a look from before a strip or a coat, and keeps one from after it', () => {
     const seen = (ago: number) => ({ behaviour: 'beading', atMs: daysAgo(ago) }) as const;
     expect(roof([row({ observed: seen(12) })], [coat(10)])?.observed).toBeNull();
     expect(roof([row({ observed: seen(2) })], [coat(10)])?.observed).toEqual(seen(2));
     const atEnd = event(10, {
-      laid: [{ kind: 'sealant', groups: BODY }],
+      laid: [{ kind: 'sealant', productName: 'Larch', groups: BODY }],
       seen: [{ zone: 'roof', behaviour: 'beading' }],
     });
     expect(roof([row({ observed: seen(12) })], [atEnd])?.observed).toEqual(seen(10));

@@ -17,6 +17,8 @@ export interface CoatEvent {
   readonly stripped: readonly ZoneGroup[];
   readonly laid: readonly {
     readonly kind: Exclude<Protection, 'bare'>;
+    /** Of the bottle; null: not known. */
+    readonly productName: string | null;
     readonly groups: readonly ZoneGroup[];
   }[];
   /** What lies there was topped up. */
@@ -28,20 +30,30 @@ export interface CoatEvent {
 /** A top-up renews these; a coating's own years it does not (judgement). */
 const RENEWED_BY_TOP_UP: ReadonlySet<Protection> = new Set(['wax', 'sealant', 'spray-ceramic']);
 
-const isPainted = (zone: CarZone): boolean => {
+export const isPainted = (zone: CarZone): boolean => {
   const surface = CAR_ZONES.find((row) => row.zone === zone)?.surface;
   return surface === 'paint' || surface === 'plastic';
 };
 
+const NOTHING_TOLD = { appliedMs: null, claimedLifeDays: null, observed: null, productName: null } as const;
+
 /** One zone after one wash: stripped first, then coated or topped up. */
-function after(row: ZoneProtection, group: ZoneGroup, event: CoatEvent): ZoneProtection {
+export function zoneAfter(row: ZoneProtection, group: ZoneGroup, event: CoatEvent): ZoneProtection {
   const { atMs } = event;
   const isBare = event.stripped.includes(group) && !standsStripping(row.kind);
-  const stripped: ZoneProtection = isBare
-    ? { ...row, kind: 'bare', appliedMs: null, claimedLifeDays: null, observed: null }
-    : row;
+  const stripped: ZoneProtection = isBare ? { ...row, ...NOTHING_TOLD, kind: 'bare' } : row;
   const coat = event.laid.findLast(({ groups }) => groups.includes(group));
-  if (coat) return { ...stripped, kind: coat.kind, appliedMs: atMs, claimedLifeDays: null, observed: null };
+  // A coating that is sprayed over is the coating still.
+  if (coat && standsStripping(stripped.kind) && !standsStripping(coat.kind))
+    return { ...stripped, observed: null };
+  if (coat)
+    return {
+      ...stripped,
+      ...NOTHING_TOLD,
+      kind: coat.kind,
+      appliedMs: atMs,
+      productName: coat.productName,
+    };
   const isRenewed = event.isToppedUp && RENEWED_BY_TOP_UP.has(stripped.kind);
   return isRenewed ? { ...stripped, appliedMs: atMs, observed: null } : stripped;
 }
@@ -77,7 +89,7 @@ export function protectionsAfter(
     const sinceMs = Math.max(start.notedMs ?? -Infinity, start.appliedMs ?? -Infinity);
     const now = inOrder.reduce((row, event) => {
       const changes = isPainted(zone) && event.atMs > sinceMs;
-      const later = changes ? keepLook(row, after(row, group, event), event) : row;
+      const later = changes ? keepLook(row, zoneAfter(row, group, event), event) : row;
       return withLook(later, event);
     }, start);
     return noted || now !== start ? [now] : [];

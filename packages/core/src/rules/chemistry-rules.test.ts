@@ -157,6 +157,18 @@ describe('chemicals', () => {
     expect(judged('chemicals', method)).toMatchObject({ level: 'block', step: 'tar' });
     expect(judged('chemicals', methodWith('garage-rinseless')).level).toBe('clear');
   });
+
+  it('block what wants dry paint on what is wet, and name the water', () => {
+    const dressed = (before: 'blow-0' | 'shuts-0') => {
+      const keys = ['final-rinse-0', 'blow-0', 'towel-0', 'shuts-0'];
+      keys.splice(keys.indexOf(before), 0, '+tyres');
+      const steps = keys.map((key) => ({ key, minutes: null, note: '' }));
+      const house = { ...DEFAULT_HOUSE, variants: { 'garage-hose': { steps, leftOut: [] } } };
+      return judged('chemicals', inUsualWay(methodWith('garage-hose', { house })));
+    };
+    expect(dressed('blow-0')).toMatchObject({ level: 'block', step: 'tyres', under: 'final-rinse' });
+    expect(dressed('shuts-0').level).toBe('clear');
+  });
 });
 
 describe('the time on the label', () => {

@@ -1,7 +1,7 @@
 import { chemicalClashes, notRinsed, worstMeeting } from '../kit/index.js';
-import type { Method, StepProduct } from '../method/index.js';
-import { PH_STANDS, protectionOn, type Stands } from '../protection/index.js';
-import { CAR_ZONES, type Protection, PROTECTIONS, type Vehicle } from '../vehicle/index.js';
+import { type Method, type StepProduct, wetUnder } from '../method/index.js';
+import { PH_STANDS, protectionOn, standsStripping, type Stands } from '../protection/index.js';
+import { CAR_ZONES, type CarZone, type Protection, PROTECTIONS, type Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
 import { BOUNDLESS, clear, ofDegree } from './finding.js';
 import type { Finding, Rule, Situation } from './rule.js';
@@ -91,11 +91,31 @@ function worstTouch({ method, vehicle, limits }: OnCar): Finding | null {
   return worst;
 }
 
+/** A wash that strips on purpose is sealed again, or coated; what is on the paint and alive goes with it, which somebody has to want. */
+function stripped({ method, vehicle }: OnCar): Finding {
+  const step = method.steps.find(({ id }) => id === 'strip');
+  const row = (zone: CarZone): Vehicle['protections'][number] | undefined =>
+    vehicle.protections.find((one) => one.zone === zone);
+  const live = CAR_ZONES.find(({ zone, group }) => {
+    const kind = protectionOn(vehicle, zone);
+    const isFlat = row(zone)?.observed?.behaviour === 'flat';
+    return step?.groups.includes(group) && kind !== 'bare' && !standsStripping(kind) && !isFlat;
+  });
+  if (!step || !live) return clear('wear');
+  return {
+    ...clear('wear'),
+    step: step.id,
+    zone: live.zone,
+    level: 'condition',
+    comfort: -1,
+    remedy: 'strip-on-purpose',
+  };
+}
+
 const judgeWear = onceFor((on): Finding => {
   const touched = worstTouch(on);
   if (touched?.level === 'block') return touched;
-  // A wash that strips on purpose is sealed again, or coated.
-  if (on.method.strips) return clear('wear');
+  if (on.method.strips) return stripped(on);
   const found = nearestToLimit(on);
   if (found?.level === 'condition') return { remedy: 'protect-after', ...found };
   if (touched) return { remedy: 'protect-after', ...touched };
@@ -123,7 +143,7 @@ export const wearsProtection = (on: OnCar): boolean => judgeWear(on).level === '
 
 export const chemicals: Rule = {
   id: 'chemicals',
-  question: 'Does acid meet alkali, or does a product stay on the car?',
+  question: 'Does acid meet alkali, does a product stay on the car, or go on wet paint that wants it dry?',
   glyph: 'rule',
   changesWithTime: false,
   limits: [],
@@ -135,6 +155,10 @@ export const chemicals: Rule = {
     const over = clash && steps[clash.over];
     if (clash && over) return { ...refused, step: over.id, under: steps[clash.under]?.id };
     const left = notRinsed(steps).findIndex((groups) => groups.length > 0);
+    const wet = wetUnder(steps);
+    const onWet = wet.findIndex((under) => under !== null);
+    if (left < 0 && onWet >= 0)
+      return { ...refused, step: steps[onWet]?.id, under: steps[wet[onWet] ?? -1]?.id };
     const step = steps[left];
     return step ? { ...refused, step: step.id } : clear('chemicals');
   }),

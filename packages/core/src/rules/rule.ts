@@ -74,6 +74,7 @@ export type RemedyId =
   | 'lined-gloves'
   | 'grit-run-off'
   | 'protect-after'
+  | 'strip-on-purpose'
   | 'fit-forecast'
   | 'demin-rinse'
   | 'site-soap'

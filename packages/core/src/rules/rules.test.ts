@@ -273,6 +273,7 @@ describe('each rule at, below and above its limit', () => {
 const dirty = (upper: number, lower = upper): Partial<Situation> => ({
   soil: { ...byGroup(() => 0), upper, lower },
 });
+const FLAT = { behaviour: 'flat', atMs: 1 } as const;
 const WAX = { zone: 'rear', kind: 'wax', appliedMs: null, claimedLifeDays: null, observed: null } as const;
 
 describe('rules of soil, site, sun and the night', () => {
@@ -496,8 +497,23 @@ describe('rules of soil, site, sun and the night', () => {
     {
       ruleId: 'wear',
       change: { vehicle: { ...VEHICLE, protection: 'wax' }, method: methodWith('strip-reseal') },
+      level: 'condition',
+      why: 'it strips a live wax, which somebody has to want',
+    },
+    {
+      ruleId: 'wear',
+      change: {
+        vehicle: { ...VEHICLE, protection: 'coating', protections: [{ ...WAX, observed: FLAT }] },
+        method: methodWith('strip-reseal'),
+      },
       level: 'clear',
-      why: 'it strips on purpose',
+      why: 'the wax is gone already, and a coating stays',
+    },
+    {
+      ruleId: 'wear',
+      change: { vehicle: { ...VEHICLE, protection: 'bare' }, method: methodWith('winter-strip') },
+      level: 'clear',
+      why: 'nothing is there to be stripped',
     },
     {
       ruleId: 'site-rule',

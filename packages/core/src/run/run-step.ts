@@ -3,6 +3,7 @@ import {
   type Method,
   type PartId,
   STEP_KINDS,
+  wetUnder,
   type StepCaution,
   type StepReason,
   type WashStep,
@@ -146,6 +147,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
   }));
   const stays = notRinsed(laid);
   const clashes = chemicalClashes(laid);
+  const wet = wetUnder(method.steps);
   return method.steps.map((step, i): RunStep => {
     const run = runs[i] ?? null;
     const endsRun = run !== null && runs[i + 1] !== run;
@@ -158,6 +160,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
     const clash = clashes.find(({ over }) => over === i);
     const under = clash && method.steps[clash.under]?.id;
     const unrinsed = stays[i] ?? [];
+    const standing = method.steps[wet[i] ?? -1]?.id;
     return {
       id: step.id,
       groups: step.groups,
@@ -177,6 +180,7 @@ export function runSteps(method: Pick<Method, 'steps' | 'setUpMinutes'>, around:
       faults: [
         ...faultsOf(step, mix, i === firstOnGlass, around),
         ...(under && clash ? [clashFault(clash.kind, under)] : []),
+        ...(standing ? [{ kind: 'wet-paint' as const, wet: standing }] : []),
         ...(unrinsed.length > 0 ? [{ kind: 'not-rinsed' as const, groups: unrinsed }] : []),
       ],
       reason: wheelsLast ? 'dirtiest-last' : reasonOf(step, around),

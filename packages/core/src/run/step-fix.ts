@@ -7,6 +7,8 @@ export type StepFix =
   | { readonly kind: 'rinse-behind' }
   /** Clear water between it and what lies under it. */
   | { readonly kind: 'rinse-before' }
+  /** Dried with a towel first. */
+  | { readonly kind: 'dry-before' }
   /** Mixed no stronger than this, parts of water to one of product. */
   | { readonly kind: 'weaken'; readonly parts: number }
   /** The bottle that the program would take. */
@@ -29,6 +31,8 @@ export function stepFix(fault: StepFault, { product, ownBottle }: WashStep): Ste
     case 'acid-over-alkali':
     case 'alkali-over-acid':
       return { kind: 'rinse-before' };
+    case 'wet-paint':
+      return { kind: 'dry-before' };
     case 'too-strong':
       return product ? { kind: 'weaken', parts: allowedParts(product) } : null;
     case 'meets':

@@ -18,6 +18,8 @@ export type StepFault =
   | { readonly kind: 'alkali-over-acid'; readonly acid: WashStepId }
   /** No step behind it rinses the product off these. */
   | { readonly kind: 'not-rinsed'; readonly groups: readonly ZoneGroup[] }
+  /** It wants dry paint, and what this step left there still stands. */
+  | { readonly kind: 'wet-paint'; readonly wet: WashStepId }
   | { readonly kind: 'hot-on-frozen-glass'; readonly glassC: number; readonly waterC: number }
   | { readonly kind: 'forbidden'; readonly rule: SiteRule }
   | { readonly kind: 'no-drain'; readonly litres: number };

@@ -3,28 +3,28 @@ import { isMethodId, type Method, METHOD_IDS } from '../method/index.js';
 import { methodsWithWork } from '../verdict/index.js';
 import type { Place } from '../place/index.js';
 import { type TargetState, targetState } from '../plan/index.js';
-import { protectionsAfter } from '../protection/index.js';
-import { MS_PER_HOUR, MS_PER_DAY } from '../quantity/index.js';
+import { type CoatEvent, protectionsAfter } from '../protection/index.js';
+import { MS_PER_HOUR } from '../quantity/index.js';
 import {
   type CompiledHour,
   type LearntPickUp,
   PLAIN_PICK_UP,
   type SaltLedger,
   type Surroundings,
-  type ZoneSalt,
   carLife,
   compileLife,
   learnPickUp,
   runLedger,
 } from '../salt/index.js';
 import { shopSeasonJobs } from '../season/index.js';
-import { type SoilFacts, type ZoneSoil, soilByGroup, soilNow } from '../soil/index.js';
-import { type ByGroup, type CarZone, type SeasonJobId, type Vehicle, zoneOf } from '../vehicle/index.js';
+import { type ZoneSoil, soilByGroup, soilNow } from '../soil/index.js';
+import { type ByGroup, type CarZone, type Vehicle } from '../vehicle/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import type { Keeper } from './keeper.js';
 import { courseDay, DAY_HOUR, daysAhead, SALTED_GRAMS_PER_M2, type SaltDay } from './salt-days.js';
 import { roadFacts, surroundingsOf } from './roads.js';
 import { type CarFacts, type OfCar, type ShopFacts, standsAt } from './shop-facts.js';
+import { coatEvent, isStillThere, latest, soilFacts } from './since-washes.js';
 
 /** A car brought up to the present: its ledger, what it picks up, how dirty it is. */
 export interface CarState {
@@ -33,6 +33,8 @@ export interface CarState {
   readonly methods: readonly Method[];
   /** What each done wash changed, by the steps that were done; in the order of the record. */
   readonly washes: readonly WashEffect[];
+  /** What of that became of its protection. */
+  readonly coatEvents: readonly CoatEvent[];
   readonly past: readonly CompiledHour[];
   readonly ahead: readonly CompiledHour[];
   readonly ledger: SaltLedger;
@@ -47,53 +49,7 @@ export interface CarState {
   readonly target: TargetState;
 }
 
-/** Spots wash off with the months. */
-const SPOTS_LAST_DAYS = 60;
 const NOTHING_LEARNT: LearntPickUp = { factor: 1, count: 0, checks: [] };
-
-/** Work after which spots, and what caused them, are gone. */
-const CORRECTS: readonly SeasonJobId[] = ['polish', 'decontaminate'];
-/** From this share on, what a look saw of a zone has been washed off (judgement). */
-const WASHED_OFF_FRACTION = 0.5;
-
-const latest = (washes: readonly { readonly atMs: number }[]): number | null =>
-  washes.length > 0 ? Math.max(...washes.map(({ atMs }) => atMs)) : null;
-
-function soilFacts(
-  car: CarFacts,
-  around: Surroundings,
-  known: {
-    washes: readonly WashEffect[];
-    zones: readonly ZoneSalt[];
-    lastWashMs: number | null;
-    lastContactMs: number | null;
-    nowMs: number;
-  },
-): SoilFacts {
-  const { nowMs, lastWashMs, lastContactMs } = known;
-  const sinceMs = lastWashMs ?? car.knownSinceMs;
-  const correctedMs =
-    latest(known.washes.filter(({ extras }) => CORRECTS.some((id) => extras.includes(id)))) ?? 0;
-  const spottedSinceMs = Math.max(correctedMs, nowMs - SPOTS_LAST_DAYS * MS_PER_DAY);
-  const hours = around.hours
-    .flatMap((hour, i) => (hour ? [{ hour, road: around.roads[i]?.main }] : []))
-    .filter(({ hour }) => hour.atMs >= sinceMs && hour.atMs < nowMs);
-  const wet = hours.filter(({ road }) => road && road.state !== 'dry' && road.state !== 'damp').length;
-  const warmth = hours.reduce((sum, { hour }) => sum + hour.airTempC, 0);
-  return {
-    nowMs,
-    zones: known.zones,
-    daysSinceWash: (nowMs - sinceMs) / MS_PER_DAY,
-    daysSinceContactWash: (nowMs - (lastContactMs ?? car.knownSinceMs)) / MS_PER_DAY,
-    wetRoadFraction: hours.length > 0 ? wet / hours.length : 0,
-    meanAirC: hours.length > 0 ? warmth / hours.length : 0,
-    spottedWashes: known.washes.filter(({ isSpotted, atMs }) => isSpotted && atMs > spottedSinceMs).length,
-  };
-}
-
-/** What somebody saw of a zone holds until a wash takes it off. */
-const isStillThere = ({ zone, atMs }: CarFacts['looks'][number], washes: readonly WashEffect[]): boolean =>
-  !washes.some((wash) => wash.atMs >= atMs && wash.removes[zoneOf(zone).group] >= WASHED_OFF_FRACTION);
 
 /** What a car's state is worked out from, besides weather and roads. */
 interface CarCase extends Pick<
@@ -184,20 +140,13 @@ function carState(setting: CarCase, around: Surroundings): CarState {
     ...daysAhead(ledger, ahead, around.clock.hourOfDay.slice(seasonHours)),
   ];
   const { cadenceDays } = vehicle;
-  const protections = protectionsAfter(
-    vehicle,
-    washes.map(({ atMs, stripped, laid, extras, seen }) => ({
-      atMs,
-      seen,
-      stripped,
-      laid,
-      isToppedUp: extras.includes('top-up'),
-    })),
-  );
+  const coatEvents = washes.map(coatEvent);
+  const protections = protectionsAfter(vehicle, coatEvents);
   return {
     vehicle: { ...vehicle, protections },
     methods,
     washes,
+    coatEvents,
     target: targetState(vehicle.target, {
       cadenceDays,
       course,

@@ -29,6 +29,8 @@ export const EVEN_WEEK: WeekShares = [1, 1, 1, 1, 1, 1, 1];
 export interface ZoneProtection {
   readonly zone: CarZone;
   readonly kind: Protection;
+  /** What it is called on its bottle; null or absent: not known. */
+  readonly productName?: string | null;
   /** null: nobody remembers. */
   readonly appliedMs: number | null;
   /** The maker's claim; null where there is none. */

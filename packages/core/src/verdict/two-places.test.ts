@@ -98,6 +98,9 @@ describe('a wash that is begun in one place and ended in another', () => {
       'salt-flush': [],
       'strip-reseal': [],
       'pre-coating': [],
+      'winter-strip': [],
+      'pre-coating-air': [],
+      'rinseless-heavy': [],
     });
   });
 

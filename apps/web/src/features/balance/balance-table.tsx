@@ -2,7 +2,8 @@ import { ruleOf, ZONE_GROUPS, type BalanceRow, type PlaceRecord } from '@keen/co
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { VerdictSwatch } from '../../parts/verdict-patterns.js';
-import { GROUP_NAMES, methodName } from '../../words/names.js';
+import { GROUP_NAMES } from '../../words/car-names.js';
+import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { leavesText, leftOn, totalMinutes } from './balance-view.js';
 import classes from './balance.module.css';

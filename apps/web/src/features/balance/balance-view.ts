@@ -2,7 +2,8 @@ import { MS_PER_HOUR } from '@keen/core';
 import type { CarZone, VerdictKind, BalanceRow, CadenceOutcome, CadencePart, PlaceRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { findingText } from '../../words/finding-words.js';
-import { LEFTOVER_NAMES, methodName, VERDICT_WORDS } from '../../words/names.js';
+import { LEFTOVER_NAMES } from '../../words/car-names.js';
+import { methodName, VERDICT_WORDS } from '../../words/names.js';
 import { csvText } from '../../parts/csv.js';
 
 const ORDER: readonly VerdictKind[] = ['go', 'go-if', 'wait', 'unknown', 'no'];

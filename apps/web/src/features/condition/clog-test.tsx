@@ -1,7 +1,8 @@
 import { Button, Group } from '@mantine/core';
 import { clogTest, type ClogTry, type WaterBehaviour } from '@keen/core';
 import { useState } from 'react';
-import { BEHAVIOUR_NAMES, CLEANER_NAMES, optionsOf } from '../../words/names.js';
+import { BEHAVIOUR_NAMES, CLEANER_NAMES } from '../../words/car-names.js';
+import { optionsOf } from '../../words/names.js';
 import classes from './condition.module.css';
 
 interface ClogTestProps {

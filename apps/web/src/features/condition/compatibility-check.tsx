@@ -3,7 +3,9 @@ import { PRODUCT_ROLES, type ProductRole, shopStands, type VehicleRecord } from 
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.js';
 import { NumberField } from '../../parts/number-field.js';
-import { COMPATIBILITY_REASONS, optionsOf, ROLE_NAMES, ZONE_NAMES } from '../../words/names.js';
+import { COMPATIBILITY_REASONS, ZONE_NAMES } from '../../words/car-names.js';
+import { ROLE_NAMES } from '../../words/kit-names.js';
+import { optionsOf } from '../../words/names.js';
 import { compatibilityByZone } from './condition-view.js';
 import classes from './condition.module.css';
 

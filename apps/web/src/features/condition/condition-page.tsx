@@ -8,7 +8,8 @@ import { Page } from '../../parts/page.js';
 import { Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { UnfoldedCar } from '../../parts/unfolded-car.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
-import { SOIL_NAMES } from '../../words/names.js';
+import { SOIL_NAMES } from '../../words/car-names.js';
+import { CoatsSection } from './coats-section.js';
 import { CompatibilityCheck } from './compatibility-check.js';
 import { protectionLayer, soilLayer, waterLayer } from './condition-view.js';
 import classes from './condition.module.css';
@@ -117,6 +118,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
                 : ' to be as on the whole car.'}
           </p>
         </section>
+        {layer !== 'soil' && <CoatsSection coats={condition.coats} nowMs={nowMs} />}
         <SeasonSection condition={condition} />
         {layer !== 'soil' && <CompatibilityCheck vehicle={vehicle} />}
       </div>

@@ -38,7 +38,9 @@ describe('condition', () => {
   });
 
   it('draws what is left of protection, what was seen going before the sums', () => {
-    const state = { kind: 'wax', ageDays: 1, lifeDays: 60, strongWashes: 0, saltDays: 0 } as const;
+    const sums = { ageDays: 1, lifeDays: 60, strongWashes: 0, saltDays: 0 } as const;
+    const told = { appliedMs: null, claimedLifeDays: null, productName: null } as const;
+    const state = { kind: 'wax', ...sums, ...told } as const;
     const layer = protectionLayer([
       { ...state, zone: 'roof', standing: 'sound', leftFraction: 0.72, observed: null },
       {

@@ -15,7 +15,7 @@ import {
 } from '@keen/core';
 import type { ZoneProtectionState } from '@keen/core';
 import type { Layer } from '../../parts/unfolded-car.js';
-import { AMOUNT_NAMES, GRADE_NAMES, PROTECTION_NAMES, STANDING_NAMES } from '../../words/names.js';
+import { AMOUNT_NAMES, GRADE_NAMES, PROTECTION_NAMES, STANDING_NAMES } from '../../words/car-names.js';
 
 const MOST_GRADE = 5;
 

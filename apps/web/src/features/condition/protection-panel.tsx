@@ -1,30 +1,21 @@
-import { Button, Checkbox, Group, Select, TextInput } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import {
   type CarZone,
-  CLAIMED_LIFE_DAYS,
-  type Protection,
   type WaterBehaviour,
   type ZoneProtection,
   type ConditionView,
   type VehicleRecord,
 } from '@keen/core';
-import { useState } from 'react';
 import { useSaveVehicle } from '../../api/queries.js';
-import { ApiError } from '../../api/client.js';
-import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
-import { NumberField } from '../../parts/number-field.js';
-import {
-  BEHAVIOUR_NAMES,
-  optionsOf,
-  PROTECTION_NAMES,
-  STANDING_NAMES,
-  ZONE_NAMES,
-} from '../../words/names.js';
+import { BEHAVIOUR_NAMES, STANDING_NAMES, ZONE_NAMES } from '../../words/car-names.js';
+import { optionsOf } from '../../words/names.js';
+import { coatName } from '../../words/coat-words.js';
 import { ClogTest } from './clog-test.js';
-import { likeZones, protectionRow, withRows } from './condition-view.js';
+import { protectionRow, withRows } from './condition-view.js';
 import classes from './condition.module.css';
+import { ProtectionForm } from './protection-form.js';
 
 interface ProtectionPanelProps {
   readonly vehicle: VehicleRecord;
@@ -46,10 +37,11 @@ export function ProtectionPanel({ vehicle, condition, zone, nowMs }: ProtectionP
       },
     );
   };
-  const row = protectionRow(vehicle, zone);
+  const noted = protectionRow(vehicle, zone);
+  const row = rowNow(noted, condition);
   const see = (behaviour: WaterBehaviour): void =>
     keep(
-      [{ ...row, observed: { behaviour, atMs: nowMs } }],
+      [{ ...noted, observed: { behaviour, atMs: nowMs } }],
       `${ZONE_NAMES[zone]}: water ${BEHAVIOUR_NAMES[behaviour].toLowerCase()}.`,
     );
   return (
@@ -79,9 +71,17 @@ export function ProtectionPanel({ vehicle, condition, zone, nowMs }: ProtectionP
         before={row.observed?.behaviour ?? vehicle.waterBehaviour}
         onFound={see}
       />
-      <RowForm key={`${zone} ${row.kind} ${row.appliedMs}`} row={row} nowMs={nowMs} onKeep={keep} />
+      <ProtectionForm key={`${zone} ${row.kind} ${row.appliedMs}`} row={row} nowMs={nowMs} onKeep={keep} />
     </section>
   );
+}
+
+/** What lies there after the washes since, as it would be kept. */
+function rowNow(noted: ZoneProtection, { protections }: ConditionView): ZoneProtection {
+  const now = protections.find(({ zone }) => zone === noted.zone);
+  if (!now) return noted;
+  const { kind, productName, appliedMs, claimedLifeDays, observed } = now;
+  return { ...noted, kind, productName, appliedMs, claimedLifeDays, observed };
 }
 
 function State({ condition, zone }: Pick<ProtectionPanelProps, 'condition' | 'zone'>) {
@@ -92,7 +92,7 @@ function State({ condition, zone }: Pick<ProtectionPanelProps, 'condition' | 'zo
   return (
     <>
       <p className={classes.standing}>
-        {PROTECTION_NAMES[state.kind]}: {STANDING_NAMES[state.standing]}
+        {coatName(state)}: {STANDING_NAMES[state.standing]}
         {state.observed ? ' (seen)' : left === null ? '' : ' (estimated)'}
       </p>
       <dl className={classes.facts}>
@@ -116,110 +116,5 @@ function State({ condition, zone }: Pick<ProtectionPanelProps, 'condition' | 'zo
         </div>
       </dl>
     </>
-  );
-}
-
-interface RowFormProps {
-  readonly row: ZoneProtection;
-  readonly nowMs: number;
-  readonly onKeep: (
-    changed: readonly ZoneProtection[],
-    said: string,
-    onFault: (error: Error) => void,
-  ) => void;
-}
-
-/** What was put on, when, and how long the maker says it lasts; on this zone or on all like it. */
-function RowForm({ row, nowMs, onKeep }: RowFormProps) {
-  const format = useFormat();
-  const dayOf = (atMs: number): string => toLocalInput(atMs, format.timeZone).slice(0, 10);
-  const [kind, setKind] = useState<Protection>(row.kind);
-  const [day, setDay] = useState(row.appliedMs === null ? '' : dayOf(row.appliedMs));
-  const [lifeDays, setLifeDays] = useState<number | null>(row.claimedLifeDays);
-  const [onAll, setOnAll] = useState(false);
-  const [faults, setFaults] = useState<{ day?: string; life?: string }>({});
-  const zones = likeZones(row.zone);
-  const submit = (): void => {
-    const isSameDay = row.appliedMs !== null && day === dayOf(row.appliedMs);
-    const appliedMs = isSameDay
-      ? row.appliedMs
-      : day === ''
-        ? null
-        : fromLocalInput(`${day}T12:00`, format.timeZone);
-    const found = {
-      day:
-        appliedMs !== null && appliedMs > nowMs && day > dayOf(nowMs)
-          ? 'That day is still to come; a protection is kept once it is on.'
-          : undefined,
-      life: lifeDays !== null && (lifeDays < 1 || lifeDays > 7300) ? 'From 1 to 7300 days.' : undefined,
-    };
-    setFaults(found);
-    if (found.day || found.life) return;
-    const changed = (onAll ? zones : [row.zone]).map((zone) => ({
-      zone,
-      kind,
-      appliedMs: appliedMs === null ? null : Math.min(appliedMs, nowMs),
-      claimedLifeDays: kind === 'bare' ? null : lifeDays,
-      // A new coat has not been looked at yet.
-      observed: appliedMs === row.appliedMs && kind === row.kind ? row.observed : null,
-    }));
-    onKeep(
-      changed,
-      `${PROTECTION_NAMES[kind]} kept on ${onAll ? `${zones.length} zones` : ZONE_NAMES[row.zone].toLowerCase()}.`,
-      (error) =>
-        setFaults({
-          day: error instanceof ApiError ? error.message : 'Not saved; the program does not answer.',
-        }),
-    );
-  };
-  return (
-    <form
-      className={classes.form}
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault();
-        submit();
-      }}
-    >
-      <Select
-        label="Put on"
-        data={optionsOf(PROTECTION_NAMES)}
-        value={kind}
-        onChange={(value) => value && setKind(value)}
-        allowDeselect={false}
-      />
-      {kind !== 'bare' && (
-        <Group grow align="start">
-          <TextInput
-            type="date"
-            label="On"
-            max={dayOf(nowMs)}
-            value={day}
-            onChange={(event) => setDay(event.currentTarget.value)}
-            error={faults.day}
-          />
-          <NumberField
-            label="Claimed life"
-            unit="days"
-            hint={`Empty: ${CLAIMED_LIFE_DAYS[kind]}, the most that makers claim`}
-            value={lifeDays}
-            onChange={setLifeDays}
-            decimals={0}
-            min={1}
-            error={faults.life}
-          />
-        </Group>
-      )}
-      <Group justify="space-between">
-        <Checkbox
-          label={`On all ${zones.length} zones like it`}
-          checked={onAll}
-          onChange={(event) => setOnAll(event.currentTarget.checked)}
-        />
-        <Button type="submit" color="lamp.3">
-          Keep
-        </Button>
-      </Group>
-    </form>
   );
 }

@@ -1,6 +1,6 @@
 import type { ConditionView } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { SEASON_JOB_NAMES, TARGET_NAMES } from '../../words/names.js';
+import { SEASON_JOB_NAMES, TARGET_NAMES } from '../../words/car-names.js';
 import classes from './condition.module.css';
 
 const STATES = { due: 'due', done: 'done for this season', later: 'not yet' } as const;

@@ -6,7 +6,7 @@ import { useBringBack, useDelete } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { DeleteButton } from '../../parts/delete-button.js';
-import { SOIL_NAMES, ZONE_NAMES } from '../../words/names.js';
+import { SOIL_NAMES, ZONE_NAMES } from '../../words/car-names.js';
 import { gradeText, soilOn } from './condition-view.js';
 import classes from './condition.module.css';
 

@@ -6,7 +6,8 @@ import { useBookings, useRemoveBooking, useRestoreBooking } from '../../api/cust
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
-import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { seasonJobsText } from '../../words/car-names.js';
+import { methodName, nameOf } from '../../words/names.js';
 import { BookingForm } from './booking-form.js';
 import classes from './customers.module.css';
 import type { BookingsProps } from './bookings-props.js';

@@ -10,7 +10,8 @@ import {
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
 import { useSaveSettings } from '../../api/queries.js';
-import { BODY_NAMES, METHOD_NAMES, optionsOf, SEASON_JOB_NAMES } from '../../words/names.js';
+import { BODY_NAMES, SEASON_JOB_NAMES } from '../../words/car-names.js';
+import { METHOD_NAMES, optionsOf } from '../../words/names.js';
 import classes from './customers.module.css';
 import { numberOf } from '../../parts/number-text.js';
 import { TypedNumber } from '../../parts/typed-number.js';

@@ -3,7 +3,8 @@ import type { Gear } from '@keen/core';
 import { useSaveGear } from '../../api/kit-queries.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
-import { GEAR_NAMES, optionsOf } from '../../words/names.js';
+import { GEAR_NAMES } from '../../words/kit-names.js';
+import { optionsOf } from '../../words/names.js';
 import { TypedNumber } from '../../parts/typed-number.js';
 import { gearDraft, type GearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
 

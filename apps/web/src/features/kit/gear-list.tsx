@@ -5,7 +5,7 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty } from '../../parts/states.js';
 import { gearText } from '../../words/kit-words.js';
-import { GEAR_NAMES } from '../../words/names.js';
+import { GEAR_NAMES } from '../../words/kit-names.js';
 import { gearHas } from './gear-form.js';
 import classes from './kit.module.css';
 

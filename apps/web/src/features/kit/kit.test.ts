@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY, type Gear, GEAR_KINDS, type KitWarnings, type Product } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { dwellRangeText, gearText, strengthText, warningTexts } from '../../words/kit-words.js';
-import { GEAR_NAMES } from '../../words/names.js';
+import { GEAR_NAMES } from '../../words/kit-names.js';
 import { gearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
 import {
   inWay,

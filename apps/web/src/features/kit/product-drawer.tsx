@@ -5,7 +5,8 @@ import { useFormat } from '../../format/use-format.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { shownNumber, TypedNumber } from '../../parts/typed-number.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
-import { KEPT_IN_NAMES, optionsOf, ROLE_NAMES } from '../../words/names.js';
+import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
+import { optionsOf } from '../../words/names.js';
 import {
   NEW_PRODUCT,
   productDraft,

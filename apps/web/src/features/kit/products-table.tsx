@@ -5,7 +5,7 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty } from '../../parts/states.js';
 import { dwellRangeText, strengthText } from '../../words/kit-words.js';
-import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/names.js';
+import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
 import classes from './kit.module.css';
 
 /** Bottles by their labels, and what is left of them. */

@@ -2,7 +2,7 @@ import { Textarea, TextInput } from '@mantine/core';
 import { type PanelId, panelsOf, type RunPack, type SeasonJobId } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { TypedNumber } from '../../parts/typed-number.js';
-import { BEHAVIOUR_NAMES, PANEL_NAMES, SEASON_JOB_NAMES } from '../../words/names.js';
+import { BEHAVIOUR_NAMES, PANEL_NAMES, SEASON_JOB_NAMES } from '../../words/car-names.js';
 import { type CloseDraft, type CloseErrors, nextBehaviour } from './close-form.js';
 import shared from './live.module.css';
 import classes from './close-sheet.module.css';

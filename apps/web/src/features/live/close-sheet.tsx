@@ -11,7 +11,7 @@ import { useState } from 'react';
 import { useFormat } from '../../format/use-format.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
-import { SPOTS_NAMES } from '../../words/names.js';
+import { SPOTS_NAMES } from '../../words/car-names.js';
 import { closeDeed, closeDraft, type CloseDraft, closeErrors, type CloseErrors } from './close-form.js';
 import { ExtrasDone, PanelsFound, UsedFields } from './close-fields.js';
 import shared from './live.module.css';

@@ -1,7 +1,7 @@
 import { closedRun, type RunPack, type RunState } from '@keen/core';
 import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
-import { FREEZE_CARE_NAMES } from '../../words/names.js';
+import { FREEZE_CARE_NAMES } from '../../words/car-names.js';
 import classes from './live.module.css';
 
 /** After the close: what went into the log, and what the night wants. */

@@ -11,7 +11,7 @@ import {
   sunSide,
 } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { PANEL_NAMES } from '../../words/names.js';
+import { PANEL_NAMES } from '../../words/car-names.js';
 import { clockText } from '../../parts/clock-text.js';
 import shared from './live.module.css';
 import classes from './edge-plan.module.css';

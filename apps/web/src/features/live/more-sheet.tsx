@@ -14,7 +14,7 @@ import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';
-import { PANEL_NAMES } from '../../words/names.js';
+import { PANEL_NAMES } from '../../words/car-names.js';
 import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
 import { skipDeeds } from './live-view.js';
 import { PhotoRefused, smallPhoto } from './photo.js';

@@ -1,7 +1,8 @@
 import { acidNow, type RunDeed, type RunMoment, type RunState } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import { CAUTION_TEXTS, GROUP_NAMES, reasonText, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { CAUTION_TEXTS, GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { reasonText } from '../../words/reason-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
 import type { MainTap } from './live-view.js';

@@ -1,6 +1,7 @@
 import type { PlaceRecord, VehicleRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
-import { methodName, nameOf, seasonJobsText } from '../../words/names.js';
+import { seasonJobsText } from '../../words/car-names.js';
+import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './agenda.module.css';
 import { type Block, type DayStrip, isOn } from './plan-view.js';

@@ -1,6 +1,6 @@
 import { LONGEST_WATCH_MINUTES, type RunSheet, type SectionId } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { PANEL_NAMES } from '../../words/names.js';
+import { PANEL_NAMES } from '../../words/car-names.js';
 import { SECTION_NAMES } from '../../words/way-words.js';
 import { barFraction, edgeScaleMinutes } from './run-view.js';
 import classes from './run.module.css';

@@ -17,6 +17,11 @@ export function withFix(
       const where = fix.kind === 'rinse-before' ? 'before' : 'behind';
       return rinse ? withExtra(steps, { ...rinse, groups }, { key, where }) : steps;
     }
+    case 'dry-before': {
+      const towel = extras.find(({ id }) => id === 'towel');
+      const groups = steps.find((step) => step.key === key)?.own.groups ?? [];
+      return towel ? withExtra(steps, { ...towel, groups }, { key, where: 'before' }) : steps;
+    }
     case 'weaken':
       return changed((step) => ({ ...step, own: { ...step.own, parts: fix.parts } }));
     case 'own-choice':

@@ -12,14 +12,8 @@ import {
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import {
-  CAUTION_TEXTS,
-  dwellText,
-  PACK_NAMES,
-  REASON_TEXTS,
-  reasonText,
-  RUN_STEP_NAMES,
-} from '../../words/run-words.js';
+import { CAUTION_TEXTS, dwellText, PACK_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { REASON_TEXTS, reasonText } from '../../words/reason-words.js';
 import { roundChoices } from './round-view.js';
 import { barFraction, edgeScaleMinutes, shortText } from './run-view.js';
 

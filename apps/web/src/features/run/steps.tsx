@@ -1,8 +1,9 @@
 import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
-import { SEASON_JOB_NAMES } from '../../words/names.js';
+import { SEASON_JOB_NAMES } from '../../words/car-names.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
-import { CAUTION_TEXTS, dwellText, GROUP_NAMES, reasonText, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { CAUTION_TEXTS, dwellText, GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { reasonText } from '../../words/reason-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { type SheetBlock, sheetBlocks } from './run-view.js';
 import classes from './run.module.css';

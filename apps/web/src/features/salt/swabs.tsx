@@ -8,7 +8,7 @@ import { useDraft } from '../../parts/drafts.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { DeleteButton } from '../../parts/delete-button.js';
-import { ZONE_NAMES } from '../../words/names.js';
+import { ZONE_NAMES } from '../../words/car-names.js';
 import { readSwab, type SwabDraft } from './swab-form.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
 import classes from './salt.module.css';

@@ -1,5 +1,6 @@
 import { Checkbox, Group, SegmentedControl, Select, Text } from '@mantine/core';
-import { BEHAVIOUR_NAMES, BODY_NAMES, optionsOf, PROTECTION_NAMES, TONE_NAMES } from '../../words/names.js';
+import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES, TONE_NAMES } from '../../words/car-names.js';
+import { optionsOf } from '../../words/names.js';
 import type { VehicleFieldsProps } from './vehicle-fields-props.js';
 
 /** Its shape, its paint and what lies on it. */

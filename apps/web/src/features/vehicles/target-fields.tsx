@@ -1,6 +1,7 @@
 import { Group, Select } from '@mantine/core';
 import { NumberField } from '../../parts/number-field.js';
-import { optionsOf, TARGET_NAMES } from '../../words/names.js';
+import { TARGET_NAMES } from '../../words/car-names.js';
+import { optionsOf } from '../../words/names.js';
 import type { VehicleFieldsProps } from './vehicle-fields-props.js';
 
 /** What it may bear between two washes. */

@@ -8,7 +8,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import classes from '../../parts/record-list.module.css';
-import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/names.js';
+import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/car-names.js';
 import { VehicleDrawer } from './vehicle-drawer.js';
 
 /** What it may bear between two washes. */

@@ -2,7 +2,8 @@ import { Chip, Group, SegmentedControl, Select, Text, Textarea, TextInput } from
 import { METHODS, type PlaceRecord, type VehicleRecord } from '@keen/core';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { TypedNumber } from '../../parts/typed-number.js';
-import { methodName, optionsOf, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import { PANEL_NAMES, SPOTS_NAMES } from '../../words/car-names.js';
+import { methodName, optionsOf } from '../../words/names.js';
 import type { DraftErrors, WashDraft } from './wash-form.js';
 
 interface DoneFieldsProps {

@@ -12,7 +12,8 @@ import { usePlaces, useSaveSettings, useSettings, useVehicles } from '../../api/
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
-import { BODY_NAMES, methodName, nameOf } from '../../words/names.js';
+import { BODY_NAMES } from '../../words/car-names.js';
+import { methodName, nameOf } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './washes.module.css';
 

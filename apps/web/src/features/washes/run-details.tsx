@@ -1,7 +1,7 @@
 import type { RunRecord } from '@keen/core';
 import { runPhotoUrl } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { PANEL_NAMES } from '../../words/names.js';
+import { PANEL_NAMES } from '../../words/car-names.js';
 import { STEP_NAMES } from '../../words/step-names.js';
 import { SKIP_NAMES } from '../../words/run-words.js';
 import classes from './washes.module.css';

@@ -1,6 +1,7 @@
 import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
-import { methodName, PANEL_NAMES, SPOTS_NAMES } from '../../words/names.js';
+import { PANEL_NAMES, SPOTS_NAMES } from '../../words/car-names.js';
+import { methodName } from '../../words/names.js';
 import { csvText } from '../../parts/csv.js';
 
 export type SortKey = 'start' | 'vehicle' | 'place' | 'minutes' | 'cost';

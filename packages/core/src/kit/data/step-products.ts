@@ -24,6 +24,9 @@ const ESSENTIAL: ReadonlySet<WashStepId> = new Set([
   'spray-wipe',
   'strip',
   'seal',
+  'wet-seal',
+  'dry-seal',
+  'foam-seal',
 ]);
 
 const row = (
@@ -54,13 +57,16 @@ export const STEP_PRODUCTS = [
     onlyAsked: ['salt-neutraliser'],
   }),
   row('pre-soak', ['rinseless', 'alkaline-pre-wash'], 'sprayer', null, { parts: 15 }),
-  row('contact', ['shampoo', 'rinseless'], 'bucket'),
+  row('contact', ['shampoo', 'rinseless'], 'bucket', null, {
+    onlyAsked: ['residue-free-soap', 'household-soap'],
+  }),
   row('rinseless', ['rinseless'], 'bucket'),
   row('spray-wipe', ['waterless'], 'sprayer'),
-  row('strip', ['strip-shampoo'], 'bucket'),
+  row('strip', ['strip-shampoo'], 'bucket', null, { onlyAsked: ['residue-free-soap'] }),
   row('seal', ['sealant', 'spray-ceramic', 'spray-wax'], 'neat', 60),
   row('salt-neutraliser', ['salt-neutraliser'], 'sprayer'),
-  row('bugs', ['bug-remover'], 'sprayer'),
+  row('bugs', ['bug-remover', 'all-purpose-cleaner'], 'sprayer'),
+  row('film-remover', ['film-remover', 'alkaline-pre-wash'], 'sprayer', 1000),
   row('iron', ['iron-remover'], 'sprayer'),
   row('tar', ['tar-remover'], 'sprayer'),
   row('bare-check', ['panel-wipe'], 'sprayer', 120),
@@ -70,6 +76,10 @@ export const STEP_PRODUCTS = [
   row('polish', ['polish'], 'neat', 60),
   row('top-up', ['spray-wax', 'spray-ceramic', 'sealant'], 'neat', 40),
   row('coat', ['spray-ceramic', 'sealant'], 'neat', 50),
+  row('wet-seal', ['wet-sealant'], 'sprayer', 150),
+  row('dry-seal', ['drying-sealant', 'spray-ceramic', 'spray-wax'], 'sprayer', 60),
+  row('foam-seal', ['foaming-sealant'], 'foamer', 1000),
+  row('tyres', ['tyre-dressing'], 'neat', 40),
 ] as const satisfies readonly StepProductRow[];
 
 /** Where mixes stand in the order of mixing: bottles first, so that the warm buckets wait least. */
@@ -79,4 +89,10 @@ export const stepProductRow = (step: WashStepId): StepProductRow | undefined =>
   STEP_PRODUCTS.find((one) => one.step === step);
 
 /** Their label tells the strength in a bucket; sprayed on they have to be stronger. */
-export const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set(['shampoo', 'rinseless', 'strip-shampoo']);
+export const BUCKET_ROLES: ReadonlySet<ProductRole> = new Set([
+  'shampoo',
+  'rinseless',
+  'strip-shampoo',
+  'residue-free-soap',
+  'household-soap',
+]);

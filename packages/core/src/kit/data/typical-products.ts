@@ -42,4 +42,11 @@ export const TYPICAL_PRODUCTS: Readonly<Record<ProductRole, TypicalProduct>> = {
   'spray-ceramic': row(NEAT, 8000, 10),
   'drying-aid': row([15, 8, 20], 2500),
   'underbody-foam': row([4, 4, 10], 1500, 1),
+  'all-purpose-cleaner': row([10, 4, 30], 700),
+  'residue-free-soap': row([400, 200, 800], 1800),
+  'wet-sealant': row(NEAT, 2500, 2),
+  'drying-sealant': row(NEAT, 3000, 2),
+  'foaming-sealant': row([9, 4, 15], 4000, 5),
+  'tyre-dressing': row(NEAT, 1500, 0),
+  'household-soap': row([500, 200, 1000], 300),
 };

@@ -70,6 +70,9 @@ const DECONTAMINATE = {
   tar: step('tar', 4, { groups: ['lower'], litres: 0.2, dwell: [1, 2] }),
 } as const;
 
+/** A last water without minerals: nothing of it shows, and what is foamed or coated next finds nothing under it. */
+const SHOP_RINSE = step('rinse', 6, { litres: 40, groups: ALL });
+
 const ROWS: readonly MethodRow[] = [
   {
     id: 'touchless-automatic',
@@ -345,6 +348,102 @@ const ROWS: readonly MethodRow[] = [
     media: { mitts: 2, foldedTowels: 16, dryingTowels: 2 },
     strips: true,
   },
+  {
+    // Salt off, film off, old protection off, each rinsed before the next; then a foamed sealant on paint that holds no bead any more.
+    id: 'winter-strip',
+    placeKinds: ['garage', 'heated-unit'],
+    setUpMinutes: 12,
+    handsMinutes: 110,
+    steps: [
+      WHEELS,
+      step('salt-neutraliser', 6, {
+        groups: ['lower', 'wheels', 'arches'],
+        litres: 3,
+        removes: { lower: 0.4, wheels: 0.3, arches: 0.4 },
+        dwell: [3, 4],
+      }),
+      step('rinse', 6, { litres: 45, removes: { upper: 0.7, lower: 0.65, wheels: 0.4, arches: 0.6 } }),
+      step('film-remover', 7, {
+        groups: BODY,
+        litres: 1,
+        removes: { upper: 0.5, lower: 0.5 },
+        dwell: [1, 4],
+      }),
+      SHOP_RINSE,
+      { ...STRIP, litres: 20 },
+      SHOP_RINSE,
+      step('water-test', 4, { groups: BODY, litres: 4 }),
+      step('final-rinse', 5, { litres: 40, groups: ALL }),
+      step('foam-seal', 3, { groups: BODY, litres: 4, dwell: [1, 2] }),
+      step('rinse', 4, { litres: 30, groups: BODY }),
+      step('blow', 8, { groups: BODY }),
+      step('towel', 10, { groups: BODY }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+    ],
+    drying: WIPED,
+    usualSection: 'whole-car',
+    filmGramsPerM2: null,
+    bucketC: null,
+    needs: ['tap', 'drain', 'power'],
+    ceilingGrade: { upper: 5, lower: 5, wheels: 4, arches: 4, under: 0 },
+    leaves: ['underbody', 'iron', 'scale'],
+    media: { mitts: 6, foldedTowels: 4, dryingTowels: 2 },
+    strips: true,
+  },
+  {
+    // Nothing is left that a coating would lie on: soap without residue, no aid, no towel.
+    id: 'pre-coating-air',
+    placeKinds: ['garage', 'heated-unit'],
+    setUpMinutes: 12,
+    handsMinutes: 120,
+    steps: [
+      step('foam', 6, { litres: 4, removes: { upper: 0.5, lower: 0.45, wheels: 0.2 }, dwell: [3, 8] }),
+      step('rinse', 6, { litres: 45, removes: { upper: 0.7, lower: 0.65, wheels: 0.4, arches: 0.6 } }),
+      WHEELS,
+      DECONTAMINATE.iron,
+      step('rinse', 3, { litres: 15, groups: ['lower', 'wheels'] }),
+      DECONTAMINATE.tar,
+      step('rinse', 3, { litres: 15, groups: ['lower'] }),
+      { ...STRIP, litres: 20 },
+      SHOP_RINSE,
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+      step('final-rinse', 5, { litres: 40, groups: ALL }),
+      step('blow', 22, { groups: BODY }),
+      step('water-test', 6, { groups: BODY, litres: 1 }),
+    ],
+    drying: { kind: 'wiped', by: 'blower' },
+    usualSection: 'whole-car',
+    filmGramsPerM2: null,
+    bucketC: null,
+    needs: ['tap', 'drain', 'power'],
+    ceilingGrade: { upper: 5, lower: 5, wheels: 5, arches: 4, under: 0 },
+    leaves: ['arches', 'underbody', 'vents', 'scale'],
+    media: { mitts: 4, foldedTowels: 0, dryingTowels: 0 },
+    strips: true,
+  },
+  {
+    // Two hot, slow, close pre-soaks of the lowers take the place of the hose that is not there.
+    id: 'rinseless-heavy',
+    placeKinds: ['garage', 'heated-unit'],
+    setUpMinutes: 9,
+    handsMinutes: 75,
+    steps: [
+      step('pre-soak', 9, { groups: ['lower'], litres: 3, removes: { lower: 0.35 }, dwell: [4, 6] }),
+      step('pre-soak', 9, { litres: 3, removes: { upper: 0.2, lower: 0.3 }, dwell: [3, 5] }),
+      step('rinseless', 46, { ...touched, litres: 12, groups: BODY, removes: { upper: 0.96, lower: 0.9 } }),
+      step('wheels', 10, { ...touched, litres: 1.5, removes: { wheels: 0.6 } }),
+      step('towel', 4, { groups: BODY }),
+      step('shuts', 5, { ...touched, groups: ['lower'] }),
+    ],
+    drying: WIPED,
+    usualSection: 'two-panels',
+    filmGramsPerM2: 50,
+    bucketC: 38,
+    needs: [],
+    ceilingGrade: { upper: 3, lower: 4, wheels: 3, arches: 0, under: 0 },
+    leaves: ['arches', 'deep-wheels', 'underbody', 'vents', 'bugs', 'tar', 'iron', 'scale'],
+    media: { mitts: 0, foldedTowels: 18, dryingTowels: 1 },
+  },
 ];
 
 /**
@@ -368,6 +467,11 @@ export const EXTRA_STEPS: readonly WashStep[] = [
   step('engine-bay', 12, { groups: ['upper'], litres: 3 }),
   step('mats', 8, { groups: ['lower'], litres: 5 }),
   step('tyres', 4, { groups: ['wheels'] }),
+  step('film-remover', 6, { groups: BODY, litres: 1, dwell: [1, 4] }),
+  step('wet-seal', 5, { ...paid, groups: BODY, litres: 25 }),
+  step('dry-seal', 8, { groups: BODY }),
+  step('foam-seal', 3, { groups: BODY, litres: 4, dwell: [1, 2] }),
+  step('water-test', 3, { groups: BODY, litres: 2 }),
 ];
 
 /** Ways to wash as they ship. Every figure is trade practice, editable by house rules where it decides. */

@@ -27,6 +27,10 @@ export interface StepKind {
   readonly wantsRinse: boolean;
   /** Mild soap is off again when it ends: each wheel is rinsed from a sprayer, each patch wiped, before the next one (judgement). */
   readonly clearsItself: boolean;
+  /** What it puts on stays there and protects. */
+  readonly lays: boolean;
+  /** It goes on dry paint only. */
+  readonly wantsDry: boolean;
   /** It takes as long as there is body to go over. */
   readonly goesOverBody: boolean;
   /** Why it stands where it stands. */
@@ -44,6 +48,8 @@ const PLAIN: Bare = {
   rinses: null,
   wantsRinse: false,
   clearsItself: false,
+  lays: false,
+  wantsDry: false,
   goesOverBody: false,
 };
 const FLOOD: Bare = {
@@ -165,7 +171,14 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     reason: 'hand-takes-what-is-left',
     cautions: ['data-sheet', 'gloves-and-goggles'],
   },
-  seal: { ...PLAIN, goesOverBody: true, reason: 'bare-paint-wants-cover', cautions: ['data-sheet'] },
+  seal: {
+    ...PLAIN,
+    lays: true,
+    wantsDry: true,
+    goesOverBody: true,
+    reason: 'bare-paint-wants-cover',
+    cautions: ['data-sheet'],
+  },
   'bare-check': {
     ...PLAIN,
     goesOverBody: true,
@@ -188,7 +201,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   },
   'engine-bay': { ...PLAIN, reason: 'shop-does-it-here', cautions: ['engine-cool-and-covered'] },
   mats: { ...PLAIN, reason: 'shop-does-it-here', cautions: [] },
-  tyres: { ...PLAIN, reason: 'only-when-dry', cautions: [] },
+  tyres: { ...PLAIN, wantsDry: true, reason: 'only-when-dry', cautions: [] },
   'underbody-flush': { ...UNDER, reason: 'under-before-body', cautions: [] },
   'underbody-foam': {
     ...PLAIN,
@@ -204,9 +217,53 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     reason: 'bonded-dirt-last',
     cautions: ['data-sheet'],
   },
-  polish: { ...PLAIN, goesOverBody: true, reason: 'only-when-dry', cautions: ['data-sheet'] },
-  'top-up': { ...PLAIN, goesOverBody: true, reason: 'only-when-dry', cautions: ['data-sheet'] },
-  coat: { ...PLAIN, goesOverBody: true, reason: 'bare-paint-wants-cover', cautions: ['data-sheet'] },
+  polish: { ...PLAIN, wantsDry: true, goesOverBody: true, reason: 'only-when-dry', cautions: ['data-sheet'] },
+  'top-up': {
+    ...PLAIN,
+    wantsDry: true,
+    goesOverBody: true,
+    reason: 'only-when-dry',
+    cautions: ['data-sheet'],
+  },
+  coat: {
+    ...PLAIN,
+    wantsDry: true,
+    goesOverBody: true,
+    reason: 'bare-paint-wants-cover',
+    cautions: ['data-sheet'],
+  },
+  'film-remover': {
+    ...SPRAYED,
+    goesOverBody: true,
+    reason: 'loose-dirt-before-touch',
+    cautions: ['data-sheet', 'gloves-and-goggles'],
+  },
+  'water-test': { ...PLAIN, goesOverBody: true, reason: 'no-bead-means-bare', cautions: [] },
+  // Sprayed on an area and rinsed off it with pressure 15 to 20 s later, before the next one: a rinse that leaves something.
+  'wet-seal': {
+    ...FLOOD,
+    clearsItself: true,
+    lays: true,
+    reason: 'wet-paint-takes-it',
+    cautions: ['data-sheet', 'no-jet-at-sensors'],
+  },
+  // One or two sprays a panel, under the towel that dries it.
+  'dry-seal': {
+    ...PLAIN,
+    takes: 'wipe',
+    lays: true,
+    goesOverBody: true,
+    reason: 'wet-paint-takes-it',
+    cautions: ['data-sheet', 'haze-again'],
+  },
+  'foam-seal': {
+    ...SPRAYED,
+    reach: 'flies',
+    lays: true,
+    goesOverBody: true,
+    reason: 'foam-on-bare-paint',
+    cautions: ['data-sheet'],
+  },
 };
 
 /** How far what a step throws reaches. */

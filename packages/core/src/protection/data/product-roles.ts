@@ -22,6 +22,13 @@ export const PRODUCT_ROLE_IDS = [
   'spray-ceramic',
   'drying-aid',
   'underbody-foam',
+  'all-purpose-cleaner',
+  'residue-free-soap',
+  'wet-sealant',
+  'drying-sealant',
+  'foaming-sealant',
+  'tyre-dressing',
+  'household-soap',
 ] as const;
 export type ProductRole = (typeof PRODUCT_ROLE_IDS)[number];
 
@@ -33,6 +40,8 @@ export interface ProductRoleRow {
   readonly abrades: boolean;
   /** Bonds to bare paint only. */
   readonly wantsBare: boolean;
+  /** What it is once it lies there; null: it protects nothing. */
+  readonly lays: Exclude<Protection, 'bare'> | null;
 }
 
 const row = (typicalPh: number, rest: Partial<ProductRoleRow> = {}): ProductRoleRow => ({
@@ -40,6 +49,7 @@ const row = (typicalPh: number, rest: Partial<ProductRoleRow> = {}): ProductRole
   dissolves: [],
   abrades: false,
   wantsBare: false,
+  lays: null,
   ...rest,
 });
 
@@ -61,9 +71,17 @@ export const PRODUCT_ROLES: Readonly<Record<ProductRole, ProductRoleRow>> = {
   'panel-wipe': row(7, { dissolves: ['wax', 'sealant'] }),
   clay: row(7, { abrades: true }),
   polish: row(7.5, { abrades: true }),
-  'spray-wax': row(7),
-  sealant: row(7, { wantsBare: true }),
-  'spray-ceramic': row(7),
+  'spray-wax': row(7, { lays: 'wax' }),
+  sealant: row(7, { wantsBare: true, lays: 'sealant' }),
+  'spray-ceramic': row(7, { lays: 'spray-ceramic' }),
   'drying-aid': row(7),
   'underbody-foam': row(8),
+  'all-purpose-cleaner': row(10.5),
+  'residue-free-soap': row(7.5),
+  'wet-sealant': row(7, { lays: 'sealant' }),
+  'drying-sealant': row(7, { lays: 'sealant' }),
+  'foaming-sealant': row(7, { wantsBare: true, lays: 'sealant' }),
+  'tyre-dressing': row(7),
+  // Made to take fat off plates: wax goes with it.
+  'household-soap': row(8, { dissolves: ['wax'] }),
 };
