@@ -9,8 +9,8 @@ const START_MS = Date.parse('2026-01-14T14:00:00-05:00');
 /** A gloved thumb, CSS pixels. */
 const LEAST_TARGET = 56;
 
-async function planned(request: APIRequestContext): Promise<string> {
-  const answer = await request.post('/api/washes', { data: { ...BAY, startMs: START_MS } });
+async function planned(request: APIRequestContext, change: object = {}): Promise<string> {
+  const answer = await request.post('/api/washes', { data: { ...BAY, startMs: START_MS, ...change } });
   expect(answer.status(), await answer.text()).toBe(201);
   return ((await answer.json()) as { id: string }).id;
 }
@@ -291,5 +291,49 @@ test.describe('with no signal', () => {
     const notes = (await log(request, id)).flatMap(({ deed }) => (deed.kind === 'note' ? [deed.text] : []));
     expect(notes).toEqual(written);
     expect(written.length).toBeGreaterThan(6);
+  });
+});
+
+test.describe('two cars under one pair of hands', () => {
+  test.use({ viewport: PHONE, hasTouch: true });
+
+  test('take turns: while foam works on one, the other is next', async ({ page, request }) => {
+    const methodId = 'bay-touch-free';
+    const later = { methodId, vehicleId: 'black-saloon', startMs: START_MS - 3_600_000 };
+    const first = await planned(request, later);
+    const second = await planned(request, {
+      ...later,
+      vehicleId: 'white-van',
+      startMs: later.startMs + 5_400_000,
+    });
+    await page.goto(`/visit/${first}/${second}`);
+    const cars = page.getByRole('group', { name: 'Cars of this visit' });
+    await expect(page.getByText('While a product works on one, go on with the other')).toBeVisible();
+    await press(page).click();
+    const turn = (name: string) => expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+    await expect(press(page)).toHaveText('Start the meter: rinse it');
+    await press(page).click();
+    await press(page).click();
+    await expect(press(page)).toHaveText('Done; now foam it');
+    await press(page).click();
+    await expect(press(page)).toHaveText('Done; now the White van');
+    await press(page).click();
+    await turn('White van');
+    await expect(press(page)).toHaveText('Begin: clean the wheels');
+    await expect(cars.getByRole('button', { name: /^Black saloon/ })).toContainText('foam it: off within 7:');
+    await press(page).click();
+    await press(page).click();
+    // Both were begun with one tap; what is done on one is noted on that one.
+    await cars.getByRole('button', { name: /^Black saloon/ }).click();
+    await turn('Black saloon');
+    await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+    expect(await faultsOf(page)).toEqual([]);
+    await sent(page);
+    const kinds = async (of: string) => (await log(request, of)).map(({ deed }) => deed.kind);
+    expect(await kinds(first)).toEqual(
+      expect.arrayContaining(['start', 'begin', 'meter-on', 'meter-off', 'product-on', 'pause']),
+    );
+    expect((await kinds(second)).slice(0, 3)).toEqual(['start', 'pause', 'resume']);
+    for (const of of [first, second]) await request.delete(`/api/washes/${of}`);
   });
 });

@@ -373,7 +373,11 @@ export {
   FACES_OF_A_TOWEL,
   PACK_ITEMS,
   roundOf,
-  sideBySide,
+  turnOf,
+  type CarNow,
+  type Hold,
+  type SharedStep,
+  type Turn,
   type DryingPlan,
   type GroupFaces,
   type PackItem,
@@ -445,6 +449,7 @@ export {
   standingActions,
   sunSide,
   underTodaysNames,
+  visitOf,
   workedSeconds,
   type DwellMoment,
   type EdgeMoment,
@@ -457,6 +462,7 @@ export {
   type RunPack,
   type RunState,
   type SkipReason,
+  type Visit,
 } from './live/index.js';
 // Settings.
 export {

@@ -19,6 +19,12 @@ export const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../features/live/live-page.js')).LivePage }),
   },
   {
+    path: '/visit/:first/:second',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('../features/live/visit-page.js')).VisitPage }),
+  },
+  {
     path: '/',
     Component: Frame,
     ErrorBoundary: ErrorPage,

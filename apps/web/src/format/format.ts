@@ -35,6 +35,8 @@ export interface Format {
   readonly time: (atMs: number) => string;
   readonly day: (atMs: number) => string;
   readonly dayShort: (atMs: number) => string;
+  /** With its year, for what lies long ago. */
+  readonly dayYear: (atMs: number) => string;
   readonly dayTime: (atMs: number) => string;
   /** Which local day an instant is on, for grouping. */
   readonly dayKey: (atMs: number) => string;
@@ -70,6 +72,7 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
   const time = inZone({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const day = inZone({ weekday: 'long', day: 'numeric', month: 'long' });
   const dayShort = inZone({ weekday: 'short', day: 'numeric', month: 'short' });
+  const dayYear = inZone({ day: 'numeric', month: 'short', year: 'numeric' });
   const key = new Intl.DateTimeFormat('en-CA', {
     timeZone,
     year: 'numeric',
@@ -110,6 +113,7 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     time: (atMs) => time.format(atMs),
     day: (atMs) => day.format(atMs),
     dayShort: (atMs) => dayShort.format(atMs),
+    dayYear: (atMs) => dayYear.format(atMs),
     dayTime: (atMs) => `${dayShort.format(atMs)}, ${time.format(atMs)}`,
     dayKey: (atMs) => key.format(atMs),
     hourOfDay: (atMs) => Number(hour.format(atMs)),

@@ -29,5 +29,5 @@ export const daysText = (days: number): string => {
 /** "from Wed 12 Nov, 74 days so far, still on". */
 export function coatSpanText({ fromMs, toMs, ended }: CoatSpan, nowMs: number, format: Format): string {
   const days = daysText(((toMs ?? nowMs) - fromMs) / MS_PER_DAY);
-  return `from ${format.dayShort(fromMs)}, ${days}${toMs === null ? ' so far' : ''}, ${COAT_ENDS[ended]}`;
+  return `from ${format.dayYear(fromMs)}, ${days}${toMs === null ? ' so far' : ''}, ${COAT_ENDS[ended]}`;
 }

@@ -55,6 +55,7 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'wet-seal': 'Seal it wet',
   'dry-seal': 'Seal it under the towel',
   'foam-seal': 'Foam the sealant on',
+  'other-car': 'Go on with the other car',
   'drive-on': 'Drive to where you finish',
   thaw: 'Let it thaw',
 };

@@ -44,6 +44,7 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'wet-seal': 'sealant on wet paint, rinsed off',
   'dry-seal': 'sealant under the towel',
   'foam-seal': 'foamed sealant',
+  'other-car': 'the other car',
   'drive-on': 'drive to where it is finished',
   thaw: 'let it thaw',
 };

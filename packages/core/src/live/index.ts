@@ -10,3 +10,4 @@ export * from './sun-side.js';
 export * from './acid-now.js';
 export * from './meter-stop.js';
 export * from './done-work.js';
+export * from './visit.js';

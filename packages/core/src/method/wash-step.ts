@@ -46,6 +46,7 @@ export const WASH_STEP_IDS = [
   'wet-seal',
   'dry-seal',
   'foam-seal',
+  'other-car',
   'drive-on',
   'thaw',
 ] as const;

@@ -90,6 +90,12 @@ describe('the coats of a car', () => {
     expect(roof).toHaveLength(1);
   });
 
+  it('lie on glass and wheels as somebody told, whatever a wash put on paint', () => {
+    const glass = noted({ zone: 'glass', kind: 'spray-ceramic', productName: 'Glass sealer' });
+    const coats = of([laid(10, 'Larch')], [glass]).filter(({ zones }) => zones.includes('glass'));
+    expect(coats).toMatchObject([{ productName: 'Glass sealer', fromMs: ago(60), ended: 'lies' }]);
+  });
+
   it('are renewed by a top-up', () => {
     const coats = of([event(5, { isToppedUp: true })], [noted()]);
     expect(coats).toMatchObject([

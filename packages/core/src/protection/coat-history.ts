@@ -38,7 +38,7 @@ function spansOf(start: ZoneProtection, events: readonly CoatEvent[]): ZoneSpan[
     spans.push({ kind, productName, fromMs, toMs: goneMs ?? toMs, ended: isGone ? 'gone' : ended });
   };
   for (const event of events) {
-    const next = zoneAfter(row, group, event);
+    const next = isPainted(row.zone) ? zoneAfter(row, group, event) : row;
     if (next.kind !== row.kind || next.appliedMs !== row.appliedMs) {
       end(event.atMs, next.kind === 'bare' ? 'stripped' : 'covered');
       goneMs = null;
@@ -80,7 +80,7 @@ export function coatHistory(
 ): CoatSpan[] {
   const inOrder = events.toSorted((a, b) => a.atMs - b.atMs);
   const found = new Map<string, CoatSpan>();
-  for (const { zone } of CAR_ZONES.filter((row) => isPainted(row.zone))) {
+  for (const { zone } of CAR_ZONES) {
     const noted = vehicle.protections.find((row) => row.zone === zone);
     const toldMs = Math.max(noted?.notedMs ?? -Infinity, noted?.appliedMs ?? -Infinity);
     const start = noted ?? { ...blank(zone), kind: protectionOn(vehicle, zone) };

@@ -7,6 +7,8 @@ export * from './drying.js';
 export * from './cloths.js';
 export * from './preparation.js';
 export * from './round.js';
+export { HOLDS, type Hold, type SharedStep } from './hands.js';
 export * from './side-by-side.js';
+export * from './turn.js';
 export * from './run-sheet.js';
 export * from './sun-line.js';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { RunStep, StepDwell } from './index.js';
-import { sideBySide } from './index.js';
+import { type CarNow, HOLDS, sideBySide, turnOf } from './index.js';
 
 const step = (
   id: RunStep['id'],
@@ -68,7 +68,7 @@ describe('two cars side by side', () => {
   });
 
   it('say where a product lies too long whatever the order', () => {
-    const hasty = [step('foam', 4, [3, 4]), step('rinse', 9)];
+    const hasty = [step('foam', 4, [3, 4]), step('blow', 9), step('rinse', 4)];
     expect(sideBySide(hasty, hasty).steps.some(({ overMinutes }) => overMinutes > 0)).toBe(true);
   });
 
@@ -139,5 +139,62 @@ describe('two cars side by side', () => {
       }),
       { numRuns: 200 },
     );
+  });
+
+  it('are held from their first water to the towel where wet is held, and wholly where all is', () => {
+    const order = orderOf(sideBySide(FOAMED, FOAMED, 'wet'));
+    // Foam on the second would lie through all of the first's water.
+    expect(order).toEqual([
+      '0 foam',
+      '0 rinse',
+      '0 contact',
+      '0 towel',
+      '1 foam',
+      '1 rinse',
+      '1 contact',
+      '1 towel',
+    ]);
+    const all = orderOf(sideBySide(FOAMED, FOAMED, 'all'));
+    expect(all.slice(0, FOAMED.length).every((one) => one.startsWith('0'))).toBe(true);
+    const minutes = HOLDS.map((hold) => sideBySide(FOAMED, FOAMED, hold).minutes);
+    expect(minutes.toSorted((a, b) => a - b)).toEqual(minutes);
+  });
+});
+
+describe('whose turn it is', () => {
+  const car = (change: Partial<CarNow> = {}): CarNow => ({
+    steps: FOAMED,
+    doneCount: 0,
+    isAtWork: false,
+    lying: [],
+    ...change,
+  });
+  const [foam] = FOAMED;
+  if (!foam) throw new Error('no foam');
+  const foamed = (latest: number) => car({ doneCount: 1, lying: [{ step: foam, earliest: 1, latest }] });
+
+  it('stays with the car that is being worked on', () => {
+    expect(turnOf([car(), car({ isAtWork: true })], 'meter')).toEqual({
+      car: 1,
+      isHeld: true,
+      otherDueMinutes: null,
+    });
+  });
+
+  it('goes to the car that can be worked on while foam dwells, and back to what is due', () => {
+    expect(turnOf([foamed(7), car()], 'meter')).toEqual({ car: 1, isHeld: false, otherDueMinutes: 7 });
+    expect(turnOf([foamed(0.5), car()], 'meter')).toMatchObject({ car: 0 });
+    expect(turnOf([foamed(2), foamed(5)], 'meter')).toEqual({ car: 0, isHeld: false, otherDueMinutes: 5 });
+  });
+
+  it('stays with a wet car where wet is held, and goes on to the other once it is wiped', () => {
+    expect(turnOf([car({ doneCount: 2 }), foamed(3)], 'wet')).toMatchObject({ car: 0, isHeld: true });
+    expect(turnOf([car({ doneCount: 2 }), foamed(3)], 'meter')).toMatchObject({ car: 1, isHeld: false });
+    expect(turnOf([car({ doneCount: 4 }), foamed(3)], 'wet')).toMatchObject({ car: 1 });
+  });
+
+  it('is nobody’s when both are done', () => {
+    const done = car({ doneCount: FOAMED.length });
+    expect(turnOf([done, done], 'meter')).toBeNull();
   });
 });

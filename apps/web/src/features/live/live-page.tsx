@@ -2,12 +2,18 @@ import { useEffect } from 'react';
 import { Link, useParams } from 'react-router';
 import { useCurrentRun } from '../../parts/current-run.js';
 import { Failed, Loading } from '../../parts/states.js';
-import { LiveRunView } from './live-run-view.js';
+import { LiveRunView, type LiveRunViewProps as OpenRun } from './live-run-view.js';
 import { LiveHead } from './live-head.js';
 import { phaseOf } from './live-view.js';
+import { useLiveRun } from './use-live-run.js';
 import { useRefreshAfterRun } from './use-refresh-after-run.js';
 import { useRunLog } from './use-run-log.js';
 import classes from './live-page.module.css';
+
+function OneRun({ log, view, run }: Omit<OpenRun, 'live'>) {
+  const live = useLiveRun(run.pack, log, view.actions);
+  return <LiveRunView log={log} view={view} run={run} live={live} />;
+}
 
 /** A wash as it is done: opens from this phone, with or without a signal. */
 export function LivePage() {
@@ -30,7 +36,7 @@ export function LivePage() {
     return (
       <div className={classes.page}>
         <LiveHead log={opened.log} view={opened.view} run={run} />
-        <LiveRunView key={run.pack.id} log={opened.log} view={opened.view} run={run} />
+        <OneRun key={run.pack.id} log={opened.log} view={opened.view} run={run} />
       </div>
     );
   const error = opened?.view.error ?? null;

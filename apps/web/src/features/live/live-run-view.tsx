@@ -16,28 +16,37 @@ import type { RunLog, RunView } from './run-log.js';
 import { SunNow } from './sun-now.js';
 import { StepCard } from './step-card.js';
 import { ThumbBar } from './thumb-bar.js';
-import { useLiveRun } from './use-live-run.js';
+import type { LiveRun } from './use-live-run.js';
 import { useRunKeys } from './use-run-keys.js';
 import classes from './live.module.css';
 
-interface LiveRunViewProps {
+export interface LiveRunViewProps {
   readonly log: RunLog;
   readonly view: RunView;
   readonly run: KeptRun;
+  readonly live: LiveRun;
+  /** Of a visit of two cars; absent: this car is alone. */
+  readonly visit?: {
+    /** The other car, which the hands go to when this step is done; null: they stay here. */
+    readonly goesTo: string | null;
+    /** Notes what was done here, and that the hands are no longer at the other. */
+    readonly act: (...deeds: readonly RunDeed[]) => Promise<void>;
+  };
 }
 
 /** One step at a time, large; what lies on the car, the meter, the wet edge; and one button under the thumb. */
-export function LiveRunView({ log, view, run }: LiveRunViewProps) {
+export function LiveRunView({ log, view, run, live, visit }: LiveRunViewProps) {
   const { pack } = run;
-  const { state, moment, nowMs } = useLiveRun(pack, log, view.actions);
+  const { state, moment, nowMs } = live;
   const [sheet, setSheet] = useState<'more' | 'close' | null>(null);
   const act = (...deeds: readonly RunDeed[]): void => {
-    log.add(...deeds).catch(noticeNotKept);
+    (visit ? visit.act(...deeds) : log.add(...deeds)).catch(noticeNotKept);
   };
   const undo = (): void => {
     log.undo().catch(noticeNotKept);
   };
-  const tap = mainTap(state, moment);
+  const goesTo = visit?.goesTo ?? null;
+  const tap = mainTap(state, moment, goesTo === null);
   const press = (): void => {
     if (tap.kind === 'start') act({ kind: 'start', packId: pack.id });
     else if (tap.kind === 'close') setSheet('close');
@@ -87,6 +96,7 @@ export function LiveRunView({ log, view, run }: LiveRunViewProps) {
         view={view}
         moment={moment}
         isRunning={state.phase === 'running'}
+        goesTo={goesTo}
         onPress={press}
         onUndo={undo}
         onMore={() => setSheet('more')}

@@ -39,15 +39,20 @@ const unworked = (step: LiveStep, { dwells }: RunMoment): DwellMoment[] =>
 const followsAtOnce = (next: LiveStep, moment: RunMoment): boolean =>
   unworked(next, moment).length === 0 && (!next.step.onMeter || moment.meter?.isOn === true);
 
-/** What is most likely to be done next, in one tap. */
-export function mainTap(state: RunState, moment: RunMoment): MainTap {
+/**
+ * What is most likely to be done next, in one tap.
+ *
+ * @param staysHere the hands go on with this car; false: with another, so that nothing begins here with the end of a step
+ */
+export function mainTap(state: RunState, moment: RunMoment, staysHere = true): MainTap {
   if (state.phase === 'not-begun') return { kind: 'start' };
   if (state.phase === 'closed') return { kind: 'closed' };
   const { current, next, meter } = moment;
   const meterIsOn = meter?.isOn ?? false;
   if (current) {
     const stops = meterStopsWith(state, current.key);
-    const then = next && followsAtOnce(next, moment) && !(stops && next.step.onMeter) ? next : null;
+    const follows = next && followsAtOnce(next, moment) && !(stops && next.step.onMeter);
+    const then = staysHere && follows ? next : null;
     const deeds: RunDeed[] = [
       { kind: 'end', step: current.key },
       ...(stops ? [{ kind: 'meter-off' } as const] : []),

@@ -10,6 +10,8 @@ interface ThumbBarProps {
   readonly view: RunView;
   readonly moment: RunMoment;
   readonly isRunning: boolean;
+  /** The other car of a visit, which the hands go to when this step is done; null: they stay here. */
+  readonly goesTo: string | null;
   readonly onPress: () => void;
   readonly onUndo: () => void;
   readonly onMore: () => void;
@@ -17,7 +19,7 @@ interface ThumbBarProps {
   readonly act: (...deeds: readonly RunDeed[]) => void;
 }
 
-function mainLabel(tap: MainTap): string {
+function mainLabel(tap: MainTap, goesTo: string | null): string {
   switch (tap.kind) {
     case 'start':
       return 'Start the run';
@@ -31,6 +33,7 @@ function mainLabel(tap: MainTap): string {
     }
     case 'done': {
       const stops = tap.deeds.some(({ kind }) => kind === 'meter-off') ? ', stop the meter' : '';
+      if (goesTo) return `Done${stops}; now the ${goesTo}`;
       return tap.then
         ? `Done${stops}; now ${RUN_STEP_NAMES[tap.then.step.id].toLowerCase()}`
         : `Done${stops}`;
@@ -40,7 +43,7 @@ function mainLabel(tap: MainTap): string {
 
 /** What is under the thumb: the next tap, large, and the ways round it. */
 export function ThumbBar(props: ThumbBarProps) {
-  const { tap, view, moment, isRunning, onPress, onUndo, onMore, onClose, act } = props;
+  const { tap, view, moment, isRunning, goesTo, onPress, onUndo, onMore, onClose, act } = props;
   const last = lastTap(view.actions, view.deviceId);
   return (
     <nav className={classes.thumb} aria-label="Run">
@@ -50,7 +53,7 @@ export function ThumbBar(props: ThumbBarProps) {
           className={shared.press} // A glove that bounces presses twice; the second is not meant.
           onClick={(event) => event.detail < 2 && onPress()}
         >
-          {mainLabel(tap)}
+          {mainLabel(tap, goesTo)}
         </button>
       )}
       <div className={shared.around}>

@@ -85,7 +85,11 @@ export function RoundPage() {
               <h2>For {packs.length === 1 ? 'one wash' : `${packs.length} washes`}</h2>
               <dl className={classes.pairs}>
                 <dt>Water in buckets</dt>
-                <dd>{format.litres(round.bucketLitres)}, each warm on arrival as its own sheet says</dd>
+                <dd>
+                  {round.bucketLitres > 0
+                    ? `${format.litres(round.bucketLitres)}, each warm on arrival as its own sheet says`
+                    : 'none'}
+                </dd>
                 <dt>To pay</dt>
                 <dd className="figure">{format.money(round.moneyMinor)}</dd>
                 <dt>Cold</dt>

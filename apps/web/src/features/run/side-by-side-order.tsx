@@ -1,6 +1,10 @@
-import { type RunPack, sideBySide } from '@keen/core';
+import { Button } from '@mantine/core';
+import { type RunPack, visitOf } from '@keen/core';
+import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
+import { findingText } from '../../words/finding-words.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
+import { bucketText, holdText } from '../../words/visit-words.js';
 import classes from './run.module.css';
 
 interface SideBySideOrderProps {
@@ -8,35 +12,51 @@ interface SideBySideOrderProps {
   readonly names: readonly string[];
 }
 
-/** Both cars in one order, for one pair of hands. */
+/** Both cars as one visit: one order for one pair of hands, what stands against it, and whether a bucket is shared. */
 export function SideBySideOrder({ pair: [first, second], names }: SideBySideOrderProps) {
   const format = useFormat();
-  const { steps, minutes, savedMinutes } = sideBySide(first.sheet.steps, second.sheet.steps);
+  const visit = visitOf(first, second);
+  if (!visit) return null;
+  const { order, minutes, savedMinutes, against, bucket } = visit;
+  const goes = against.every((found) => found.length === 0);
   return (
     <section className={`${classes.box} ${classes.across}`}>
-      <h2>Both side by side</h2>
+      <h2>Both in one visit</h2>
       <p>
-        {format.minutes(minutes)} from the first step to the last
-        {savedMinutes > 0 && `, ${format.minutes(savedMinutes)} less than one after the other`} (estimated;
-        one pair of hands; a running meter is not left for the other car).
+        <strong>{format.minutes(minutes)}</strong> from arriving to leaving
+        {savedMinutes > 0 && `, ${format.minutes(savedMinutes)} less than one after the other`} (estimated,
+        for one pair of hands).
       </p>
+      <p>{holdText(visit)}</p>
+      {against.flatMap((found, car) =>
+        found.map((finding) => (
+          <p key={`${car} ${finding.ruleId}`} className={classes.warn}>
+            {names[car]}: {findingText(finding, format)}
+          </p>
+        )),
+      )}
+      <p>{bucketText(bucket, names)}</p>
       <ol className={classes.shared}>
-        {steps.map(({ car, step, fromMinute, minutes: hands, waitMinutes, overMinutes }, i) => (
+        {order.steps.map(({ car, step, fromMinute, minutes: hands, waitMinutes }, i) => (
           <li key={i} data-car={car}>
             <span className="figure">{format.minutes(fromMinute)}</span>
             <span>
               <strong>{names[car]}</strong>: {RUN_STEP_NAMES[step.id].toLowerCase()}, {format.minutes(hands)}
               {waitMinutes > 0 && ` (after waiting ${format.minutes(waitMinutes)})`}
-              {overMinutes > 0 && (
-                <span className={classes.warn}>
-                  {' '}
-                  what lies on it is {format.minutes(overMinutes)} over: wet it again meanwhile
-                </span>
-              )}
             </span>
           </li>
         ))}
       </ol>
+      {goes && (
+        <Button
+          className="no-print"
+          component={Link}
+          to={`/visit/${first.washId}/${second.washId}`}
+          color="lamp.3"
+        >
+          Run both on this phone
+        </Button>
+      )}
     </section>
   );
 }

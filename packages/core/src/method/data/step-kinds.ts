@@ -72,6 +72,7 @@ const BUCKET_FRACTION = 0.5;
 
 /** Everything that the engine knows of each kind of step. What clings, passes and stays is judgement, by practice notes. */
 export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
+  'other-car': { ...PLAIN, reason: 'dwells-while-others-are-done', cautions: [] },
   'drive-on': { ...PLAIN, reason: 'ends-elsewhere', cautions: ['wet-brakes'] },
   thaw: { ...PLAIN, reason: 'ice-melts-first', cautions: [] },
   'before-machine': { ...PLAIN, reason: 'machine-tears-and-misses', cautions: [] },
