@@ -386,6 +386,7 @@ export {
   litAt,
   type SunLine,
   type SunSpan,
+  type LeftOn,
   type RunStep,
   type StepFix,
   type StepDwell,

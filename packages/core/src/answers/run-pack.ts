@@ -6,7 +6,7 @@ import type { Kit } from '../kit/index.js';
 import { driveOf } from '../method/index.js';
 import type { PackHour, RunPack } from '../live/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { runSheet, sunLine } from '../run/index.js';
+import { leftOn, runSheet, sunLine } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
 import {
   cellDetail,
@@ -57,7 +57,7 @@ export function packOf(
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);
   const isDark = !lightAtStart || (lightLeftMinutes ?? 0) < 0;
-  const soil = carStateOf(question, keep).soilByGroup;
+  const { soil: soilByZone, soilByGroup: soil } = carStateOf(question, keep);
   const of = { vehicle, place, method, limits, isDark, overnightC: night.coldestAfterC(endMs) };
   const touched = weather.washHours(startMs, method) ?? ([{ fromMinute: 0, site: first.site }] as const);
   const needsLight = !place.hasLight && lightAtStart && lightLeftMinutes !== null;
@@ -80,6 +80,7 @@ export function packOf(
     }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
     soilBefore: soil,
+    leftOn: leftOn(soilByZone, method),
     conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),
   };
   return { draft, judged };

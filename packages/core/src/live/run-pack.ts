@@ -1,7 +1,7 @@
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { Finding, Limits } from '../rules/index.js';
-import type { RunSheet, SunLine } from '../run/index.js';
+import type { LeftOn, RunSheet, SunLine } from '../run/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import type { HourFrom, PlaceHour, WashHours } from '../wash/index.js';
@@ -37,6 +37,8 @@ export interface RunPack {
   /** null: light does not count there. */
   readonly sunsetMs: number | null;
   readonly soilBefore: ByGroup;
+  /** What is on the car then and stays on it; absent in packs made before it was kept. */
+  readonly leftOn?: readonly LeftOn[];
   /** All that it goes on condition of; absent in packs made before it was kept. */
   readonly conditions?: readonly Finding[];
   readonly source: string;

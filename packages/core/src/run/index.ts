@@ -8,6 +8,7 @@ export * from './cloths.js';
 export * from './preparation.js';
 export * from './round.js';
 export { HOLDS, type Hold, type SharedStep } from './hands.js';
+export * from './left-on.js';
 export * from './side-by-side.js';
 export * from './turn.js';
 export * from './run-sheet.js';

@@ -50,8 +50,18 @@ describe('the estimate', () => {
   it('has iron on wheels first, and insects only in the warm', () => {
     const soil = soilNow(facts({ daysSinceContactWash: 60 }));
     expect(grade(soil, 'wheels-left', 'iron')).toBeGreaterThan(grade(soil, 'roof', 'iron'));
-    expect(grade(soilNow(facts({ meanAirC: 18 })), 'bonnet', 'bugs')).toBeGreaterThan(0);
+    const warm = soilNow(facts({ meanAirC: 18 }));
+    for (const zone of ['bonnet', 'front', 'glass'] as const)
+      expect(grade(warm, zone, 'bugs')).toBeGreaterThan(0);
+    for (const zone of ['roof', 'boot', 'rear', 'upper-left'] as const)
+      expect(grade(warm, zone, 'bugs')).toBe(0);
     expect(grade(soil, 'bonnet', 'bugs')).toBe(0);
+  });
+
+  it('has dust after dry days, and not sooner', () => {
+    const dry = (daysSinceWash: number, wetRoadFraction = 0) =>
+      grade(soilNow(facts({ zones: [], daysSinceWash, wetRoadFraction })), 'roof', 'salt-film');
+    expect([dry(4.9), dry(5), dry(9, 0.5), dry(10, 0.5)]).toEqual([0, 1, 0, 1]);
   });
 
   it('has scale after washes that left spots', () => {
@@ -108,6 +118,7 @@ describe('soil by group', () => {
   it('is the heaviest film or grit, not tar', () => {
     const soil = soilNow(
       facts({
+        daysSinceWash: 4,
         zones: [{ zone: 'lower-left', loadGramsPerM2: 4, activeHours: 0 }],
         wetRoadFraction: 0,
         daysSinceContactWash: 400,

@@ -56,14 +56,26 @@ const DAYS_TO_FULL: Readonly<Record<'grit' | 'iron' | 'tar', number>> = { grit: 
 /** How much of what the wheels throw reaches each group, 0–1 (judgement). */
 const THROWN: ByGroup = { upper: 0.25, lower: 0.7, wheels: 1, arches: 1, under: 1 };
 const INSECTS_FLY_C = 10;
+/** What meets them first: nose, windscreen and mirrors, the edge of the bonnet (practice). */
+const MEETS_INSECTS: ReadonlySet<CarZone> = new Set(['front', 'glass', 'bonnet']);
+/** Dry days after which dust lies on a car that no wet road has reached (judgement). */
+const DRY_DAYS_TO_DUST = 5;
+const DUST_GRADE = 1;
+
+const dustGrade = ({ daysSinceWash, wetRoadFraction }: SoilFacts): number =>
+  daysSinceWash * (1 - wetRoadFraction) >= DRY_DAYS_TO_DUST ? DUST_GRADE : 0;
 
 const half = (value: number): number => Math.min(MOST_SOIL_GRADE, Math.max(0, Math.round(value * 2) / 2));
 
-function estimate(kind: SoilKind, at: { group: ZoneGroup; load: number }, facts: SoilFacts): number {
+function estimate(
+  kind: SoilKind,
+  at: { zone: CarZone; group: ZoneGroup; load: number },
+  facts: SoilFacts,
+): number {
   const thrown = THROWN[at.group];
   switch (kind) {
     case 'salt-film':
-      return gradeOfLoad(at.load);
+      return Math.max(gradeOfLoad(at.load), dustGrade(facts));
     case 'grit':
       return half((5 * thrown * facts.wetRoadFraction * facts.daysSinceWash) / DAYS_TO_FULL.grit);
     case 'iron':
@@ -73,7 +85,7 @@ function estimate(kind: SoilKind, at: { group: ZoneGroup; load: number }, facts:
     case 'tar':
       return at.group === 'lower' ? half((5 * facts.daysSinceContactWash) / DAYS_TO_FULL.tar) : 0;
     case 'bugs':
-      return facts.meanAirC > INSECTS_FLY_C && at.group === 'upper' ? half(facts.daysSinceWash / 7) : 0;
+      return facts.meanAirC > INSECTS_FLY_C && MEETS_INSECTS.has(at.zone) ? half(facts.daysSinceWash / 7) : 0;
     case 'scale':
       return at.group === 'upper' || at.group === 'lower' ? half(facts.spottedWashes) : 0;
   }
@@ -94,7 +106,7 @@ export function soilNow(
   return CAR_ZONES.flatMap(({ zone, group }) => {
     const load = facts.zones.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? 0;
     return SOIL_KINDS.map((kind): ZoneSoil => {
-      const grade = estimate(kind, { group, load }, facts);
+      const grade = estimate(kind, { zone, group, load }, facts);
       const look = seen
         .filter((entry) => entry.zone === zone && entry.kind === kind)
         .reduce<(typeof seen)[number] | null>(

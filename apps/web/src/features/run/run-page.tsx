@@ -16,6 +16,7 @@ import { sunLineText } from '../../words/sun-words.js';
 import { isSaidByWay, wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
+import { LeftOnBox } from './left-on.js';
 import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
 import { Steps } from './steps.js';
@@ -117,6 +118,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         />
       )}
       <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
+      <LeftOnBox answer={answer} isBegun={isBegun} />
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       {pack.sunLine && <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format)}</p>}
       <div className={classes.grid}>
