@@ -54,9 +54,13 @@ type MorningInputs = OfCar & {
 };
 
 /** Work of the season that is due for a car, and what was agreed on; what stands in a fixed wash of it is seen to. */
-function seasonWork(inputs: MorningInputs, { washes }: CarState): Record<'due' | 'agreed', SeasonJobRow[]> {
+function seasonWork(
+  inputs: MorningInputs,
+  state: CarState,
+  keep: Keeper,
+): Record<'due' | 'agreed', SeasonJobRow[]> {
   const due = new Set(
-    seasonStandings({ ...inputs, washes })
+    seasonStandings(inputs, state, keep)
       .filter(({ state }) => state === 'due')
       .map(({ jobId }) => jobId),
   );
@@ -127,7 +131,7 @@ function makeMorning(
     windChillC: weather.control.map((ahead) => ahead && outdoorWindChillC(ahead)),
     target: state.target,
     season: {
-      ...seasonWork(inputs, state),
+      ...seasonWork(inputs, state, keep),
       at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
     },
     halfAt: (band) => upperAlone(band, { judges, sites: request.sites, startsMs, nowMs: inputs.nowMs }),

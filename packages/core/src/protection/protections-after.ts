@@ -28,7 +28,7 @@ export interface CoatEvent {
 }
 
 /** A top-up renews these; a coating's own years it does not (judgement). */
-const RENEWED_BY_TOP_UP: ReadonlySet<Protection> = new Set(['wax', 'sealant', 'spray-ceramic']);
+export const RENEWED_BY_TOP_UP: ReadonlySet<Protection> = new Set(['wax', 'sealant', 'spray-ceramic']);
 
 export const isPainted = (zone: CarZone): boolean => {
   const surface = CAR_ZONES.find((row) => row.zone === zone)?.surface;

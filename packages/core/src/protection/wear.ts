@@ -56,7 +56,7 @@ export interface ProtectionState {
   readonly observed: { readonly behaviour: WaterBehaviour; readonly atMs: number } | null;
 }
 
-const WORN_FRACTION = 0.35;
+export const WORN_FRACTION = 0.35;
 
 function sumsStanding(leftFraction: number): ProtectionStanding {
   if (leftFraction <= 0) return 'spent';

@@ -23,6 +23,8 @@ export interface SeasonDue {
   readonly dueMs: number;
   /** The end of the season that it is due in; null where it is not due. */
   readonly untilMs: number | null;
+  /** When what protects the car is worn, where that and not the season makes it due. */
+  readonly wornMs?: number;
 }
 
 /** The spans of a season that begin in the years round an instant, in order. */

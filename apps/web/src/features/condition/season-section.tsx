@@ -35,15 +35,17 @@ export function SeasonSection({ condition }: { readonly condition: ConditionView
             </tr>
           </thead>
           <tbody>
-            {season.map(({ jobId, lastDoneMs, state, dueMs }) => (
+            {season.map(({ jobId, lastDoneMs, state, dueMs, wornMs }) => (
               <tr key={jobId}>
                 <th scope="row">{SEASON_JOB_NAMES[jobId]}</th>
                 <td>{lastDoneMs === null ? 'not logged' : format.dayShort(lastDoneMs)}</td>
                 <td>
                   {STATES[state]}
-                  {state === 'due'
-                    ? ` since ${format.dayShort(dueMs)}`
-                    : `, again from ${format.dayShort(dueMs)}`}
+                  {wornMs !== undefined
+                    ? `: what protects it is worn by ${format.dayShort(wornMs)}, before the chance after the next wash (estimated)`
+                    : state === 'due'
+                      ? ` since ${format.dayShort(dueMs)}`
+                      : `, again from ${format.dayShort(dueMs)}`}
                 </td>
               </tr>
             ))}
