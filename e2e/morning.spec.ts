@@ -15,7 +15,7 @@ async function aMorning(page: Page, vehicle: string): Promise<void> {
   const card = page.getByRole('article', { name: vehicle, exact: true });
   await expect(card).toContainText(/Go(:| if)/);
   await card.getByRole('button', { name: 'Why' }).click();
-  await expect(card).toContainText('What it is worth');
+  await expect(card).toContainText('What it gives and takes');
   await expect(card).toContainText('Why not otherwise at that hour');
   await expect(card).toContainText('North drive');
   await card.getByRole('button', { name: 'Plan it' }).click();

@@ -16,6 +16,7 @@ import { RoadsModule } from './roads/roads.module.js';
 import { RunsModule } from './runs/runs.module.js';
 import { SettingsModule } from './settings/settings.module.js';
 import { SoilModule } from './soil/soil.module.js';
+import { SpotsModule } from './spots/spots.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
 import { AnswersModule } from './answers/answers.module.js';
@@ -35,6 +36,7 @@ import { WeatherModule } from './weather/weather.module.js';
     WeatherModule,
     RoadsModule,
     DrivesModule,
+    SpotsModule,
     SwabsModule,
     AnswersModule,
     SoilModule,

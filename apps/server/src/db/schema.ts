@@ -17,6 +17,9 @@ import {
   SEASON_JOB_IDS,
   type SeasonJobId,
   SOIL_KINDS,
+  SPOT_AGES,
+  SPOT_CAUSES,
+  SPOT_MATERIALS,
   TAPS,
   WASH_STATUSES,
   WATER_BEHAVIOURS,
@@ -32,6 +35,7 @@ import {
   type RoadState,
   type RunAction,
   type RunPack,
+  type RungDone,
   type SaltAgent,
   type Shelter,
   type SiteRule,
@@ -235,6 +239,21 @@ export const swabs = sqliteTable(
     gramsPerM2: real('grams_per_m2').notNull(),
   },
   (table) => [index('swab_by_vehicle').on(table.vehicleId, table.atMs)],
+);
+
+export const spots = sqliteTable(
+  'spot',
+  {
+    ...ofVehicle,
+    atMs: integer('at_ms').notNull(),
+    zone: text('zone').$type<CarZone>().notNull(),
+    age: text('age', { enum: SPOT_AGES }).notNull(),
+    material: text('material', { enum: SPOT_MATERIALS }).notNull(),
+    cause: text('cause', { enum: SPOT_CAUSES }).notNull(),
+    done: text('done', { mode: 'json' }).$type<readonly RungDone[]>().notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [index('spot_by_vehicle').on(table.vehicleId, table.atMs)],
 );
 
 export const soilLooks = sqliteTable(

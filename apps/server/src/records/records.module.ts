@@ -9,6 +9,7 @@ import { Records } from './records.js';
 import { RunsRepository } from './runs.repository.js';
 import { SightsRepository } from './sights.repository.js';
 import { SoilLooksRepository } from './soil-looks.repository.js';
+import { SpotsRepository } from './spots.repository.js';
 import { SwabsRepository } from './swabs.repository.js';
 import { TreatmentsRepository } from './treatments.repository.js';
 import { VehiclesRepository } from './vehicles.repository.js';
@@ -28,6 +29,7 @@ const REPOSITORIES = [
   RunsRepository,
   SightsRepository,
   SoilLooksRepository,
+  SpotsRepository,
   SwabsRepository,
   TreatmentsRepository,
   VehiclesRepository,

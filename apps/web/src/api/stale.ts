@@ -11,6 +11,7 @@ export const VIEWS = [
   'bulletins',
   'drives',
   'swabs',
+  'spots',
   'customers',
   'bookings',
   'messages',
@@ -43,6 +44,7 @@ export const DEPENDENT_VIEWS = {
   bulletins: ['bulletins', ...WORKED_OUT],
   drives: ['drives', ...WORKED_OUT],
   swabs: ['swabs', ...WORKED_OUT],
+  spots: ['spots'],
   looks: ['verdicts', 'plan'],
   clock: ['clock', 'weather', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit', 'bulletins'],
 } as const satisfies Readonly<Record<string, readonly View[]>>;

@@ -1,12 +1,16 @@
-import type {
-  ClinicCaution,
-  RungId,
-  SignId,
-  SpotAge,
-  SpotCause,
-  SpotMaterial,
-  SpotReaction,
+import {
+  type ClinicCaution,
+  type RungId,
+  type SignId,
+  type SpotAge,
+  type SpotCause,
+  type SpotMaterial,
+  type SpotReaction,
+  type SpotRecord,
+  type SpotStanding,
+  spotStanding,
 } from '@keen/core';
+import { ZONE_NAMES } from './car-names.js';
 
 export const AGE_NAMES: Readonly<Record<SpotAge, string>> = {
   fresh: 'Fresh: hours old',
@@ -17,7 +21,8 @@ export const AGE_NAMES: Readonly<Record<SpotAge, string>> = {
 export const MATERIAL_NAMES: Readonly<Record<SpotMaterial, string>> = {
   paint: 'paint',
   glass: 'glass',
-  plastic: 'plastic trim',
+  'painted-plastic': 'painted plastic (bumpers, mirrors)',
+  plastic: 'bare plastic or rubber trim',
   film: 'film or wrap',
   metal: 'bare or polished metal',
 };
@@ -139,3 +144,17 @@ export const SIGN_TEXTS: Readonly<Record<SignId, SignText>> = {
     then: 'Seconds are enough: rinse it off, look again.',
   },
 };
+
+/** Where the work on spots stands. */
+export const SPOT_STANDING_NAMES: Readonly<Record<SpotStanding, string>> = {
+  open: 'still there',
+  gone: 'gone',
+  referred: 'for a body shop',
+};
+
+/** "roof, tap water left to dry: still there after the mild acid". */
+export function spotText(spot: SpotRecord): string {
+  const last = spot.done.at(-1);
+  const tried = last ? ` after “${RUNG_NAMES[last.rung].toLowerCase()}”` : ', nothing tried yet';
+  return `${ZONE_NAMES[spot.zone].toLowerCase()}, ${CAUSE_NAMES[spot.cause]}: ${SPOT_STANDING_NAMES[spotStanding(spot)]}${tried}`;
+}

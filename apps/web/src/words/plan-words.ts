@@ -73,3 +73,9 @@ export function moveCostText(costMinor: number | null, format: Format): string {
   if (cents === 0) return 'worth the same';
   return cents > 0 ? `costs ${format.money(cents)}` : `gains ${format.money(-cents)}`;
 }
+
+/** "It gives $12.00 more than it takes": what a start comes to, so that nobody has to read a sign. */
+export const worthText = (worthMinor: number, format: Pick<Format, 'money'>): string =>
+  worthMinor >= 0
+    ? `It gives ${format.money(worthMinor)} more than it takes`
+    : `It takes ${format.money(-worthMinor)} more than it gives`;

@@ -3,7 +3,7 @@ import { type RungId, type RungRow, RUNGS, type SpotReaction } from './data/rung
 export const SPOT_AGES = ['fresh', 'bonded', 'etched', 'not-known'] as const;
 export type SpotAge = (typeof SPOT_AGES)[number];
 
-export const SPOT_MATERIALS = ['paint', 'glass', 'plastic', 'film', 'metal'] as const;
+export const SPOT_MATERIALS = ['paint', 'painted-plastic', 'glass', 'plastic', 'film', 'metal'] as const;
 export type SpotMaterial = (typeof SPOT_MATERIALS)[number];
 
 export const SPOT_CAUSES = [
@@ -38,11 +38,12 @@ export interface LadderStand {
 
 const ROWS: ReadonlyMap<RungId, RungRow> = new Map(RUNGS.map((row: RungRow) => [row.id, row]));
 
-/** Rungs that a material bears; film and plastic are refined no further than acid, metal not even so far (judgement). */
+/** Rungs that a material bears: painted plastic is gentler work than metal under paint, trim gentler still, and bare metal takes water alone (judgement). */
 const BEARS: Readonly<Record<SpotMaterial, ReadonlySet<RungId>>> = {
   paint: new Set(['re-wet', 'acid-test', 'acid', 'neutralise', 'clay', 'polish', 'seal', 'refer']),
   glass: new Set(['re-wet', 'acid-test', 'acid', 'neutralise', 'clay', 'blade', 'seal', 'refer']),
-  plastic: new Set(['re-wet', 'acid-test', 'acid', 'neutralise', 'seal', 'refer']),
+  'painted-plastic': new Set(['re-wet', 'acid-test', 'acid', 'neutralise', 'clay', 'seal', 'refer']),
+  plastic: new Set(['re-wet', 'acid-test', 'neutralise', 'seal', 'refer']),
   film: new Set(['re-wet', 'acid-test', 'acid', 'neutralise', 'seal', 'refer']),
   metal: new Set(['re-wet', 'seal', 'refer']),
 };
@@ -78,7 +79,7 @@ function nextRung(
   // Acid stays on nothing: whatever it did, it is washed off next.
   if (rung === 'acid') return reaction === 'still-reacting' && times < mostTimes ? 'acid' : 'neutralise';
   if (rung === 'acid-test') {
-    if (reaction === 'gone' || reaction === 'still-reacting') return 'acid';
+    if (bears.has('acid') && (reaction === 'gone' || reaction === 'still-reacting')) return 'acid';
     return 'neutralise';
   }
   // Something went dull: nothing stronger is tried.

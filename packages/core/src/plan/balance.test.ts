@@ -1,7 +1,7 @@
-import { everyHour, MS_PER_HOUR } from '../quantity/index.js';
+import { everyHour, MS_PER_DAY, MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE } from '../house-rules/index.js';
-import { EMPTY_SHELF } from '../kit/index.js';
+import { EMPTY_SHELF, TYPICAL_PRODUCTS } from '../kit/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { inWay, METHOD_IDS, methodOf, wayOf } from '../method/index.js';
 import { NO_SALT, type RoadHour } from '../road/index.js';
@@ -175,6 +175,37 @@ describe('cadences', () => {
     expect(monthly.activeHoursSaved).toBeGreaterThan(0);
     expect(weekly.moneyMinor).toBe(4 * 1133);
     expect(weekly.minutes).toBe(4 * (methodOf('bay-touch-free').minutes + 20));
+    expect(weekly.bayMinutes).toBe(4 * methodOf('bay-touch-free').minutes);
+  });
+
+  it('come to the damage they avoid, less money and time, each told by itself', () => {
+    const { activeHoursSaved, moneyMinor, minutes, ...outcome } = seasonCadence([touchFree(7)], input);
+    expect(outcome.saltMinor).toBeCloseTo(activeHoursSaved * DEFAULT_PRICES.saltMinorPerActiveHour, 9);
+    expect(outcome.timeMinor).toBeCloseTo((minutes * DEFAULT_PRICES.hourMinor) / 60, 9);
+    expect(outcome.worthMinor).toBeCloseTo(outcome.saltMinor - moneyMinor - outcome.timeMinor, 9);
+    const [first] = past;
+    expect(outcome.days).toBeCloseTo(((past.at(-1)?.atMs ?? 0) - (first?.atMs ?? 0)) / MS_PER_DAY, 9);
+  });
+
+  it('hold no bay where they are done at home', () => {
+    const offered = PLACES.flatMap(({ kind, methods }) =>
+      kind === 'self-serve-bay' || kind === 'automatic-bay' ? [] : methods,
+    );
+    const [home] = offered.filter(({ methodId }) => methodOf(methodId).scope === 'wash');
+    const { bayMinutes } = seasonCadence([{ methodId: home?.methodId ?? '', everyDays: 9 }], input);
+    expect(bayMinutes).toBe(0);
+  });
+
+  it('want a bottle of each role bought first that the shop has none of, and none that it has', () => {
+    const { kitMinor } = seasonCadence([touchFree(7)], input);
+    const roles = new Set(
+      methodWith('bay-touch-free').steps.flatMap(({ product }) => (product ? [product.role] : [])),
+    );
+    const all = [...roles].reduce((sum, role) => sum + TYPICAL_PRODUCTS[role].litreMinor, 0);
+    expect(kitMinor).toBe(all);
+    const products = [...roles].map((role) => bottle({ id: role, role }));
+    const methods = METHOD_IDS.map((id) => methodWith(id, { products }));
+    expect(seasonCadence([touchFree(7)], { ...input, methods }).kitMinor).toBe(0);
   });
 
   it('save against never washing on the same life', () => {

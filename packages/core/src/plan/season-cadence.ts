@@ -4,6 +4,7 @@ import { FieldError, requireInRange, MS_PER_DAY } from '../quantity/index.js';
 import { type CompiledHour, runLedger, type SaltWash } from '../salt/index.js';
 import type { Prices } from './data/prices.js';
 import { washCost } from './wash-cost.js';
+import { TYPICAL_PRODUCTS } from '../kit/index.js';
 
 /** One method every so many days. */
 export interface CadencePart {
@@ -19,7 +20,17 @@ export interface CadenceOutcome {
   readonly moneyMinor: number;
   readonly minutes: number;
   readonly litres: number;
-  /** Salt saved at its price, less money and time. */
+  /** Of the season that it was run through. */
+  readonly days: number;
+  /** Minutes that its washes hold a bay of somebody else's. */
+  readonly bayMinutes: number;
+  /** Bottles that the shop does not have yet, one of each, by typical prices; bought once and not part of the money. */
+  readonly kitMinor: number;
+  /** Salt damage that it avoids, at its price. */
+  readonly saltMinor: number;
+  /** Work and ways, at the price of an hour. */
+  readonly timeMinor: number;
+  /** What it avoids, less money and time. */
   readonly worthMinor: number;
 }
 
@@ -51,6 +62,19 @@ function washesOf(part: CadencePart, life: CadenceCase['life'], method: Method):
     atMs: firstMs + (i + 1) * part.everyDays * MS_PER_DAY,
     removes: method.removes,
   }));
+}
+
+/** Where others wait for their turn. */
+const isBay = ({ kind }: Place): boolean => kind === 'self-serve-bay' || kind === 'automatic-bay';
+
+/** A bottle of each role of which the shop has none, minor units. */
+function missingBottlesMinor(methods: readonly Method[]): number {
+  const roles = new Set(
+    methods.flatMap(({ steps }) =>
+      steps.flatMap(({ product }) => (product?.from === 'typical' ? [product.role] : [])),
+    ),
+  );
+  return [...roles].reduce((sum, role) => sum + TYPICAL_PRODUCTS[role].litreMinor, 0);
 }
 
 /**
@@ -96,6 +120,9 @@ export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase)
   const moneyMinor = sum(({ place, method }) => washCost(place, method).totalMinor);
   const minutes = sum(({ place, method }) => method.minutes + 2 * place.travelMinutes);
   const activeHoursSaved = never - activeHours;
+  const saltMinor = activeHoursSaved * input.prices.saltMinorPerActiveHour;
+  const timeMinor = (minutes * input.prices.hourMinor) / 60;
+  const spanMs = (input.life.at(-1)?.atMs ?? 0) - (input.life[0]?.atMs ?? 0);
   return {
     washCount: done.length,
     activeHours,
@@ -103,9 +130,11 @@ export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase)
     moneyMinor,
     minutes,
     litres: sum(({ method }) => method.litres),
-    worthMinor:
-      activeHoursSaved * input.prices.saltMinorPerActiveHour -
-      moneyMinor -
-      (minutes * input.prices.hourMinor) / 60,
+    days: spanMs / MS_PER_DAY,
+    bayMinutes: sum(({ place, method }) => (isBay(place) ? method.minutes : 0)),
+    kitMinor: missingBottlesMinor(runs.map(({ method }) => method)),
+    saltMinor,
+    timeMinor,
+    worthMinor: saltMinor - moneyMinor - timeMinor,
   };
 }

@@ -1,6 +1,7 @@
 import type { CadenceOutcome } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { methodName } from '../../words/names.js';
+import { endText, moneyNote } from '../../words/cadence-words.js';
 import { type CadencePlan, priceOfHourMinor } from './balance-view.js';
 import classes from './balance.module.css';
 
@@ -21,12 +22,12 @@ export function CadenceTable({ plans, outcomes }: CadenceTableProps) {
           <tr>
             <th scope="col">Cadence</th>
             <th scope="col">Washes</th>
-            <th scope="col">Active hours saved</th>
-            <th scope="col">Money</th>
-            <th scope="col">For each hour saved</th>
-            <th scope="col">Hours of work</th>
+            <th scope="col">Salt hours saved</th>
+            <th scope="col">Place and product</th>
+            <th scope="col">Work and ways</th>
             <th scope="col">Water</th>
-            <th scope="col">Worth in all</th>
+            <th scope="col">Salt damage avoided</th>
+            <th scope="col">In the end</th>
           </tr>
         </thead>
         <tbody>
@@ -47,7 +48,7 @@ export function CadenceTable({ plans, outcomes }: CadenceTableProps) {
                 <td className="figure" data-label="Washes">
                   {outcome.washCount}
                 </td>
-                <td data-label="Active hours saved">
+                <td data-label="Salt hours saved">
                   <span className={classes.wide} aria-hidden="true">
                     <span style={{ width: `${(outcome.activeHoursSaved / most) * 100}%` }} />
                   </span>
@@ -55,22 +56,28 @@ export function CadenceTable({ plans, outcomes }: CadenceTableProps) {
                     {outcome.activeHoursSaved.toFixed(0)} of{' '}
                     {(outcome.activeHours + outcome.activeHoursSaved).toFixed(0)}
                   </span>
+                  {price !== null && <span className={classes.leaves}>{format.money(price)} for each</span>}
                 </td>
-                <td className="figure" data-label="Money">
-                  {format.money(outcome.moneyMinor)}
+                <td data-label="Place and product">
+                  <span className="figure">{format.money(outcome.moneyMinor)}</span>
+                  <span className={classes.leaves}>{moneyNote(outcome, format)}</span>
                 </td>
-                <td className="figure" data-label="For each hour saved">
-                  {price === null ? 'nothing saved' : format.money(price)}
-                </td>
-                <td className="figure" data-label="Hours of work">
-                  {(outcome.minutes / 60).toFixed(1)}
+                <td data-label="Work and ways">
+                  <span className="figure">{(outcome.minutes / 60).toFixed(1)} h</span>
+                  <span className={classes.leaves}>
+                    {format.money(outcome.timeMinor)} at your price
+                    {outcome.bayMinutes > 0 &&
+                      outcome.washCount > 0 &&
+                      `; ${format.minutes(outcome.bayMinutes / outcome.washCount)} in a bay each time`}
+                  </span>
                 </td>
                 <td className="figure" data-label="Water">
                   {format.litres(outcome.litres)}
                 </td>
-                <td className="figure" data-label="Worth in all">
-                  {format.money(outcome.worthMinor)}
+                <td className="figure" data-label="Salt damage avoided">
+                  {format.money(outcome.saltMinor)}
                 </td>
+                <td data-label="In the end">{endText(outcome, format)}</td>
               </tr>
             );
           })}

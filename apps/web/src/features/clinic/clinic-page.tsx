@@ -1,13 +1,5 @@
 import { Button, Select } from '@mantine/core';
-import {
-  type RungDone,
-  SIGN_IDS,
-  type Spot,
-  SPOT_AGES,
-  SPOT_CAUSES,
-  SPOT_MATERIALS,
-  spotLadder,
-} from '@keen/core';
+import { SIGN_IDS, SPOT_AGES, SPOT_CAUSES, SPOT_MATERIALS, spotLadder } from '@keen/core';
 import { useDraft } from '../../parts/drafts.js';
 import { Page } from '../../parts/page.js';
 import {
@@ -21,21 +13,17 @@ import {
   SIGN_TEXTS,
   SPOT_REACTION_NAMES,
 } from '../../words/clinic-words.js';
+import { KeepButton, OnCar } from './on-car.js';
 import { RungTimer } from './rung-timer.js';
 import classes from './clinic.module.css';
-
-interface Case extends Spot {
-  readonly done: readonly RungDone[];
-}
-
-const FRESH: Case = { age: 'not-known', material: 'paint', cause: 'not-known', done: [] };
+import { FRESH, type SpotCase } from './spot-case.js';
 
 const choices = <K extends string>(ids: readonly K[], names: Readonly<Record<K, string>>) =>
   ids.map((value) => ({ value, label: names[value] }));
 
 /** The spot ladder, rung by rung, and the cards that read what is seen. Works with no signal; a case outlives a reload. */
 export function ClinicPage() {
-  const { value: spot, set, forget } = useDraft<Case>('spot-case', FRESH);
+  const { value: spot, set, forget } = useDraft<SpotCase>('spot-case', FRESH);
   const { rung, timesDone, done } = spotLadder(spot, spot.done);
   const isLast = rung.reactions.length === 0;
   return (
@@ -46,11 +34,12 @@ export function ClinicPage() {
       <div className={classes.grid}>
         <section className={classes.box}>
           <h2>The spots</h2>
+          <OnCar spot={spot} onChange={set} />
           <Select
             label="How old"
             data={choices(SPOT_AGES, AGE_NAMES)}
             value={spot.age}
-            onChange={(age) => age && set({ age, done: [] })}
+            onChange={(age) => age && set({ age, done: [], recordId: null })}
             allowDeselect={false}
             size="md"
           />
@@ -58,7 +47,7 @@ export function ClinicPage() {
             label="On what"
             data={choices(SPOT_MATERIALS, MATERIAL_NAMES)}
             value={spot.material}
-            onChange={(material) => material && set({ material, done: [] })}
+            onChange={(material) => material && set({ material, done: [], recordId: null })}
             allowDeselect={false}
             size="md"
           />
@@ -66,13 +55,14 @@ export function ClinicPage() {
             label="Where from"
             data={choices(SPOT_CAUSES, CAUSE_NAMES)}
             value={spot.cause}
-            onChange={(cause) => cause && set({ cause, done: [] })}
+            onChange={(cause) => cause && set({ cause, done: [], recordId: null })}
             allowDeselect={false}
             size="md"
           />
           <p>
             <strong>So that they do not come back:</strong> {CAUSE_REMEDIES[spot.cause]}
           </p>
+          <KeepButton spot={spot} onKept={forget} />
           {done.length > 0 && (
             <>
               <h3>Done so far</h3>

@@ -1,5 +1,6 @@
 import type { VehicleAnswer } from '@keen/core';
 import { Button } from '@mantine/core';
+import type { ComponentProps } from 'react';
 import { Link, Navigate } from 'react-router';
 import { ApiError } from '../../api/client.js';
 import { useClock, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
@@ -16,10 +17,31 @@ import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
 import { AnswerCards } from './answer-card.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText, groupAnswers, leadText, withoutPlanned } from './morning-view.js';
+import {
+  bodyGrade,
+  dueText,
+  type Group,
+  groupAnswers,
+  leadText,
+  ofToday,
+  plannedAhead,
+  withoutPlanned,
+} from './morning-view.js';
 import { Meanwhile } from './meanwhile.js';
 import { PlannedList } from './planned-list.js';
 import { SkyStrip } from './sky-strip.js';
+
+type CardProps = Omit<ComponentProps<typeof AnswerCards>, 'answers'>;
+
+/** What the plan would wash, day by day. */
+function Days({ days, ...cards }: CardProps & { readonly days: readonly Group[] }) {
+  return days.map(({ key, title, answers }) => (
+    <section key={key} className={classes.group}>
+      <h2>{title}</h2>
+      <AnswerCards answers={answers} {...cards} />
+    </section>
+  ));
+}
 
 /** Which car, where, when, how and why: answered without a click. */
 export function MorningPage() {
@@ -76,10 +98,24 @@ export function MorningPage() {
     );
 
   const { days, noWindow, notDue } = groupAnswers(withoutPlanned(view, washes ?? []), format);
+  const planned = plannedAhead(washes ?? [], view.nowMs);
+  const isToday = ({ startMs }: { readonly startMs: number }): boolean =>
+    format.dayKey(startMs) === format.dayKey(view.nowMs);
+  const today = ofToday(days, planned, { nowMs: view.nowMs, format });
+  const names = { car: (id: string) => nameOf(vehicles, id), place: (id: string) => nameOf(places, id) };
+  const list = { vehicles, places };
+  const cards = {
+    ...list,
+    onPlan: planBest,
+    planningId: plan.isPending ? plan.variables.vehicleId : undefined,
+  };
+  const later = planned.filter((wash) => !isToday(wash));
+  const [first] = days;
+  const todays = first && isToday({ startMs: first.answers[0]?.best?.startMs ?? 0 }) ? [first] : [];
   return (
     <Page
       title="This morning"
-      lead={leadText(days, format.dayKey(view.nowMs))}
+      lead={leadText(today, names, format)}
       actions={
         <Button component={Link} to="/plan" variant="default">
           Whole plan
@@ -97,19 +133,10 @@ export function MorningPage() {
       {vehicles?.length === 0 && (
         <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>
       )}
-      <PlannedList washes={washes ?? []} vehicles={vehicles} places={places} nowMs={view.nowMs} />
-      {days.map(({ key, title, answers }) => (
-        <section key={key} className={classes.group}>
-          <h2>{title}</h2>
-          <AnswerCards
-            answers={answers}
-            vehicles={vehicles}
-            places={places}
-            onPlan={planBest}
-            planningId={plan.isPending ? plan.variables.vehicleId : undefined}
-          />
-        </section>
-      ))}
+      <PlannedList title="Planned for today" washes={planned.filter(isToday)} {...list} />
+      <Days days={todays} {...cards} />
+      <PlannedList title="Planned for later" washes={later} {...list} />
+      <Days days={days.filter((day) => !todays.includes(day))} {...cards} />
       {noWindow.length > 0 && (
         <section className={classes.group}>
           <h2>Due, but not in the plan</h2>

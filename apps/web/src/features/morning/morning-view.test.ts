@@ -2,7 +2,15 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY, type MorningView, type VehicleAnswer, type WashRecord } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
-import { dueText, groupAnswers, leadText, plannedAhead, stillAhead, withoutPlanned } from './morning-view.js';
+import {
+  dueText,
+  groupAnswers,
+  leadText,
+  ofToday,
+  plannedAhead,
+  stillAhead,
+  withoutPlanned,
+} from './morning-view.js';
 import { dayExtremes } from './sky-view.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
@@ -54,9 +62,17 @@ describe('groupAnswers', () => {
     expect(grouped.notDue.map(({ vehicleId }) => vehicleId)).toEqual(['rest']);
   });
 
-  it('leads with how many', () => {
-    expect(leadText(grouped.days, '2026-01-14')).toBe('2 cars to wash today, one after another.');
-    expect(leadText([], '2026-01-14')).toBe('Nothing to wash today.');
+  it('leads with how many, planned ones among them, and with which it begins', () => {
+    const names = { car: (id: string) => `${id} car`, place: (id: string) => `place ${id}` };
+    const planned = (inHours: number) =>
+      ({ vehicleId: 'planned', placeId: 'bay', startMs: NOW + inHours * HOUR }) as WashRecord;
+    const lead = (days: typeof grouped.days, ...washes: WashRecord[]) =>
+      leadText(ofToday(days, washes, { nowMs: NOW, format }), names, format);
+    expect(lead(grouped.days)).toMatch(/^2 cars to wash today; first the early car at 08:40, place/);
+    expect(lead(grouped.days, planned(1))).toMatch(/^3 cars .* first the planned car at 07:40, place bay\.$/);
+    // What is planned for today is never nothing.
+    expect(lead([], planned(1))).toMatch(/^One car to wash today; first the planned car/);
+    expect(lead([], planned(30))).toBe('Nothing to wash today.');
   });
 });
 

@@ -44,11 +44,40 @@ export function dueText(daysLate: number): string {
   return daysLate > 0 ? `${count} late` : `due in ${count}`;
 }
 
-/** The lead of the page: how many washes the day asks for. */
-export function leadText(days: readonly Group[], todayKey: string): string {
-  const today = days.find(({ key }) => key === todayKey)?.answers.length ?? 0;
-  if (today === 0) return 'Nothing to wash today.';
-  return today === 1 ? 'One car to wash today.' : `${today} cars to wash today, one after another.`;
+/** A wash of today, as planned or as the program would do it. */
+interface OfToday {
+  readonly vehicleId: string;
+  readonly placeId: string;
+  readonly startMs: number;
+}
+
+/** All that is to be washed today, planned or not, soonest first. */
+export function ofToday(
+  days: readonly Group[],
+  planned: readonly WashRecord[],
+  { nowMs, format }: { readonly nowMs: number; readonly format: Pick<Format, 'dayKey'> },
+): OfToday[] {
+  const today = format.dayKey(nowMs);
+  const asked = days
+    .filter(({ key }) => key === today)
+    .flatMap(({ answers }) =>
+      answers.flatMap(({ vehicleId, best }) => (best ? [{ ...best, vehicleId }] : [])),
+    );
+  return [...asked, ...planned.filter(({ startMs }) => format.dayKey(startMs) === today)].sort(
+    (a, b) => a.startMs - b.startMs,
+  );
+}
+
+/** The lead of the page: how many washes the day asks for, and with which it begins. */
+export function leadText(
+  today: readonly OfToday[],
+  nameOf: { readonly car: (id: string) => string; readonly place: (id: string) => string },
+  format: Pick<Format, 'time'>,
+): string {
+  const [first] = today;
+  if (!first) return 'Nothing to wash today.';
+  const count = today.length === 1 ? 'One car to wash today' : `${today.length} cars to wash today`;
+  return `${count}; first the ${nameOf.car(first.vehicleId)} at ${format.time(first.startMs)}, ${nameOf.place(first.placeId)}.`;
 }
 
 /** Washes that are planned from now on, soonest first. */

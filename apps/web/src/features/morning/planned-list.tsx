@@ -6,24 +6,23 @@ import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
 import classes from './morning.module.css';
-import { plannedAhead } from './morning-view.js';
 
 interface PlannedListProps {
+  readonly title: string;
+  /** Soonest first. */
   readonly washes: readonly WashRecord[];
   readonly vehicles: readonly VehicleRecord[] | undefined;
   readonly places: readonly PlaceRecord[] | undefined;
-  readonly nowMs: number;
 }
 
-/** What is planned already, soonest first. */
-export function PlannedList({ washes, vehicles, places, nowMs }: PlannedListProps) {
+/** What is planned already. */
+export function PlannedList({ title, washes: planned, vehicles, places }: PlannedListProps) {
   const format = useFormat();
-  const planned = plannedAhead(washes, nowMs);
   if (planned.length === 0) return null;
   return (
     <section className={classes.group}>
       <div className={classes.plannedHead}>
-        <h2>Planned</h2>
+        <h2>{title}</h2>
         <Link className="no-print" to="/round">
           Prepare a round
         </Link>

@@ -3,7 +3,7 @@ import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { methodName, nameOf } from '../../words/names.js';
-import { fallbackText } from '../../words/plan-words.js';
+import { fallbackText, worthText } from '../../words/plan-words.js';
 import classes from './morning.module.css';
 
 interface WhyProps {
@@ -14,30 +14,39 @@ interface WhyProps {
 }
 
 const PARTS = [
-  ['saltMinor', 'Salt kept from eating'],
-  ['moneyMinor', 'Paid at the place'],
-  ['timeMinor', 'Your time, travel included'],
-  ['coldMinor', 'Cold hands'],
-  ['paintMinor', 'Risk to paint and protection'],
-  ['troubleMinor', 'Trouble of the "if"'],
-  ['lateMinor', 'Lateness'],
-  ['seasonMinor', 'Work of the season, beyond what it takes'],
+  ['saltMinor', 'salt damage avoided'],
+  ['moneyMinor', 'place and product'],
+  ['timeMinor', 'your time, travel included'],
+  ['coldMinor', 'cold hands'],
+  ['paintMinor', 'risk to paint and protection'],
+  ['troubleMinor', 'trouble of the "if"'],
+  ['lateMinor', 'lateness'],
+  ['seasonMinor', 'work of the season, its own cost counted'],
+] as const;
+
+/** What comes in first, what it costs after; both without a sign. */
+const SIDES = [
+  { sign: 1, name: 'Gives' },
+  { sign: -1, name: 'Takes' },
 ] as const;
 
 function Worth({ best, format }: Pick<WhyProps, 'best' | 'format'>) {
   return (
     <section>
-      <h4>What it is worth</h4>
+      <h4>What it gives and takes</h4>
       <dl className={classes.pairs}>
-        {PARTS.filter(([part]) => best.value[part] !== 0).map(([part, label]) => (
-          <div key={part} style={{ display: 'contents' }}>
-            <dt>{label}</dt>
-            <dd className="figure">{format.money(best.value[part])}</dd>
-          </div>
-        ))}
-        <dt className={classes.total}>In all</dt>
-        <dd className={`figure ${classes.total}`}>{format.money(best.value.totalMinor)}</dd>
+        {SIDES.map(({ sign, name }) =>
+          PARTS.filter(([part]) => sign * best.value[part] > 0).map(([part, label]) => (
+            <div key={part} style={{ display: 'contents' }}>
+              <dt>
+                {name}: {label}
+              </dt>
+              <dd className="figure">{format.money(sign * best.value[part])}</dd>
+            </div>
+          )),
+        )}
       </dl>
+      <p className={classes.total}>{worthText(best.value.totalMinor, format)}.</p>
       <p className="muted">
         Saves {best.activeHoursSaved.toFixed(1)} active salt hours over the forecast (estimated). Prices are
         judgement; change them in Settings. One plan for all cars chose this start; the next best say what it

@@ -6,7 +6,7 @@ import { Glyph } from '../../parts/glyph.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
-import { chanceText, fallbackText, moveCostText } from '../../words/plan-words.js';
+import { chanceText, fallbackText, moveCostText, worthText } from '../../words/plan-words.js';
 import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
 import shared from './plan.module.css';
@@ -98,7 +98,7 @@ export function WashPanel(props: WashPanelProps) {
           {wayBeside(window.wayId, window.limiting) && <p>{wayBeside(window.wayId, window.limiting)}</p>}
           {worthMinor !== null && (
             <p className="muted">
-              Worth <span className="figure">{format.money(worthMinor)}</span> to the plan; saves{' '}
+              {worthText(worthMinor, format)}; saves{' '}
               <span className="figure">{window.activeHoursSaved.toFixed(1)}</span> active salt hours
               (estimated).
             </p>

@@ -50,8 +50,8 @@ function serve(): Sent[] {
 }
 
 const orderIn = (sent: readonly Sent[]): string[] => {
-  const changed = sent.find(({ path }) => path.endsWith('/washes/w'));
-  return (changed?.body as { variant: Variant }).variant.steps.map(({ key }) => key);
+  const changed = sent.filter(({ path }) => path.endsWith('/washes/w'));
+  return changed.flatMap(({ body }) => (body as { variant: Variant }).variant.steps.map(({ key }) => key));
 };
 
 describe('what a wash leaves on it', () => {

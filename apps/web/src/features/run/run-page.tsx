@@ -19,6 +19,7 @@ import { EdgeBars } from './edge-bars.js';
 import { LeftOnBox } from './left-on.js';
 import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
+import { SpotsOnCar } from './spots-on-car.js';
 import { Steps } from './steps.js';
 import { WayChoice } from './way-choice.js';
 import classes from './run.module.css';
@@ -119,6 +120,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       )}
       <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
       <LeftOnBox answer={answer} isBegun={isBegun} />
+      <SpotsOnCar vehicleId={wash.vehicleId} />
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       {pack.sunLine && <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format)}</p>}
       <div className={classes.grid}>

@@ -1,0 +1,26 @@
+import { useQuery } from '@tanstack/react-query';
+import type { RungDone, SpotRecord } from '@keen/core';
+import { ask } from './client.js';
+import { useChange } from './queries.js';
+
+/** Spots on a car's record, the oldest first. */
+export const useSpots = (vehicleId: string) =>
+  useQuery({
+    queryKey: ['spots', vehicleId],
+    queryFn: () => ask<SpotRecord[]>(`vehicles/${encodeURIComponent(vehicleId)}/spots`),
+    enabled: vehicleId !== '',
+  });
+
+export const useAddSpot = () =>
+  useChange(
+    ({ vehicleId, ...body }: Omit<SpotRecord, 'id' | 'atMs'>) =>
+      ask<SpotRecord>(`vehicles/${encodeURIComponent(vehicleId)}/spots`, { method: 'POST', body }),
+    'spots',
+  );
+
+export const useChangeSpot = () =>
+  useChange(
+    ({ vehicleId, id, ...body }: Pick<SpotRecord, 'vehicleId' | 'id'> & { done: readonly RungDone[] }) =>
+      ask<SpotRecord>(`vehicles/${encodeURIComponent(vehicleId)}/spots/${id}`, { method: 'PATCH', body }),
+    'spots',
+  );

@@ -1,0 +1,108 @@
+import { Button, Group, Select } from '@mantine/core';
+import { CAR_ZONE_IDS, type SpotRecord } from '@keen/core';
+import { useBringBack, useDelete, useVehicles } from '../../api/queries.js';
+import { useAddSpot, useChangeSpot, useSpots } from '../../api/spot-queries.js';
+import { useFormat } from '../../format/use-format.js';
+import { DeleteButton } from '../../parts/delete-button.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { ZONE_NAMES } from '../../words/car-names.js';
+import { spotText } from '../../words/clinic-words.js';
+import classes from './clinic.module.css';
+import { fromRecord, onZone, type SpotCase } from './spot-case.js';
+
+interface OnCarProps {
+  readonly spot: SpotCase;
+  readonly onChange: (change: Partial<SpotCase>) => void;
+}
+
+/** On which car the spots sit, and what its record says of spots already. */
+export function OnCar({ spot, onChange }: OnCarProps) {
+  const format = useFormat();
+  const { data: vehicles = [] } = useVehicles();
+  const { data: records = [] } = useSpots(spot.vehicleId ?? '');
+  const { mutate: remove } = useDelete('spots');
+  const { mutate: bringBack } = useBringBack('spots');
+  const forget = ({ vehicleId, id }: SpotRecord): void => {
+    const path = `vehicles/${vehicleId}/spots/${id}`;
+    remove(path, {
+      onSuccess: () => noticeWithUndo('The spots are deleted.', () => bringBack(path)),
+      onError: noticeOfFailure,
+    });
+  };
+  return (
+    <>
+      <Select
+        label="On which car"
+        placeholder="None of mine"
+        data={vehicles.map(({ id, name }) => ({ value: id, label: name }))}
+        value={spot.vehicleId}
+        onChange={(vehicleId) => onChange({ vehicleId, recordId: null, done: [] })}
+        clearable
+        size="md"
+      />
+      {spot.vehicleId !== null && (
+        <Select
+          label="Where on it"
+          placeholder="Choose a zone"
+          data={CAR_ZONE_IDS.map((zone) => ({ value: zone, label: ZONE_NAMES[zone] }))}
+          value={spot.zone}
+          onChange={(zone) => onChange(onZone(zone))}
+          size="md"
+        />
+      )}
+      {records.length > 0 && (
+        <div>
+          <h3>On its record</h3>
+          <ul className={classes.records}>
+            {records.toReversed().map((record) => (
+              <li key={record.id} data-chosen={record.id === spot.recordId || undefined}>
+                <span>
+                  {format.dayShort(record.atMs)}: {spotText(record)}
+                </span>
+                <Group gap={6} wrap="nowrap">
+                  <Button size="compact-md" variant="default" onClick={() => onChange(fromRecord(record))}>
+                    Go on
+                  </Button>
+                  <DeleteButton
+                    what={`the spots on the ${ZONE_NAMES[record.zone].toLowerCase()}`}
+                    onClick={() => forget(record)}
+                  />
+                </Group>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Keeps the spots, or what else was tried, on the record of the car that they sit on. */
+export function KeepButton({ spot, onKept }: Pick<OnCarProps, 'spot'> & { readonly onKept: () => void }) {
+  const add = useAddSpot();
+  const change = useChangeSpot();
+  const { mutate: remove } = useDelete('spots');
+  const { vehicleId, zone, recordId, age, material, cause, done } = spot;
+  if (vehicleId === null || zone === null) return null;
+  const keep = (): void => {
+    if (recordId !== null) {
+      change.mutate({ vehicleId, id: recordId, done }, { onSuccess: onKept, onError: noticeOfFailure });
+      return;
+    }
+    add.mutate(
+      { vehicleId, zone, age, material, cause, done, note: '' },
+      {
+        onSuccess: ({ id }) => {
+          noticeWithUndo('Kept on the car’s record.', () => remove(`vehicles/${vehicleId}/spots/${id}`));
+          onKept();
+        },
+        onError: noticeOfFailure,
+      },
+    );
+  };
+  return (
+    <Button color="lamp.3" size="md" loading={add.isPending || change.isPending} onClick={keep}>
+      {recordId === null ? 'Keep it on the car’s record' : 'Keep what was tried'}
+    </Button>
+  );
+}
