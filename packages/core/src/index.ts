@@ -218,6 +218,7 @@ export {
 export {
   bottlesFor,
   EMPTY_SHELF,
+  CLOTH_KINDS,
   GEAR_KINDS,
   KEPT_IN,
   kitWarnings,

@@ -117,6 +117,8 @@ export const places = sqliteTable('place', {
   travelMinutes: real('travel_minutes').notNull(),
   carsAtOnce: integer('cars_at_once').notNull().default(1),
   finishAt: text('finish_at', { mode: 'json' }).$type<FinishAt | null>(),
+  mostMinutes: real('most_minutes'),
+  dryingSpot: text('drying_spot').notNull().default(''),
   removedMs,
 });
 

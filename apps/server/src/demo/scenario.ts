@@ -236,6 +236,7 @@ export const DEMO_PLACES: readonly NamedPlace[] = [
     forbids: ['no-washing-in-frost'],
     travelMinutes: 0,
     carsAtOnce: 1,
+    dryingSpot: 'under the roof by the gate',
   },
 ];
 

@@ -52,6 +52,8 @@ export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
     queue: null,
     forbids: [],
     finishAt: null,
+    mostMinutes: null,
+    dryingSpot: '',
     ...dto,
     carsAtOnce: dto.carsAtOnce ?? 1,
     climate: climateOf(dto.climate),

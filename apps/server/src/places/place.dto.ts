@@ -176,6 +176,15 @@ export class CreatePlaceDto {
   forbids?: SiteRule[];
   @IsNumber() @Min(0) @Max(600) travelMinutes: number;
   @MayBeAbsent() @IsInt() @Min(1) @Max(20) carsAtOnce?: number;
+  /** Minutes that one may stay there with a car; null: as long as one likes. */
+  @ApiProperty({ type: Number, nullable: true, required: false })
+  @IsOptional()
+  @IsNumber()
+  @Min(1)
+  @Max(1440)
+  mostMinutes?: number | null;
+  /** Where in the shade a car can be dried near by. */
+  @MayBeAbsent() @IsString() @MaxLength(120) dryingSpot?: string;
   /** Where a wash that begins here is ended: dried, or washed by hand once it is rinsed. */
   @IsOptional() @ValidateNested() @Type(() => FinishAtDto) finishAt?: FinishAtDto | null;
 }

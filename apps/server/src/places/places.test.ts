@@ -22,6 +22,8 @@ describe('a place', () => {
       id: kept.id,
       notes: '',
       finishAt: null,
+      mostMinutes: null,
+      dryingSpot: '',
       climate: { kind: 'heated', setpointC: 14, relHumidityFraction: null },
       finalRinse: null,
       tariff: null,

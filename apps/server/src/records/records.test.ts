@@ -51,6 +51,8 @@ describe('rows that can be taken away', () => {
       forbids: [],
       carsAtOnce: 1,
       finishAt: null,
+      mostMinutes: null,
+      dryingSpot: '',
     }) as never;
   let places: PlacesRepository;
   beforeEach(async () => {

@@ -118,6 +118,7 @@ export const SEASON_JOB_NAMES: Readonly<Record<SeasonJobId, string>> = {
   decontaminate: 'decontamination',
   polish: 'polish',
   're-coat': 'new coat',
+  'engine-bay': 'engine bay',
 };
 export const TARGET_NAMES = {
   days: 'Days',

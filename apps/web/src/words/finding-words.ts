@@ -143,6 +143,8 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
       : `main roads stay dry ${actual(finding, format)} after`;
   },
   'site-rule': (finding, format) => {
+    if (finding.unit === 'min')
+      return `one may stay there ${limit(finding, format)}, and it takes ${actual(finding, format)}: dry it somewhere else, or do less`;
     if (!finding.siteRule)
       return finding.level === 'unknown' ? 'no weather for these hours' : 'nothing forbids it';
     if (finding.remedy === 'site-soap')

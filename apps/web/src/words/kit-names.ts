@@ -4,6 +4,7 @@ export const KEPT_IN_NAMES: Readonly<Record<KeptIn, string>> = { van: 'in the va
 export const GEAR_NAMES: Readonly<Record<GearKind, string>> = {
   'folded-towel': 'folded towels',
   'drying-towel': 'drying towels',
+  'household-towel': 'household towels',
   mitt: 'mitts',
   sponge: 'sponges',
   sprayer: 'sprayer',

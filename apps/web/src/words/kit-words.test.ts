@@ -66,6 +66,8 @@ it('what is to be seen to this evening has its numbers', () => {
         low: [foam],
         spent: [{ gear: towels, litresLeft: 12 }],
         laundry: [towels],
+        scratching: [{ name: 'Bath towels' } as Gear],
+        stripping: [{ name: 'Dish soap' } as Product],
       },
       format,
     ),
@@ -74,5 +76,7 @@ it('what is to be seen to this evening has its numbers', () => {
     'Buy Foam: 90 mL left, low at 150 mL.',
     'Towels: 12 L left before it is spent.',
     'Launder Towels: 1 of 6 clean, no softener.',
+    'Bath towels scratch: their hems and loops hold grit. Get folded towels of microfibre.',
+    'Dish soap is made for plates and takes wax with it. Get a car shampoo.',
   ]);
 });

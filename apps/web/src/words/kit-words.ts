@@ -1,4 +1,4 @@
-import type { Gear, KitWarnings, Product } from '@keen/core';
+import { CLOTH_KINDS, type Gear, type KitWarnings, type Product } from '@keen/core';
 import type { Format } from '../format/format.js';
 
 /** "1:9 (10 %), label 1:4 to 1:20", "neat". */
@@ -21,7 +21,7 @@ export const dwellRangeText = ({ dwell }: Pick<Product, 'dwell'>, format: Format
 /** What there is of a piece of gear, and what of it is left. */
 export function gearText(gear: Gear, format: Format): string {
   const { kind, count, cleanCount, volumeMl, outputLitresPerBottle, lifeLitres, litresUsed } = gear;
-  const isCloth = ['folded-towel', 'drying-towel', 'mitt', 'sponge'].includes(kind);
+  const isCloth = CLOTH_KINDS.has(kind);
   const parts = [
     isCloth ? `${cleanCount} of ${count} clean` : count === 1 ? '' : `${count}`,
     volumeMl === null ? '' : `${format.ml(volumeMl)} bottle`,
@@ -37,7 +37,7 @@ export function gearText(gear: Gear, format: Format): string {
 
 /** What is to be seen to this evening, each with its number. */
 export function warningTexts(warnings: KitWarnings, format: Format): string[] {
-  const { freezing, low, spent, laundry, coldestC } = warnings;
+  const { freezing, low, spent, laundry, scratching, stripping, coldestC } = warnings;
   return [
     ...freezing.map(
       ({ name, lowestStoreC }) =>
@@ -52,5 +52,9 @@ export function warningTexts(warnings: KitWarnings, format: Format): string[] {
     ...laundry.map(
       ({ name, cleanCount, count }) => `Launder ${name}: ${cleanCount} of ${count} clean, no softener.`,
     ),
+    ...scratching.map(
+      ({ name }) => `${name} scratch: their hems and loops hold grit. Get folded towels of microfibre.`,
+    ),
+    ...stripping.map(({ name }) => `${name} is made for plates and takes wax with it. Get a car shampoo.`),
   ];
 }

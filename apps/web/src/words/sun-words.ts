@@ -24,23 +24,25 @@ function spansText(spans: readonly SunSpan[], atMs: number, format: Format): str
 }
 
 /** What the sun asks for in the order of work; null: nothing. */
-function adviceText({ litFlank, driesThere }: SunLine): string | null {
+function adviceText({ litFlank, driesThere }: SunLine, dryingSpot: string): string | null {
   if (litFlank === null || !driesThere) return null;
   const shady = litFlank === 'left' ? 'right' : 'left';
-  return `The ${litFlank} dries first: soap the ${litFlank} first, rinse the ${shady} first, and move into the shade to dry.`;
+  return `The ${litFlank} dries first: soap the ${litFlank} first, rinse the ${shady} first, and move into the shade to dry${dryingSpot ? ` (${dryingSpot})` : ''}.`;
 }
 
-/** The sun on the car during the wash, as an instruction. */
-export const sunLineText = (line: SunLine, startMs: number, format: Format): string =>
-  [spansText(line.spans, startMs, format), adviceText(line)].filter((text) => text !== null).join(' ');
+/** The sun on the car during the wash, as an instruction; with the place's own shade, where it has one. */
+export const sunLineText = (line: SunLine, startMs: number, format: Format, dryingSpot = ''): string =>
+  [spansText(line.spans, startMs, format), adviceText(line, dryingSpot)]
+    .filter((text) => text !== null)
+    .join(' ');
 
 /** The same of this minute, for the phone; null: no sun on any side now, nor later in the wash. */
-export function sunNowText(line: SunLine, nowMs: number, format: Format): string | null {
+export function sunNowText(line: SunLine, nowMs: number, format: Format, dryingSpot = ''): string | null {
   const now = litAt(line, nowMs);
   const next = line.spans.find(({ fromMs }) => fromMs > nowMs);
   const shown = now.length > 0 ? now : next ? [next] : [];
   if (shown.length === 0) return null;
   const text = spansText(shown, nowMs, format);
-  const advice = now.some(({ side }) => side === line.litFlank) ? adviceText(line) : null;
+  const advice = now.some(({ side }) => side === line.litFlank) ? adviceText(line, dryingSpot) : null;
   return advice ? `${text} ${advice}` : text;
 }

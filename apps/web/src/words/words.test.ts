@@ -43,6 +43,10 @@ describe('what products do, in words', () => {
     },
     { change: { level: 'clear', margin: null, unit: 'none' }, text: 'no label sets a limit here' },
     {
+      change: { ruleId: 'site-rule', margin: -11, unit: 'min', actual: 31, limit: 20 },
+      text: 'one may stay there 20 min, and it takes 31 min: dry it somewhere else, or do less',
+    },
+    {
       change: { ruleId: 'chemicals', margin: null, unit: 'none', under: 'wheels' },
       text: '“foam it” goes on over “clean the wheels”: acid and alkali meet. Put a rinse between',
     },

@@ -505,6 +505,21 @@ describe('the reminder in the evening', () => {
     expect(found.map(({ id }) => id)).toEqual(count ? ['water-based'] : []);
   });
 
+  it('household towels and dish soap where nothing better is owned, and not beside it', () => {
+    const bath = gear({ id: 'bath', kind: 'household-towel', count: 4 });
+    const dish = bottle({ id: 'dish', role: 'household-soap' });
+    const bad = kitWarnings({ products: [dish], gear: [bath] }, null);
+    expect([bad.scratching, bad.stripping]).toEqual([[bath], [dish]]);
+    const good = kitWarnings(
+      {
+        products: [dish, bottle({ id: 'soap', role: 'shampoo' })],
+        gear: [bath, gear({ id: 'towels', kind: 'drying-towel' })],
+      },
+      null,
+    );
+    expect([good.scratching, good.stripping]).toEqual([[], []]);
+  });
+
   it('low stock, spent filters and laundry', () => {
     const found = kitWarnings(
       {

@@ -48,6 +48,7 @@ export interface Product {
 export const GEAR_KINDS = [
   'folded-towel',
   'drying-towel',
+  'household-towel',
   'mitt',
   'sponge',
   'sprayer',
@@ -60,6 +61,15 @@ export const GEAR_KINDS = [
   'resin',
 ] as const;
 export type GearKind = (typeof GEAR_KINDS)[number];
+
+/** Counted clean and soiled, and laundered. */
+export const CLOTH_KINDS: ReadonlySet<GearKind> = new Set([
+  'folded-towel',
+  'drying-towel',
+  'household-towel',
+  'mitt',
+  'sponge',
+]);
 
 /** What is not used up at once: cloths, bottles, machines, filters. */
 export interface Gear {

@@ -1,4 +1,4 @@
-import type { Gear, Kit, Product } from './product.js';
+import { CLOTH_KINDS, type Gear, type Kit, type Product } from './product.js';
 
 /** What is to be seen to this evening. */
 export interface KitWarnings {
@@ -9,19 +9,25 @@ export interface KitWarnings {
   readonly spent: readonly { readonly gear: Gear; readonly litresLeft: number }[];
   /** Cloths of which more are soiled than clean. */
   readonly laundry: readonly Gear[];
+  /** Household towels where no other cloth is owned: their loops and hems scratch. */
+  readonly scratching: readonly Gear[];
+  /** Dish soap where no car shampoo is owned: wax goes with it. */
+  readonly stripping: readonly Product[];
   /** Coldest air outdoors until the next morning, °C; null: not known. */
   readonly coldestC: number | null;
 }
 
 /** From this share of its life on a filter is reported (judgement). */
 const NEARLY_SPENT_FRACTION = 0.85;
-const CLOTHS: ReadonlySet<Gear['kind']> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
+const CAR_TOWELS: ReadonlySet<Gear['kind']> = new Set(['folded-towel', 'drying-towel']);
+const CAR_SOAPS: ReadonlySet<Product['role']> = new Set(['shampoo', 'rinseless', 'residue-free-soap']);
 
 /**
  * What of the kit is to be seen to before tomorrow?
  *
  * @param coldestC coldest air outdoors until then; null: not known, and nothing is said of freezing
- * @returns what is low, what freezes in the van (taken to be as cold as the air outdoors), what is nearly spent, what is to be laundered
+ * @returns what is low, what freezes in the van (taken to be as cold as the air outdoors), what is nearly spent, what is to be laundered, what scratches or
+ * strips where nothing better is owned
  */
 export function kitWarnings({ products, gear }: Kit, coldestC: number | null): KitWarnings {
   return {
@@ -38,7 +44,13 @@ export function kitWarnings({ products, gear }: Kit, coldestC: number | null): K
       if (one.lifeLitres === null || one.litresUsed < NEARLY_SPENT_FRACTION * one.lifeLitres) return [];
       return [{ gear: one, litresLeft: Math.max(0, one.lifeLitres - one.litresUsed) }];
     }),
-    laundry: gear.filter(({ kind, count, cleanCount }) => CLOTHS.has(kind) && cleanCount * 2 < count),
+    laundry: gear.filter(({ kind, count, cleanCount }) => CLOTH_KINDS.has(kind) && cleanCount * 2 < count),
+    scratching: gear.some(({ kind }) => CAR_TOWELS.has(kind))
+      ? []
+      : gear.filter(({ kind }) => kind === 'household-towel'),
+    stripping: products.some(({ role }) => CAR_SOAPS.has(role))
+      ? []
+      : products.filter(({ role }) => role === 'household-soap'),
     coldestC,
   };
 }

@@ -91,6 +91,10 @@ export interface PlaceAlone extends EarthPoint {
   readonly travelMinutes: number;
   /** Cars that can be washed there side by side. */
   readonly carsAtOnce: number;
+  /** Minutes that one may stay there with a car; null or absent: as long as one likes. */
+  readonly mostMinutes?: number | null;
+  /** Where in the shade a car can be dried near by, in words; empty or absent: nowhere that is known. */
+  readonly dryingSpot?: string;
 }
 
 /** A second place in which a wash that began here can be ended: dried, or washed by hand once it is rinsed. */

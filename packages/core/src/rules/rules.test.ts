@@ -517,6 +517,24 @@ describe('rules of soil, site, sun and the night', () => {
     },
     {
       ruleId: 'site-rule',
+      change: {
+        place: { ...DRIVE, mostMinutes: methodWith('waterless').minutes },
+        method: methodWith('waterless'),
+      },
+      level: 'clear',
+      why: 'just as long as one may stay',
+    },
+    {
+      ruleId: 'site-rule',
+      change: {
+        place: { ...DRIVE, mostMinutes: methodWith('waterless').minutes - 1 },
+        method: methodWith('waterless'),
+      },
+      level: 'block',
+      why: 'a minute longer than one may stay',
+    },
+    {
+      ruleId: 'site-rule',
       change: { place: { ...DRIVE, forbids: ['no-own-bucket'] }, method: methodWith('bay-contact') },
       level: 'block',
       why: 'no buckets',

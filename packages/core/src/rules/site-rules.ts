@@ -133,6 +133,15 @@ const PROHIBITIONS: Readonly<Record<SiteRule, (situation: Situation) => Finding 
   },
 };
 
+/** Longer than one may stay there, set-up and packing up counted; null: one may stay as long as one likes. */
+function stayed({ place, method }: Situation): Finding | null {
+  const { mostMinutes = null } = place;
+  if (mostMinutes === null) return null;
+  const margin = mostMinutes - method.minutes;
+  const of = { margin, unit: 'min', scale: mostMinutes, actual: method.minutes, limit: mostMinutes } as const;
+  return margin < 0 ? ofDegree('site-rule', 'block', of) : null;
+}
+
 export const siteRule: Rule = {
   id: 'site-rule',
   question: 'Do the site, its landlord and the town allow it?',
@@ -142,6 +151,8 @@ export const siteRule: Rule = {
   reads: [
     'place.forbids',
     'place.hasDrain',
+    'place.mostMinutes',
+    'method.minutes',
     'method.needs',
     'method.steps',
     'method.contact',
@@ -149,9 +160,10 @@ export const siteRule: Rule = {
     'site.airTempC',
   ],
   judge: (situation) => {
-    const found = situation.place.forbids
-      .map((rule) => PROHIBITIONS[rule](situation))
-      .filter((finding) => finding !== null);
+    const found = [
+      ...situation.place.forbids.map((rule) => PROHIBITIONS[rule](situation)),
+      stayed(situation),
+    ].filter((finding) => finding !== null);
     return (
       found.find(({ level }) => level === 'block') ??
       found.find(({ level }) => level === 'unknown') ??

@@ -46,6 +46,13 @@ describe('work of the season in a wash', () => {
     expect(both.removes.under).toBeGreaterThan(plain.removes.under);
   });
 
+  it('has the engine bay dry before the body is wetted, with its own soap', () => {
+    const bay = withSeasonWork(method('garage-hose'), jobs('engine-bay'));
+    const [first] = bay.steps;
+    expect(first).toMatchObject({ id: 'engine-bay', jobId: 'engine-bay', litres: 5, onMeter: false });
+    expect(bay.minutes - method('garage-hose').minutes).toBeCloseTo(25, 6);
+  });
+
   it('goes on clean paint at the end, and wants the foamer where it foams', () => {
     const garage = withSeasonWork(method('garage-rinseless'), jobs('decontaminate', 're-coat'));
     expect(ids(garage).slice(-7)).toEqual(['iron', 'tar', 'rinse', 'clay', 'towel', 'bare-check', 'coat']);

@@ -1,4 +1,4 @@
-import type { Gear, GearKind } from '@keen/core';
+import { CLOTH_KINDS, type Gear, type GearKind } from '@keen/core';
 import { numberOf } from '../../parts/number-text.js';
 import type { FormErrors } from './product-form.js';
 
@@ -29,13 +29,12 @@ export const NEW_GEAR: GearDraft = {
   notes: '',
 };
 
-const CLOTHS: ReadonlySet<GearKind> = new Set(['folded-towel', 'drying-towel', 'mitt', 'sponge']);
 const BOTTLES: ReadonlySet<GearKind> = new Set(['sprayer', 'foamer', 'lance', 'bucket']);
 const FILTERS: ReadonlySet<GearKind> = new Set(['inline-filter', 'resin']);
 
 /** Which fields a kind of gear has besides its name and number. */
 export const gearHas = (kind: GearKind) => ({
-  laundry: CLOTHS.has(kind),
+  laundry: CLOTH_KINDS.has(kind),
   bottle: BOTTLES.has(kind),
   output: kind === 'foamer' || kind === 'lance',
   life: FILTERS.has(kind),

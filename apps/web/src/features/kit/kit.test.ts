@@ -151,6 +151,8 @@ describe('the words of the kit', () => {
       low: [FOAM],
       spent: [],
       laundry: [TOWELS],
+      scratching: [],
+      stripping: [],
       coldestC: -7,
     };
     expect(warningTexts(warnings, format)).toEqual([

@@ -4,8 +4,14 @@ import { sunNowText } from '../../words/sun-words.js';
 import classes from './sun-now.module.css';
 
 /** Which side the sun is on now, and when that changes; nothing where no beam falls on the car. */
-export function SunNow({ pack, nowMs }: { readonly pack: Pick<RunPack, 'sunLine'>; readonly nowMs: number }) {
+export function SunNow({
+  pack,
+  nowMs,
+}: {
+  readonly pack: Pick<RunPack, 'sunLine' | 'place'>;
+  readonly nowMs: number;
+}) {
   const format = useFormat();
-  const text = pack.sunLine ? sunNowText(pack.sunLine, nowMs, format) : null;
+  const text = pack.sunLine ? sunNowText(pack.sunLine, nowMs, format, pack.place.dryingSpot) : null;
   return text === null ? null : <p className={classes.sun}>{text}</p>;
 }

@@ -66,6 +66,9 @@ export interface PlaceDraft extends AirDraft {
   readonly forbids: readonly SiteRule[];
   readonly travelMinutes: number | null;
   readonly carsAtOnce: number | null;
+  /** null: as long as one likes. */
+  readonly mostMinutes: number | null;
+  readonly dryingSpot: string;
   /** Where a wash that begins here is ended; null: here. */
   readonly finishPlaceId: string | null;
   readonly finishMinutes: number | null;
@@ -130,6 +133,8 @@ export const newPlace = (
   forbids: [],
   travelMinutes: 0,
   carsAtOnce: 1,
+  mostMinutes: null,
+  dryingSpot: '',
   finishPlaceId: null,
   finishMinutes: null,
   finishMinor: null,
@@ -176,6 +181,8 @@ export function draftOf(place: PlaceRecord): PlaceDraft {
   const { climate, shelter, methods, queue, finishAt, id: _id, ...fields } = place;
   return {
     ...fields,
+    mostMinutes: fields.mostMinutes ?? null,
+    dryingSpot: fields.dryingSpot ?? '',
     ...airDraft(climate),
     horizon: shelter.kind === 'open' ? shelter.horizon : [],
     openings: shelter.kind === 'roofed' ? shelter.openings : [],

@@ -17,6 +17,10 @@ const RANGES: readonly {
   { field: 'carsAtOnce', read: (draft) => draft.carsAtOnce, low: 1, high: 20, unit: 'cars' },
 ];
 
+/** What one may stay there; nothing: as long as one likes. */
+const stayError = ({ mostMinutes }: Pick<PlaceDraft, 'mostMinutes'>): string | undefined =>
+  mostMinutes !== null && (mostMinutes < 1 || mostMinutes > 1440) ? 'From 1 to 1440 minutes.' : undefined;
+
 const isBetween = (value: number | null, low: number, high: number): boolean =>
   value !== null && value >= low && value <= high;
 
@@ -78,6 +82,8 @@ export function placeErrors(draft: PlaceDraft): PlaceErrors {
     if (value === null || value < low || value > high)
       errors[field] = `From ${low} to ${high} ${unit}`.trim() + '.';
   }
+  const stay = stayError(draft);
+  if (stay) errors.mostMinutes = stay;
   Object.assign(errors, airErrors(draft));
   if (draft.finishPlaceId !== null && !isBetween(draft.finishMinutes, 0, MOST_DRIVE_MINUTES))
     errors.finishMinutes = `From 0 to ${MOST_DRIVE_MINUTES} minutes.`;

@@ -50,6 +50,8 @@ describe('the form of a place', () => {
     },
     forbids: ['no-own-bucket'],
     travelMinutes: 9,
+    mostMinutes: 20,
+    dryingSpot: 'behind the north wall',
     carsAtOnce: 2,
   };
 

@@ -55,6 +55,7 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
   return {
     ...fields,
     name: fields.name.trim(),
+    dryingSpot: fields.dryingSpot.trim(),
     latitudeDeg: draft.latitudeDeg ?? 0,
     longitudeDeg: draft.longitudeDeg ?? 0,
     carHeadingDeg: draft.carHeadingDeg ?? 0,

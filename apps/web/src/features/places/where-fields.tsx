@@ -1,4 +1,4 @@
-import { Checkbox, Group, Select } from '@mantine/core';
+import { Checkbox, Group, Select, TextInput } from '@mantine/core';
 import { NumberField } from '../../parts/number-field.js';
 import { optionsOf } from '../../words/names.js';
 import { TAP_NAMES } from '../../words/place-words.js';
@@ -69,6 +69,25 @@ export function WhereFields(props: PlaceFieldsProps) {
           onChange={(carsAtOnce) => set({ carsAtOnce })}
           decimals={0}
           error={errors.carsAtOnce}
+        />
+      </Group>
+      <Group grow align="start">
+        <NumberField
+          label="Stay at most"
+          unit="min"
+          hint="With one car; empty: as long as you like"
+          value={draft.mostMinutes}
+          onChange={(mostMinutes) => set({ mostMinutes })}
+          decimals={0}
+          error={errors.mostMinutes}
+        />
+        <TextInput
+          label="Shade to dry in"
+          description="Near by, in your words; named when the sun dries one side first"
+          maxLength={120}
+          value={draft.dryingSpot}
+          onChange={(event) => set({ dryingSpot: event.currentTarget.value })}
+          error={errors.dryingSpot}
         />
       </Group>
       <Group>

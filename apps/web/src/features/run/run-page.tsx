@@ -122,7 +122,9 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       <LeftOnBox answer={answer} isBegun={isBegun} />
       <SpotsOnCar vehicleId={wash.vehicleId} />
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
-      {pack.sunLine && <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format)}</p>}
+      {pack.sunLine && (
+        <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format, pack.place.dryingSpot)}</p>
+      )}
       <div className={classes.grid}>
         <div className={classes.column}>
           <Prepare

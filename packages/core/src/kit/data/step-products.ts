@@ -79,6 +79,7 @@ export const STEP_PRODUCTS = [
   row('wet-seal', ['wet-sealant'], 'sprayer', 150),
   row('dry-seal', ['drying-sealant', 'spray-ceramic', 'spray-wax'], 'sprayer', 60),
   row('foam-seal', ['foaming-sealant'], 'foamer', 1000),
+  row('engine-bay', ['all-purpose-cleaner', 'alkaline-pre-wash'], 'sprayer', 500),
   row('tyres', ['tyre-dressing'], 'neat', 40),
 ] as const satisfies readonly StepProductRow[];
 

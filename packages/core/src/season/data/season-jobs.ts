@@ -118,4 +118,17 @@ export const SEASON_JOBS = [
     worthMinor: 8000,
     status: 'judgement',
   },
+  {
+    id: 'engine-bay',
+    seasons: ['spring'],
+    everyDays: null,
+    placeKinds: ['self-serve-bay', 'garage', 'heated-unit', 'drive'],
+    afterContact: false,
+    needsDrain: true,
+    underCar: false,
+    minutes: 25,
+    lowestC: 5,
+    worthMinor: 1800,
+    status: 'judgement',
+  },
 ] as const satisfies readonly SeasonJobRow[];

@@ -66,12 +66,14 @@ export const SEASON_STEPS: Readonly<Record<SeasonJobId, readonly SeasonStepRow[]
     row('clay', 0.6, BODY, touched),
     row('towel', 0.12, BODY),
   ],
+  // Cool and covered, dirt softened, low pressure, and dry before anything else gets wet.
+  'engine-bay': [row('engine-bay', 1, ['upper'], { litres: 5 })],
   polish: [row('polish', 1, BODY, touched)],
   're-coat': [row('bare-check', 0.15, BODY), row('coat', 0.85, BODY)],
 };
 
 /** Done before the body is wetted: it splashes, and nothing on the paint waits meanwhile. */
-export const BEFORE_BODY: ReadonlySet<SeasonJobId> = new Set(['underbody', 'anti-corrosion']);
+export const BEFORE_BODY: ReadonlySet<SeasonJobId> = new Set(['underbody', 'anti-corrosion', 'engine-bay']);
 /** Steps of a method that a job does in their stead. */
 export const REPLACES: Readonly<Partial<Record<SeasonJobId, readonly WashStepId[]>>> = {
   underbody: ['underbody-bounce', 'underbody-ramps'],

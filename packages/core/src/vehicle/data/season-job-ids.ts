@@ -6,5 +6,6 @@ export const SEASON_JOB_IDS = [
   'decontaminate',
   'polish',
   're-coat',
+  'engine-bay',
 ] as const;
 export type SeasonJobId = (typeof SEASON_JOB_IDS)[number];
