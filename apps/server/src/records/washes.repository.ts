@@ -3,6 +3,7 @@ import type { WashRecord, WashStatus } from '@keen/core';
 import { and, asc, eq, gte, isNull, sql } from 'drizzle-orm';
 import { type Database, type Write, writeAll } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
+import { InTurn } from '../db/in-turn.js';
 import { washes } from '../db/schema.js';
 import { recordOf, RemovableRows } from './removable-rows.js';
 
@@ -20,8 +21,15 @@ export interface WashRows {
 
 @Injectable()
 export class WashesRepository extends RemovableRows<WashRecord> {
+  private readonly turn = new InTurn();
+
   constructor(@Inject(DATABASE) db: Database) {
     super(db, { what: 'wash', table: washes, order: [washes.startMs] });
+  }
+
+  /** Changes of washes that rest on what was read: one after the other. */
+  inTurn<T>(work: () => Promise<T>): Promise<T> {
+    return this.turn.run(work);
   }
 
   /** Newest first. */

@@ -62,7 +62,7 @@ export const PLACE = {
 };
 
 /** A wash that was done without having been planned. */
-export const doneWash = (vehicleId: string, placeId: string, startMs: number): object => ({
+export const doneWash = (vehicleId: string, placeId: string, startMs: number) => ({
   vehicleId,
   placeId,
   methodId: 'garage-rinseless',

@@ -36,6 +36,7 @@ function apply(changes: WashChanges) {
   };
   const parts = [
     {
+      inTurn: <T>(work: () => Promise<T>) => work(),
       list: () => Promise.resolve(kept),
       find: (id: string) => find(kept, id),
       findRemoved: (id: string) => find(gone, id),

@@ -19,6 +19,14 @@ export interface WashChanges {
   readonly restore?: readonly string[];
 }
 
+/** What a change rests on, as it was read. */
+interface Meant {
+  readonly removed: readonly WashRecord[];
+  readonly before: readonly WashRecord[];
+  readonly lost: readonly WashRecord[];
+  readonly worked: readonly Wanted[];
+}
+
 @Injectable()
 export class WashChangesService {
   constructor(
@@ -46,6 +54,17 @@ export class WashChangesService {
       ...(changes.add ?? []).map((dto, i) => newWash(dto, single ? '' : `add.${i}.`, shop)),
       ...(changes.move ?? []).flatMap((dto, i) => movedWash(dto, before[i], single ? '' : `move.${i}.`)),
     ];
+    const worked = await Promise.all(
+      wanted.map(async (want) => ({ ...want, ...(await this.work(want, shop)) })),
+    );
+    const meant = { removed, before, lost, worked };
+    // Checked against what stands there when it is written, and not when it was asked for.
+    return this.washes.inTurn(() => this.write(changes, meant, shop));
+  }
+
+  private async write(changes: WashChanges, meant: Meant, shop: Shop): Promise<ChangedWashes> {
+    const { removed, before, lost, worked } = meant;
+    await this.requireSame([...removed, ...before]);
     const gone = new Set([...removed, ...before].map(({ id }) => id));
     const others = (await this.washes.list({ status: 'planned' })).filter(
       (wash) => isAhead(wash, shop.nowMs) && !gone.has(wash.id),
@@ -59,9 +78,6 @@ export class WashChangesService {
       return wash;
     });
     const back = placed.length;
-    const worked = await Promise.all(
-      wanted.map(async (want) => ({ ...want, ...(await this.work(want, shop)) })),
-    );
     for (const want of worked) placed.push(place(want, [...others, ...placed], shop));
     const records = placed.slice(back);
     const added = records.slice(0, changes.add?.length ?? 0);
@@ -83,6 +99,15 @@ export class WashChangesService {
       removed,
       restored,
     };
+  }
+
+  /** @throws 409 where one of these was changed since it was read */
+  private async requireSame(read: readonly WashRecord[]): Promise<void> {
+    for (const wash of read) {
+      const now = await this.washes.find(wash.id);
+      if (JSON.stringify(now) !== JSON.stringify(wash))
+        throw conflict('id', 'This wash was changed meanwhile; look at it again.');
+    }
   }
 
   private async removed(id: string): Promise<WashRecord> {

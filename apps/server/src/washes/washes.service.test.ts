@@ -47,6 +47,7 @@ function service(): WashesService {
   const tell = (...what: unknown[]) => Promise.resolve(void told.push(what));
   const parts = [
     {
+      inTurn: <T>(work: () => Promise<T>) => work(),
       find: (id: string) => find(kept, id),
       findRemoved: (id: string) => find(removed, id),
       update: (id: string, change: object) => tell('update', id, change),

@@ -2,11 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField, conflict, notFound } from '../errors/api-error.js';
+import { conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { requireDoable } from './doable.js';
 import { KitUseService } from './kit-use.service.js';
 import { WashChangesService } from './wash-changes.service.js';
+import { firstOf } from './first-of.js';
 import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
 
@@ -57,12 +59,15 @@ export class WashesService {
   }
 
   /** Marks a planned wash as done, with what was found; it keeps how it was planned. */
-  async finish(id: string, dto: FinishedWash): Promise<WashRecord> {
+  finish(id: string, dto: FinishedWash): Promise<WashRecord> {
+    return this.washes.inTurn(() => this.finishNow(id, dto));
+  }
+
+  private async finishNow(id: string, dto: FinishedWash): Promise<WashRecord> {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
-    this.requireDoable(dto, await this.vehicles.read(before.vehicleId));
+    requireDoable(dto, await this.vehicles.read(before.vehicleId), this.clock.now());
     const { startMs, minutes, methodId, extras } = before;
-    const planned = { startMs, minutes, methodId, extras };
     const found = await this.withUse({ ...before, methodId: dto.methodId }, dto.found);
     const { taken, writes } = await this.use.take(dto.methodId, found.used);
     const after: WashRecord = {
@@ -70,7 +75,7 @@ export class WashesService {
       ...dto,
       extras: dto.extras ?? extras,
       status: 'done',
-      found: { ...found, taken, planned },
+      found: { ...found, taken, planned: { startMs, minutes, methodId, extras } },
     };
     await this.washes.change({ update: [after] }, writes);
     return after;
@@ -85,17 +90,22 @@ export class WashesService {
   }
 
   /** A wash that was marked done from the desk keeps what was typed there, and gets the record of its run. */
-  async addRun(id: string, run: RunRecord): Promise<void> {
-    const { found } = await this.read(id);
-    if (found) await this.washes.update(id, { found: { ...found, run } });
+  addRun(id: string, run: RunRecord): Promise<void> {
+    return this.washes.inTurn(async () => {
+      const { found } = await this.read(id);
+      if (found) await this.washes.update(id, { found: { ...found, run } });
+    });
   }
 
   /** Deeds of its run arrived after it was closed: the record follows, and the kit gives back and takes what has changed. */
-  async amend(id: string, dto: FinishedWash): Promise<void> {
+  amend(id: string, dto: FinishedWash): Promise<void> {
+    return this.washes.inTurn(() => this.amendNow(id, dto));
+  }
+
+  private async amendNow(id: string, dto: FinishedWash): Promise<void> {
     const before = await this.read(id);
     if (before.status !== 'done' || !before.found) return;
-    // First everything comes back, so that what is taken is measured against a whole kit; a stop between the two is made good by the
-    // next deed that arrives.
+    // All comes back first, so that what is taken is measured against a whole kit; a stop between is made good by the next deed.
     const given = { ...before, found: { ...before.found, taken: { ...NOTHING_TAKEN, isCounted: false } } };
     await this.washes.change({ update: [given] }, await this.use.giveBack(before));
     const { taken, writes } = await this.use.take(dto.methodId, dto.found.used);
@@ -107,9 +117,13 @@ export class WashesService {
   }
 
   /** Logs a wash that was not planned. */
-  async log(dto: LogWashDto): Promise<WashRecord> {
+  log(dto: LogWashDto): Promise<WashRecord> {
+    return this.washes.inTurn(() => this.logNow(dto));
+  }
+
+  private async logNow(dto: LogWashDto): Promise<WashRecord> {
     await this.places.read(dto.placeId);
-    this.requireDoable(dto, await this.vehicles.read(dto.vehicleId));
+    requireDoable(dto, await this.vehicles.read(dto.vehicleId), this.clock.now());
     const found = await this.withUse(dto, dto.found);
     const { taken, writes } = await this.use.take(dto.methodId, found.used);
     const record: WashRecord = {
@@ -126,7 +140,11 @@ export class WashesService {
   }
 
   /** Back to planned as it was; what was found is forgotten, and the kit gets back what was taken. */
-  async reopen(id: string): Promise<WashRecord> {
+  reopen(id: string): Promise<WashRecord> {
+    return this.washes.inTurn(() => this.reopenNow(id));
+  }
+
+  private async reopenNow(id: string): Promise<WashRecord> {
     const before = await this.read(id);
     const after: WashRecord = {
       ...before,
@@ -153,12 +171,14 @@ export class WashesService {
     return this.reopen(id);
   }
 
-  async remove(id: string): Promise<void> {
-    const record = await this.read(id);
-    await this.washes.change(
-      { setRemoved: [{ id, removedMs: this.clock.now() }] },
-      record.status === 'done' ? await this.use.giveBack(record) : [],
-    );
+  remove(id: string): Promise<void> {
+    return this.washes.inTurn(async () => {
+      const record = await this.read(id);
+      await this.washes.change(
+        { setRemoved: [{ id, removedMs: this.clock.now() }] },
+        record.status === 'done' ? await this.use.giveBack(record) : [],
+      );
+    });
   }
 
   /** Brings a wash back. @throws 409 where another is planned in its place since */
@@ -166,22 +186,15 @@ export class WashesService {
     const record = await this.washes.findRemoved(id);
     if (!record) throw notFound('wash', id);
     if (record.status === 'planned') return firstOf((await this.changes.apply({ restore: [id] })).restored);
+    return this.washes.inTurn(() => this.bringBackNow(id));
+  }
+
+  private async bringBackNow(id: string): Promise<WashRecord> {
+    const record = await this.washes.findRemoved(id);
+    if (!record) throw notFound('wash', id);
     const { taken, writes } = await this.use.take(record.methodId, record.found?.used);
     const back: WashRecord = { ...record, found: record.found && { ...record.found, taken } };
     await this.washes.change({ update: [back], setRemoved: [{ id, removedMs: null }] }, writes);
     return back;
   }
-
-  private requireDoable(dto: Pick<DoneWashDto, 'startMs'>, vehicle: { knownSinceMs: number }): void {
-    if (dto.startMs > this.clock.now())
-      throw badField('startMs', 'startMs is in the future; a wash that is done has begun.');
-    if (dto.startMs < vehicle.knownSinceMs) {
-      throw badField('startMs', "startMs is before this vehicle's record begins.");
-    }
-  }
-}
-
-function firstOf<T>([first]: readonly T[]): T {
-  if (first === undefined) throw new Error('a change without an outcome');
-  return first;
 }

@@ -187,3 +187,35 @@ interface WindowCell {
   readonly verdict: string;
   readonly limiting: { readonly ruleId: string };
 }
+
+describe('two at the same moment', () => {
+  it('plan one wash in one place and hour, however often it is tried', async () => {
+    for (let pair = 0; pair < 10; pair += 1) {
+      const other = await sent<VehicleRecord>('vehicles', { ...VEHICLE, name: `Other ${pair}` });
+      const startMs = NOW + 2 * MS_PER_DAY + pair * 6 * MS_PER_HOUR;
+      const answers = await Promise.all(
+        [car.id, other.id].map((vehicleId) =>
+          api().post('/api/washes').send({ vehicleId, placeId: unit.id, methodId: METHOD, startMs }),
+        ),
+      );
+      expect(answers.map(({ status }) => status).sort()).toEqual([201, 409]);
+      for (const { status, body } of answers) if (status === 201) await remove((body as WashRecord).id);
+    }
+  }, 60_000);
+
+  it('close one wash and take from the kit once', async () => {
+    const { id } = await sent<WashRecord>('washes', {
+      vehicleId: car.id,
+      placeId: unit.id,
+      methodId: METHOD,
+      startMs: NOW + MS_PER_DAY,
+    });
+    const { methodId, startMs, minutes, costMinor, found } = doneWash(car.id, unit.id, NOW - MS_PER_HOUR);
+    const done = { methodId, startMs, minutes, costMinor, found };
+    const answers = await Promise.all([1, 2, 3].map(() => api().post(`/api/washes/${id}/done`).send(done)));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+    expect(await stock()).toEqual({ [METHOD]: 2 });
+    await remove(id);
+    expect(await stock()).toEqual({ [METHOD]: 3 });
+  }, 60_000);
+});
