@@ -17,6 +17,7 @@ import { RunsModule } from './runs/runs.module.js';
 import { SettingsModule } from './settings/settings.module.js';
 import { SoilModule } from './soil/soil.module.js';
 import { SpotsModule } from './spots/spots.module.js';
+import { BackupsModule } from './backup/backups.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
 import { AnswersModule } from './answers/answers.module.js';
@@ -30,6 +31,7 @@ import { WeatherModule } from './weather/weather.module.js';
     DatabaseModule,
     RecordsModule,
     HealthModule,
+    BackupsModule,
     SettingsModule,
     PlacesModule,
     VehiclesModule,

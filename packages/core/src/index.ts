@@ -534,6 +534,7 @@ export {
 } from './answers/index.js';
 // What goes over HTTP.
 export {
+  type BackupsView,
   IMPORT_MODES,
   type BalanceView,
   type BookingRecord,

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -35,6 +35,9 @@ async function sql(file: string, ...statements: string[]): Promise<unknown[]> {
 const named = async (file: string): Promise<unknown[]> =>
   (await sql(file, 'select name from vehicle')).map((row) => (row as { name: string }).name);
 
+const keptBefore = (): string[] =>
+  readdirSync(folder).flatMap((name) => (name.includes('.before-restore-') ? [join(folder, name)] : []));
+
 describe('backup and restore', () => {
   it('go round: what was backed up comes back, and what was there is kept beside it', async () => {
     await sql(database, 'create table vehicle (name text)', "insert into vehicle values ('black saloon')");
@@ -43,7 +46,11 @@ describe('backup and restore', () => {
     await sql(database, "update vehicle set name = 'lost'");
     expect(run('restore', copy).status).toBe(0);
     expect(await named(database)).toEqual(['black saloon']);
-    expect(await named(`${database}.before-restore`)).toEqual(['lost']);
+    expect(await Promise.all(keptBefore().map(named))).toEqual([['lost']]);
+    // A second restore overwrites nothing.
+    await sql(database, "update vehicle set name = 'lost again'");
+    expect(run('restore', copy).status).toBe(0);
+    expect((await Promise.all(keptBefore().map(named))).sort()).toEqual([['lost'], ['lost again']]);
   });
 
   it('never write over a file', async () => {
@@ -78,6 +85,22 @@ describe('backup and restore', () => {
       `${other} is not a Keen Rinse database; nothing was changed.\n`,
     );
     expect(await named(database)).toEqual(['kept']);
-    expect(existsSync(`${database}.before-restore`)).toBe(false);
+    expect(keptBefore()).toEqual([]);
+  });
+
+  it('refuse to restore under a running server, or what a newer program has changed', async () => {
+    await sql(database, 'create table vehicle (name text)', "insert into vehicle values ('kept')");
+    const copy = join(folder, 'copy.db');
+    expect(run('backup', copy).status).toBe(0);
+    writeFileSync(join(folder, 'server.lock'), String(process.pid));
+    expect(run('restore', copy).stderr).toMatch(`is running (process ${process.pid})`);
+    rmSync(join(folder, 'server.lock'));
+    await sql(
+      copy,
+      'create table __drizzle_migrations (id integer primary key, hash text, created_at numeric)',
+      "insert into __drizzle_migrations (hash, created_at) values ('later', 9999999999999)",
+    );
+    expect(run('restore', copy).stderr).toMatch(/changed by a newer version of the program/);
+    expect(await named(database)).toEqual(['kept']);
   });
 });

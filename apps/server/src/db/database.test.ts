@@ -107,4 +107,43 @@ describe('a database', () => {
     await expect(opening).rejects.toBeInstanceOf(StartError);
     await expect(opening).rejects.toThrow(/none\.db cannot be opened: .*KEEN_DATA/s);
   });
+
+  it('that is in use is copied as it was before a new version changes it, and only then', async () => {
+    const whole = mkdtempSync(join(folder, 'kept-'));
+    const old = await databaseOf(entries.length - 1);
+    const config = { ...old, dataFolder: whole };
+    await (await openDatabase(config)).close();
+    const tag = entries.at(-1)?.tag ?? '';
+    const copy = join(whole, 'backups', `before-${tag}.db`);
+    expect(existsSync(copy)).toBe(true);
+    const client = createClient({ url: `file:${copy}` });
+    const { rows } = await client.execute('select count(*) as count from __drizzle_migrations');
+    client.close();
+    expect(rows[0]?.count).toBe(entries.length - 1);
+    rmSync(copy);
+    await (await openDatabase(config)).close();
+    expect(existsSync(copy)).toBe(false);
+  });
+
+  it('that a newer version has changed is refused, and left as it is', async () => {
+    const config = await databaseOf(entries.length);
+    const client = createClient({ url: config.databaseUrl });
+    await client.execute(
+      "INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 9999999999999)",
+    );
+    client.close();
+    await expect(openDatabase(config)).rejects.toThrow(/changed by a newer version of the program/);
+  });
+
+  it('is copied whole while it is open, into a file that is sound', async () => {
+    const config = await databaseOf(entries.length);
+    const { db, copyTo, close } = await openDatabase(config);
+    await db.insert(settings).values({ key: 'timeZone', value: 'Etc/UTC' });
+    const copy = join(folder, 'whole-copy.db');
+    await copyTo(copy);
+    await close();
+    const again = await openDatabase({ ...config, databaseUrl: `file:${copy}` });
+    expect(await again.db.select().from(settings)).toContainEqual({ key: 'timeZone', value: 'Etc/UTC' });
+    await again.close();
+  });
 });

@@ -1,10 +1,13 @@
-import { mkdirSync } from 'node:fs';
-import { createClient } from '@libsql/client';
+import { existsSync, mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { createClient, type Client } from '@libsql/client';
 import type { BatchItem } from 'drizzle-orm/batch';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { type Config, StartError } from '../config/config.js';
+import { pendingMigrations } from './migrations.js';
 import * as schema from './schema.js';
+import { copyWhole, requireSound } from './whole-copy.js';
 
 export type Database = LibSQLDatabase<typeof schema>;
 
@@ -19,6 +22,8 @@ export async function writeAll(db: Database, [first, ...rest]: readonly Write[])
 /** Opens the database, creating and migrating it as needed. */
 export interface OpenDatabase {
   readonly db: Database;
+  /** Copies all of it, as it stands, into a file that is not there yet, and looks whether the copy is sound. */
+  readonly copyTo: (file: string) => Promise<void>;
   /** Puts all that is still in the journal into the file, so that the file alone is whole, and closes it. */
   readonly close: () => Promise<void>;
 }
@@ -43,6 +48,7 @@ export async function openDatabase(
     // Readers do not wait for a writer, and a kill loses no write that was acknowledged.
     if (isFile) await client.execute('pragma journal_mode = wal');
     const db = drizzle(client, { schema });
+    if (isFile) await copyBeforeChange(client, config);
     await migrate(db, { migrationsFolder: config.migrationsFolder });
     const close = async (): Promise<void> => {
       try {
@@ -51,11 +57,36 @@ export async function openDatabase(
         client.close();
       }
     };
-    return { db, close };
+    const copyTo = async (file: string): Promise<void> => {
+      await copyWhole(client, file);
+      await requireSound(file);
+    };
+    return { db, copyTo, close };
   } catch (error) {
+    if (error instanceof StartError) throw error;
     throw new StartError(
       `The database ${config.databaseUrl} cannot be opened: ${causeOf(error)}. ` +
         'See that the folder exists, can be written to and has room, or name another with KEEN_DATA.',
     );
   }
+}
+
+/** Where copies of the database are kept. */
+export const backupFolder = ({ dataFolder }: Pick<Config, 'dataFolder'>): string =>
+  join(dataFolder, 'backups');
+
+/** Before a new version of the program changes a database that is in use, it is copied as it was. */
+async function copyBeforeChange(
+  client: Client,
+  config: Pick<Config, 'dataFolder' | 'migrationsFolder'>,
+): Promise<void> {
+  const { isNew, tags } = await pendingMigrations(client, config.migrationsFolder);
+  const [first] = tags;
+  if (isNew || first === undefined) return;
+  const folder = backupFolder(config);
+  mkdirSync(folder, { recursive: true });
+  const file = join(folder, `before-${first}.db`);
+  if (existsSync(file)) return;
+  await copyWhole(client, file);
+  await requireSound(file);
 }

@@ -7,7 +7,7 @@ import { openDatabase, type OpenDatabase } from '../db/database.js';
 /** A database of a test's own in a temporary folder, in which rows may stand without what they refer to. */
 export async function ownDatabase(): Promise<OpenDatabase> {
   const folder = mkdtempSync(join(tmpdir(), 'keen-records-'));
-  const { db, close } = await openDatabase({
+  const { db, close, copyTo } = await openDatabase({
     dataFolder: folder,
     databaseUrl: `file:${join(folder, 'test.db')}`,
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
@@ -15,6 +15,7 @@ export async function ownDatabase(): Promise<OpenDatabase> {
   await db.run(sql`pragma foreign_keys = off`);
   return {
     db,
+    copyTo,
     close: async () => {
       await close();
       rmSync(folder, { recursive: true, force: true });

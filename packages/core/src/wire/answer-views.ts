@@ -47,3 +47,17 @@ export interface Clock {
   readonly nowMs: number;
   readonly canBeSet: boolean;
 }
+
+/** Copies of the shop's data. */
+export interface BackupsView {
+  /** Where they are, on the machine that the program runs on. */
+  readonly folder: string;
+  /** One is made each day. */
+  readonly isDaily: boolean;
+  /** The newest first. */
+  readonly copies: readonly { readonly atMs: number; readonly bytes: number }[];
+  /** When the next is made; null: none is, unless somebody asks for it. */
+  readonly nextMs: number | null;
+  /** Why the last one could not be made; null: it could. */
+  readonly failure: string | null;
+}

@@ -9,6 +9,7 @@ import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
+import { BackupAlert } from '../../parts/backup-alert.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { NearestWays } from '../../parts/nearest-ways.js';
 import { Page } from '../../parts/page.js';
@@ -129,6 +130,7 @@ export function MorningPage() {
           %.
         </p>
       )}
+      <BackupAlert />
       <SkyStrip />
       {vehicles?.length === 0 && (
         <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>

@@ -24,6 +24,7 @@ import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { SEASON_JOB_NAMES, SEASON_NAMES } from '../../words/car-names.js';
 import { optionsOf } from '../../words/names.js';
+import { Backups } from './backups.js';
 import { Calendars } from './calendars.js';
 import { WorkersSection } from './workers.js';
 import { HouseRules } from './house-rules.js';
@@ -59,6 +60,7 @@ export function SettingsPage() {
     <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
+      <Backups />
       <WorkersSection
         workers={settings.workers}
         onSave={(workers, read) => save.mutateAsync({ workers, was: { workers: read } })}

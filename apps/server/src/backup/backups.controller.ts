@@ -1,0 +1,24 @@
+import { Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { BackupsView } from '@keen/core';
+import { BackupsService } from './backups.service.js';
+
+@ApiTags('backups')
+@Controller('backups')
+export class BackupsController {
+  constructor(private readonly backups: BackupsService) {}
+
+  /** Copies of the database that there are, when the next is made, and why the last one failed. */
+  @Get()
+  read(): BackupsView {
+    return this.backups.view();
+  }
+
+  /** Makes a copy now, and looks whether it is sound. */
+  @Post()
+  @HttpCode(200)
+  async make(): Promise<BackupsView> {
+    await this.backups.make();
+    return this.backups.view();
+  }
+}

@@ -1,0 +1,59 @@
+import { describe, expect, it } from '@jest/globals';
+import { type BackupsView, DEFAULT_DISPLAY } from '@keen/core';
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { BackupAlert } from '../../parts/backup-alert.js';
+import { madeUpServer, type Sent } from '../../testing/server.js';
+import { show } from '../../testing/show.js';
+import { Backups } from './backups.js';
+
+const AT = Date.UTC(2026, 0, 14, 12);
+const view = (change: Partial<BackupsView> = {}): BackupsView => ({
+  folder: '/data/backups',
+  isDaily: true,
+  copies: [],
+  nextMs: AT,
+  failure: null,
+  ...change,
+});
+const COPY = { atMs: AT, bytes: 2_340_000 };
+
+function serve(now: BackupsView, made: BackupsView = now): Sent[] {
+  return madeUpServer(({ path, method }) => {
+    if (path.endsWith('/settings')) return { body: { display: DEFAULT_DISPLAY, timeZone: 'Etc/UTC' } };
+    return path.endsWith('/backups') ? { body: method === 'POST' ? made : now } : undefined;
+  });
+}
+
+describe('backups', () => {
+  it('say that there is none yet, and make one', async () => {
+    serve(view(), view({ copies: [COPY] }));
+    show(<Backups />);
+    expect(await screen.findByText(/No copy of your data yet/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Make a copy now' }));
+    expect(await screen.findByText(/2\.3 MB/)).toBeTruthy();
+    expect(screen.getByText(/The last copy is of/)).toBeTruthy();
+  });
+
+  it('list the newest and count the others', async () => {
+    serve(view({ copies: Array.from({ length: 9 }, (_, i) => ({ ...COPY, atMs: AT - i * 86_400_000 })) }));
+    show(<Backups />);
+    expect(await screen.findByText('4 older')).toBeTruthy();
+    expect(screen.getAllByRole('listitem')).toHaveLength(6);
+  });
+
+  it('say why the last one failed, there and in the morning', async () => {
+    serve(view({ failure: 'no room.' }));
+    show(
+      <>
+        <Backups />
+        <BackupAlert />
+      </>,
+    );
+    const alerts = await screen.findAllByRole('alert');
+    expect(alerts.map(({ textContent }) => textContent)).toEqual([
+      expect.stringContaining('could not be made: no room.'),
+      expect.stringContaining('could not be copied: no room.'),
+    ]);
+  });
+});

@@ -1,0 +1,61 @@
+import { Button, Group } from '@mantine/core';
+import { useBackups, useMakeBackup } from '../../api/backup-queries.js';
+import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure } from '../../parts/notices.js';
+import classes from './settings.module.css';
+
+const BYTES_PER_MB = 1_000_000;
+/** Older ones are counted, not listed. */
+const MOST_LISTED = 5;
+
+/** Copies of the shop's data: which there are, when the next is made, and one button for one now. */
+export function Backups() {
+  const format = useFormat();
+  const { data: view } = useBackups();
+  const make = useMakeBackup();
+  if (!view) return null;
+  const { copies, isDaily, nextMs, failure, folder } = view;
+  const older = copies.length - MOST_LISTED;
+  return (
+    <section className={classes.box} aria-label="Backups">
+      <h2>Backups</h2>
+      {failure !== null && (
+        <p role="alert">
+          The last copy could not be made: {failure} See that there is room, and that {folder} can be written
+          to.
+        </p>
+      )}
+      <p>
+        {copies.length === 0
+          ? 'No copy of your data yet.'
+          : `The last copy is of ${format.dayTime(copies[0]?.atMs ?? 0)}.`}{' '}
+        {isDaily && nextMs !== null
+          ? `One is made each day, the next about ${format.dayTime(nextMs)}; a week of days, a month of weeks and a year of months are kept.`
+          : 'Made-up data is not copied by itself.'}
+      </p>
+      {copies.length > 0 && (
+        <ul>
+          {copies.slice(0, MOST_LISTED).map(({ atMs, bytes }) => (
+            <li key={atMs}>
+              {format.dayTime(atMs)}, {(bytes / BYTES_PER_MB).toFixed(1)} MB
+            </li>
+          ))}
+          {older > 0 && <li>{older} older</li>}
+        </ul>
+      )}
+      <Group>
+        <Button
+          variant="default"
+          loading={make.isPending}
+          onClick={() => make.mutate(undefined, { onError: noticeOfFailure })}
+        >
+          Make a copy now
+        </Button>
+      </Group>
+      <p className="muted">
+        In {folder}. To go back to one: stop the program, then npm run restore -- and the file; what was there
+        is kept beside it.
+      </p>
+    </section>
+  );
+}
