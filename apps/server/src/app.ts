@@ -10,6 +10,8 @@ import { CONFIG, type Config } from './config/config.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { validation } from './errors/validation.js';
 import { shallowOnly } from './guard/depth.js';
+import { fewGuesses } from './guard/guesses.js';
+import { smaller } from './guard/smaller.js';
 import { safeHeaders } from './guard/headers.js';
 import { sameSiteOnly } from './guard/same-site.js';
 import { apiDocument } from './openapi/document.js';
@@ -17,6 +19,9 @@ import { apiDocument } from './openapi/document.js';
 function serveWeb(app: NestExpressApplication, folder: string): void {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) return;
+  // A file whose name holds its own hash is never another.
+  const assets = join(folder, 'assets');
+  app.useStaticAssets(assets, { prefix: '/assets', immutable: true, maxAge: '365d', fallthrough: false });
   app.useStaticAssets(folder);
   app.use((request: Request, response: Response, next: NextFunction) => {
     const wantsPage = request.method === 'GET' && !request.path.startsWith('/api') && request.accepts('html');
@@ -37,7 +42,8 @@ export async function createApp(): Promise<NestExpressApplication> {
     logger: ['error', 'warn'],
   });
   const { hosts, webFolder } = app.get<Config>(CONFIG);
-  app.use(safeHeaders('/api/docs'), sameSiteOnly(hosts));
+  app.use(safeHeaders('/api/docs'), sameSiteOnly(hosts), smaller());
+  app.use(/^\/api\/calendar\/[^/]+\/washes\.ics$/, fewGuesses());
   // Files come as text in JSON; what may be in them is checked where they are read.
   app.useBodyParser('json', { limit: '12mb' });
   app.useBodyParser('raw', { type: 'image/*', limit: '10mb' });

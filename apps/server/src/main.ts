@@ -5,6 +5,9 @@ import { PlanService } from './plan/plan.service.js';
 const codeOf = (error: unknown): unknown =>
   error instanceof Error ? (error as { code?: unknown }).code : undefined;
 
+// Names, telephones and gate codes are for whoever runs the program.
+process.umask(0o077);
+
 let isStopping = false;
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => (isStopping = true));
 

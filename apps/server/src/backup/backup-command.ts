@@ -6,6 +6,8 @@ import { ownerOf } from '../db/folder-lock.js';
 import { pendingMigrations } from '../db/migrations.js';
 import { copyWhole, requireSound } from '../db/whole-copy.js';
 
+process.umask(0o077);
+
 const USAGE = 'Use: npm run backup -- <file>, or npm run restore -- <file>';
 
 async function copyOf(database: string, target: string): Promise<void> {

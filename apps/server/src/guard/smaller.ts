@@ -1,0 +1,13 @@
+import compression from 'compression';
+import type { Request, RequestHandler, Response } from 'express';
+
+/** News come as they happen; packed they would wait for each other. */
+const isNews = (response: Response): boolean =>
+  String(response.getHeader('content-type') ?? '').startsWith('text/event-stream');
+
+/** Packs what is text for whoever can unpack it. */
+export const smaller = (): RequestHandler =>
+  compression({
+    filter: (request: Request, response: Response) =>
+      !isNews(response) && compression.filter(request, response),
+  });
