@@ -474,6 +474,7 @@ export {
 } from './live/index.js';
 // Settings.
 export {
+  type NamedWay,
   DEFAULT_DISPLAY,
   DRIVING_SIDES,
   HARDNESS_DISPLAY_UNITS,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { refused } from '../testing/refused-field.js';
-import { checkedVariants } from './own-steps.js';
+import { checkedNamedWays, checkedVariants } from './own-steps.js';
 
 describe('the shop’s own way of a method', () => {
   const variant = (change: object) => ({ 'bay-contact': { steps: [], leftOut: [], ...change } });
@@ -82,5 +82,38 @@ describe('the shop’s own way of a method', () => {
   it('has sixty steps at most', () => {
     const steps = Array.from({ length: 60 }, (_, i) => ({ key: `rinse-${i}` }));
     expect(checkedVariants(variant({ steps }))['bay-contact']?.steps).toHaveLength(60);
+  });
+});
+
+describe('orders of steps by a name', () => {
+  const way = (change: object = {}) => ({
+    name: ' Short winter wash ',
+    methodId: 'bay-contact',
+    variant: { steps: [{ key: 'foam-0', minutes: 3, note: '' }], leftOut: ['towel-0'] },
+    ...change,
+  });
+
+  it('are kept with their name trimmed, one name for each method', () => {
+    const other = way({ methodId: 'bay-touch-free' });
+    expect(checkedNamedWays([way(), other]).map(({ name, methodId }) => [name, methodId])).toEqual([
+      ['Short winter wash', 'bay-contact'],
+      ['Short winter wash', 'bay-touch-free'],
+    ]);
+  });
+
+  it.each([
+    { rows: [way({ name: '  ' })], field: 'namedWays.0.name' },
+    { rows: [way({ name: 'x'.repeat(61) })], field: 'namedWays.0.name' },
+    { rows: [way({ name: 7 })], field: 'namedWays.0.name' },
+    { rows: [way({ methodId: 'moonwash' })], field: 'namedWays.0.methodId' },
+    { rows: [way({ variant: null })], field: 'namedWays.0.variant' },
+    { rows: [way(), way()], field: 'namedWays.1.name' },
+    { rows: ['a name'], field: 'namedWays.0' },
+  ])('are refused at $field', ({ rows, field }) => {
+    expect(() => checkedNamedWays(rows)).toThrow(
+      expect.objectContaining({
+        response: expect.objectContaining({ error: expect.objectContaining({ field }) }),
+      }),
+    );
   });
 });

@@ -1,6 +1,7 @@
 import {
   type HouseRules,
   METHOD_IDS,
+  type NamedWay,
   type Variant,
   type VariantStep,
   ZONE_GROUPS,
@@ -80,6 +81,28 @@ export function checkedVariants(given: Given): NonNullable<HouseRules['variants'
       return [methodId, checkedVariant(`house.variants.${methodId}`, variant)];
     }),
   );
+}
+
+const MOST_NAME = 60;
+
+/** Orders of steps by their names, each once for its method. @throws 400 naming the field */
+export function checkedNamedWays(given: readonly unknown[]): NamedWay[] {
+  const ways = given.map((row, i): NamedWay => {
+    const field = `namedWays.${i}`;
+    if (!isGiven(row)) throw badField(field, `${field} must be an object.`);
+    const { methodId, variant } = row;
+    const name = typeof row.name === 'string' ? row.name.trim() : '';
+    if (name === '' || name.length > MOST_NAME)
+      throw badField(`${field}.name`, `${field}.name must be text of 1 to ${MOST_NAME} characters.`);
+    const method = METHOD_IDS.find((id) => id === methodId);
+    if (!method) throw badField(`${field}.methodId`, `${field}.methodId must be a method.`);
+    return { name, methodId: method, variant: checkedVariant(`${field}.variant`, variant) };
+  });
+  ways.forEach(({ name, methodId }, i) => {
+    if (ways.findIndex((other) => other.name === name && other.methodId === methodId) !== i)
+      throw badField(`namedWays.${i}.name`, `namedWays.${i}.name: ${name} is there already.`);
+  });
+  return ways;
 }
 
 /** One way of a method; a step is listed once, and is not left out as well. @throws 400 naming the field */

@@ -1,5 +1,5 @@
 import { DRIVING_SIDES, type DrivingSide, HARDNESS_DISPLAY_UNITS, TEMPERATURE_UNITS } from '@keen/core';
-import { PartialType } from '@nestjs/swagger';
+import { ApiProperty, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -54,6 +54,12 @@ export class UpdateSettingsDto extends ReadBeforeDto {
   @MayBeAbsent() @IsObject() prices?: Record<string, unknown>;
   @MayBeAbsent() @ValidateNested() @Type(() => PartialDisplayDto) display?: PartialDisplayDto;
   @MayBeAbsent() @IsTimeZone() timeZone?: string;
+  /** Orders of steps that are kept by a name; the whole list. */
+  @ApiProperty({ type: 'array', items: { type: 'object', additionalProperties: true }, required: false })
+  @MayBeAbsent()
+  @IsArray()
+  @ArrayMaxSize(100)
+  namedWays?: unknown[];
   /** Numbers of the season's jobs, by `job.number`. */
   @MayBeAbsent() @IsObject() season?: Record<string, unknown>;
   /** What customers pay, method by method and job by job; null takes a price off. */

@@ -62,6 +62,7 @@ describe('settings that nobody has made', () => {
       weatherOrder: null,
       stock: {},
       templates: {},
+      namedWays: [],
     });
     expect((await service.read()).timeZone).toBe(Intl.DateTimeFormat().resolvedOptions().timeZone);
   });

@@ -28,7 +28,7 @@ import { settings } from '../db/schema.js';
 import { badField } from '../errors/api-error.js';
 import { requireUnchanged } from '../errors/unchanged.js';
 import { checkedStock, checkedProducts, merged, mergedPrices, mergedTemplates } from './shop-lists.js';
-import { checkedVariants } from './own-steps.js';
+import { checkedNamedWays, checkedVariants } from './own-steps.js';
 import type { UpdateSettingsDto } from './settings.dto.js';
 
 interface Ranged {
@@ -118,6 +118,7 @@ export class SettingsService {
       season: seasonOf(stored.get('season') as Partial<SeasonNumbers> | undefined),
       priceList: (stored.get('priceList') as PriceList | undefined) ?? EMPTY_PRICE_LIST,
       stock: (stored.get('stock') as Settings['stock'] | undefined) ?? {},
+      namedWays: (stored.get('namedWays') as Settings['namedWays'] | undefined) ?? [],
       templates: (stored.get('templates') as Settings['templates'] | undefined) ?? {},
     };
   }
@@ -144,6 +145,7 @@ export class SettingsService {
     const priceList = dto.priceList ? mergedPrices(before.priceList, dto.priceList) : before.priceList;
     const stock = merged(before.stock, dto.stock, checkedStock);
     const templates = mergedTemplates(before.templates, dto.templates);
+    const namedWays = dto.namedWays ? checkedNamedWays(dto.namedWays) : before.namedWays;
     await this.store({
       limits,
       prices,
@@ -156,6 +158,7 @@ export class SettingsService {
       priceList,
       stock,
       templates,
+      namedWays,
     });
     return this.read();
   }

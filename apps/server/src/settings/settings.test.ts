@@ -50,6 +50,7 @@ describe('settings', () => {
       drivesOn: 'right',
       stock: {},
       templates: {},
+      namedWays: [],
     });
   });
 

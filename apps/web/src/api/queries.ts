@@ -217,6 +217,7 @@ export interface SettingsChange {
     /** null: the mildest that works. */
     readonly products?: Readonly<Record<string, string | null>>;
   };
+  readonly namedWays?: Settings['namedWays'];
   readonly drivesOn?: Settings['drivesOn'];
   readonly limits?: Record<string, number>;
   readonly prices?: Record<string, number>;

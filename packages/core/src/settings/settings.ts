@@ -1,5 +1,5 @@
 import type { MessageKind } from '../booking/index.js';
-import type { HouseRules } from '../house-rules/index.js';
+import type { HouseRules, Variant } from '../house-rules/index.js';
 import type { MethodId } from '../method/index.js';
 import type { Worker, Prices } from '../plan/index.js';
 import type { PriceList } from '../quote/index.js';
@@ -30,11 +30,20 @@ export interface DisplaySettings {
   readonly currency: string;
 }
 
+/** A method in steps that the shop has given a name. */
+export interface NamedWay {
+  readonly name: string;
+  readonly methodId: string;
+  readonly variant: Variant;
+}
+
 export interface Settings {
   readonly limits: Limits;
   readonly prices: Prices;
   readonly display: DisplaySettings;
   readonly house: HouseRules;
+  /** Orders of steps that the shop keeps by a name, to begin from; nothing is done by them unless somebody chooses one. */
+  readonly namedWays: readonly NamedWay[];
   /** The side of the road that one drives on; lorries pass on the other. */
   readonly drivesOn: DrivingSide;
   /** Who washes, and when. */

@@ -51,7 +51,7 @@ const isShipped = (sent: Sent): boolean => variantOf(sent)?.steps.length === 0;
 function serve(faultsOf: (variant: Variant | undefined) => readonly TrialFault[] = () => []): Sent[] {
   return madeUpServer((request) => {
     if (request.path.endsWith('/settings'))
-      return { body: { display: DEFAULT_DISPLAY, house: DEFAULT_HOUSE } };
+      return { body: { display: DEFAULT_DISPLAY, house: DEFAULT_HOUSE, namedWays: [] } };
     if (request.path.endsWith('/kit')) return { body: { products: [], gear: [] } };
     if (request.path.endsWith('/trial'))
       return { body: isShipped(request) ? trial(50) : trial(62, faultsOf(variantOf(request))) };

@@ -1,4 +1,4 @@
-import type { CellQuery, RunAnswer, Variant } from '@keen/core';
+import type { CellQuery, RunAnswer, Settings, Variant } from '@keen/core';
 import { Button, Group, Select } from '@mantine/core';
 import { useDebouncedValue, useStateHistory } from '@mantine/hooks';
 import { useKit } from '../../api/kit-queries.js';
@@ -6,6 +6,7 @@ import { useSettings } from '../../api/queries.js';
 import { useTrial } from '../../api/verdict-queries.js';
 import { methodName } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
+import { NamedWays } from './named-ways.js';
 import { OwnStepRow } from './own-step-row.js';
 import { addable, AS_IT_SHIPS, movedBy, ownSteps, type OwnStep, variantFrom, withExtra } from './own-way.js';
 import { stepErrors } from './own-way-errors.js';
@@ -40,14 +41,13 @@ const queryOf = ({ wash }: OwnWayEditorProps['answer']): CellQuery => ({
 export function OwnWayEditor({ answer, isBegun, onClose }: OwnWayEditorProps) {
   const { data: settings } = useSettings();
   if (!settings) return null;
-  return <Editor answer={answer} isBegun={isBegun} onClose={onClose} house={settings.house} />;
+  return <Editor answer={answer} isBegun={isBegun} onClose={onClose} settings={settings} />;
 }
 
-type EditorProps = OwnWayEditorProps & {
-  readonly house: NonNullable<ReturnType<typeof useSettings>['data']>['house'];
-};
+type EditorProps = OwnWayEditorProps & { readonly settings: Settings };
 
-function Editor({ answer, isBegun, onClose, house }: EditorProps) {
+function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
+  const { house, namedWays } = settings;
   const { methodId } = answer.wash;
   const car = answer.pack.vehicle;
   const { once, always, failure, isSaving, keepAlways, keepOnce } = useKeepOrder(answer, {
@@ -105,6 +105,12 @@ function Editor({ answer, isBegun, onClose, house }: EditorProps) {
           />
         ))}
       </ol>
+      <NamedWays
+        methodId={methodId}
+        named={namedWays}
+        variant={variant}
+        onBegin={(from) => setSteps(ownSteps(methodId, house, car, from))}
+      />
       {failure && (
         <p role="alert" className={classes.error}>
           {failure}
