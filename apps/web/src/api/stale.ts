@@ -12,6 +12,7 @@ export const VIEWS = [
   'drives',
   'swabs',
   'spots',
+  'backups',
   'customers',
   'bookings',
   'messages',
@@ -45,6 +46,7 @@ export const DEPENDENT_VIEWS = {
   drives: ['drives', ...WORKED_OUT],
   swabs: ['swabs', ...WORKED_OUT],
   spots: ['spots'],
+  backups: ['backups'],
   looks: ['verdicts', 'plan'],
   clock: ['clock', 'weather', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit', 'bulletins'],
 } as const satisfies Readonly<Record<string, readonly View[]>>;

@@ -82,6 +82,7 @@ function anySituation(seed: number): Situation {
     hasLight: some(0.5),
     tap: oneOf(['none', 'frost-shut', 'always'] as const),
     forbids: some(0.5) ? [] : [oneOf(SITE_RULES)],
+    mostMinutes: some(0.5) ? null : within(5, 200),
     finalRinse: some(0.5) ? { ...WATER, tdsMgPerLitre: within(0, 400) } : null,
     methods: some(0.9) ? METHODS.map(({ id }) => ({ methodId: id, priceMinor: 0 })) : [],
   };
