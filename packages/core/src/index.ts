@@ -362,6 +362,7 @@ export {
   type PlannedSlot,
   type PlanOption,
   type PlanRelief,
+  type PlanWorth,
   type PricedOption,
   type UnplannedReason,
   type VehicleAnswer,

@@ -8,7 +8,7 @@ export function BackupAlert() {
   if (!view || view.failure === null) return null;
   return (
     <p className={classes.alert} role="alert">
-      Your data could not be copied: {view.failure} <Link to="/settings">See the backups</Link>
+      Your data could not be copied: {view.failure} <Link to="/settings#backups">See the backups</Link>
     </p>
   );
 }

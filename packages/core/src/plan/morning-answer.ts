@@ -2,11 +2,14 @@ import type { Fallback, PlanAnswer, PricedOption, UnplannedReason } from './plan
 import type { NearWay } from '../verdict/index.js';
 import type { VehicleMorning } from './vehicle-morning.js';
 import type { Window } from './window.js';
+import type { PlanWorth } from './worth-in-plan.js';
 
 export interface VehicleAnswer extends Omit<VehicleMorning, 'windows'> {
   readonly standing: 'due' | 'soon' | 'not-due' | 'no-window';
   /** The window that the plan gives it; null if it is not due or the plan has none for it. */
   readonly best: Window | null;
+  /** What that window is worth to the plan; null without one. */
+  readonly worth: PlanWorth | null;
   readonly workerId: string | null;
   /** Next best, with what the plan would lose by each. */
   readonly alternatives: readonly PricedOption[];
@@ -71,6 +74,7 @@ export function morningAnswers(
         ...morning,
         standing: isWanting ? 'no-window' : standing,
         best: choice?.window ?? null,
+        worth: choice?.worth ?? null,
         workerId: choice?.workerId ?? null,
         alternatives: choice?.alternatives ?? [],
         fallback: choice?.fallback ?? null,

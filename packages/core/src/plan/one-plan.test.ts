@@ -35,7 +35,7 @@ import {
   windowAt,
   withoutExtras,
   worksThrough,
-  worthInPlan,
+  planWorth,
   worthOfReliefs,
 } from './index.js';
 
@@ -139,7 +139,7 @@ describe('what a window is worth', () => {
     cadenceDays: 10,
   };
   const worth = (startHour: number, wish: Wish = {}): number =>
-    worthInPlan(window(startHour, wish), base, whole);
+    planWorth(window(startHour, wish), base, whole).totalMinor;
 
   it('on its date: all the lateness avoided, salt, and what it takes beyond the usual', () => {
     expect(worth(24, { takes: 1000, salt: 300 })).toBeCloseTo(4 * 250 + 300 - 200);
@@ -160,6 +160,20 @@ describe('what a window is worth', () => {
   it('is a mean over the members: in those where it fails only the trouble is left', () => {
     const holds = worth(24);
     expect(worth(24, { failing: 4 })).toBeCloseTo(0.8 * holds - 0.2 * DEFAULT_PRICES.conditionMinor);
+  });
+
+  it.each([
+    { why: 'on its date', startHour: 24, wish: { takes: 1000, salt: 300 } },
+    { why: 'early', startHour: 0, wish: { takes: 1200 } },
+    { why: 'late', startHour: 72, wish: { isWanted: false } },
+    { why: 'failing in some', startHour: 30, wish: { failing: 4, salt: 200 } },
+  ])('is the sum of its parts and of what its wash gives and takes: $why', ({ startHour, wish }) => {
+    const one = window(startHour, wish);
+    const { totalMinor, ...parts } = planWorth(one, base, whole);
+    const { lateAvoidedMinor, dueAnywayMinor, promiseMinor, otherKindMinor, failingMinor } = parts;
+    const gives = lateAvoidedMinor + dueAnywayMinor + promiseMinor;
+    const washMinor = one.value.totalMinor - one.value.lateMinor;
+    expect(totalMinor).toBeCloseTo(washMinor + gives - otherKindMinor - failingMinor, 9);
   });
 });
 
@@ -260,7 +274,7 @@ describe('one plan for all', () => {
     expect(a?.alternatives.map(({ window: w }) => (w.startMs - MONDAY) / MS_PER_HOUR)).toEqual([34, 16]);
     expect(a?.alternatives[0]?.costMinor).toBeCloseTo(250);
     expect(a?.alternatives[1]?.pushesOut).toEqual(['b']);
-    expect(a?.alternatives[1]?.costMinor).toBeCloseTo(100 + 62.5 + (b?.worthMinor ?? NaN));
+    expect(a?.alternatives[1]?.costMinor).toBeCloseTo(100 + 62.5 + (b?.worth.totalMinor ?? NaN));
   });
 
   it('falls back on what holds when the first fails', async () => {

@@ -9,7 +9,7 @@ import { keepsBooking } from './plan-jobs.js';
 import type { PlanCase, PlannedSlot, PlanOption, PlanRequest } from './plan-request.js';
 import { hasRoom, mostAtOnce, roomAt } from './plan-room.js';
 import { windowAt, withoutExtras, workCase } from './planned-window.js';
-import { worthBase, worthInPlan } from './worth-in-plan.js';
+import { type PlanWorth, planWorth, worthBase } from './worth-in-plan.js';
 import type { Window } from './window.js';
 
 /** Another way to do a wash, and what the plan would lose by it, minor units. */
@@ -34,7 +34,7 @@ export interface PlanChoice {
   readonly period: DuePeriod;
   readonly window: Window;
   readonly workerId: string;
-  readonly worthMinor: number;
+  readonly worth: PlanWorth;
   /** Work of the season that was agreed on with it and does not go at that start. */
   readonly missingExtras: readonly SeasonJobId[];
   readonly fallback: Fallback | null;
@@ -251,20 +251,24 @@ function reasonFor(
  */
 export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonly number[]): PlanAnswer {
   const around = new Around(request, made, chosen);
-  const choices = around.options.map((choice): PlanChoice => {
-    const { vehicleId, period, window, workerId, worthMinor } = choice;
-    const job = made.jobs.find((candidate) => isSameJob(candidate, choice));
+  const choices = around.options.flatMap((choice): PlanChoice[] => {
+    const { vehicleId, period, window, workerId } = choice;
+    const car = request.cars.find((one) => one.vehicleId === vehicleId);
+    if (!car) return [];
+    const agreed = made.jobs.find((candidate) => isSameJob(candidate, choice))?.agreed ?? [];
     const fallback = fallbackOf(choice, around);
-    return {
-      vehicleId,
-      period,
-      window,
-      workerId,
-      worthMinor,
-      missingExtras: (job?.agreed ?? []).filter((id) => !window.extras.jobIds.includes(id)),
-      fallback,
-      alternatives: alternativesTo(choice, around),
-    };
+    return [
+      {
+        vehicleId,
+        period,
+        window,
+        workerId,
+        worth: planWorth(window, { ...worthBase(car, period), agreed }, request),
+        missingExtras: agreed.filter((id) => !window.extras.jobIds.includes(id)),
+        fallback,
+        alternatives: alternativesTo(choice, around),
+      },
+    ];
   });
   const unplanned = made.jobs
     .filter((job) => !around.options.some((option) => isSameJob(option, job)))
@@ -287,8 +291,8 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
       readyByMs: kept?.readyByMs ?? null,
       methodId: null,
     };
-    const worthMinor = car && window && worthInPlan(window, worthBase(car, period), request);
-    return { slot, window, worthMinor: worthMinor ?? null };
+    const worth = car && window && planWorth(window, worthBase(car, period), request);
+    return { slot, window, worthMinor: worth?.totalMinor ?? null };
   });
   const kept = around.options.filter(({ isPlanned }) => isPlanned).length;
   return { choices, fixed, unplanned, steadyMinor: kept * request.prices.moveMinor };

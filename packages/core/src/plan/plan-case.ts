@@ -22,7 +22,7 @@ import {
 } from './planned-window.js';
 import type { Window } from './window.js';
 import { busyOf, queueAt, type Span, spansMeet, stayOf, type Worker, worksThrough } from './workers.js';
-import { keepsPromise, worthBase, worthInPlan } from './worth-in-plan.js';
+import { keepsPromise, planWorth, worthBase } from './worth-in-plan.js';
 
 /** Whose hands are free, and whether every start is wanted or the foremost of each hour will do. */
 interface OptionsWanted {
@@ -95,7 +95,7 @@ function optionsOf(
       freeFor(busyOf(window, request.places)).length > 0;
     const window = [full, withExtras(full, agreed, shop), withoutExtras(full, shop)].find(fits);
     if (!window) return [];
-    const worthMinor = worthInPlan(window, base, request);
+    const { totalMinor: worthMinor } = planWorth(window, base, request);
     return freeFor(busyOf(window, request.places)).map(({ id }): PlanOption => {
       const isPlanned = planned.some((slot) => slot.workerId === id && sameStart(window, slot));
       return { vehicleId, period, window, workerId: id, worthMinor, isPlanned };

@@ -1,4 +1,4 @@
-import { ruleOf, type Window, type PlaceRecord, type VehicleAnswer } from '@keen/core';
+import { type PlaceRecord, type PlanWorth, ruleOf, type VehicleAnswer, type Window } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { verdictText } from '../../words/verdict-words.js';
@@ -13,16 +13,27 @@ interface WhyProps {
   readonly format: Format;
 }
 
-const PARTS = [
-  ['saltMinor', 'salt damage avoided'],
-  ['moneyMinor', 'place and product'],
-  ['timeMinor', 'your time, travel included'],
-  ['coldMinor', 'cold hands'],
-  ['paintMinor', 'risk to paint and protection'],
-  ['troubleMinor', 'trouble of the "if"'],
-  ['lateMinor', 'lateness'],
-  ['seasonMinor', 'work of the season, its own cost counted'],
-] as const;
+/** One sum: above zero it comes in, below it goes out. */
+interface Part {
+  readonly label: string;
+  readonly minor: number;
+}
+
+/** What the start comes to for the plan, in parts that add up to its total. */
+const partsOf = ({ value }: Window, worth: PlanWorth): readonly Part[] => [
+  { label: 'salt damage avoided', minor: value.saltMinor },
+  { label: 'lateness spared, up to the end of the forecast', minor: worth.lateAvoidedMinor },
+  { label: 'a wash at its cheapest, due some day anyway', minor: worth.dueAnywayMinor },
+  { label: 'a promise kept', minor: worth.promiseMinor },
+  { label: 'work of the season, its own cost counted', minor: value.seasonMinor },
+  { label: 'place and product', minor: value.moneyMinor },
+  { label: 'your time, travel included', minor: value.timeMinor },
+  { label: 'cold hands', minor: value.coldMinor },
+  { label: 'risk to paint and protection', minor: value.paintMinor },
+  { label: 'trouble of the "if"', minor: value.troubleMinor },
+  { label: 'not the kind that you ask for', minor: -worth.otherKindMinor },
+  { label: 'the forecasts in which it fails', minor: -worth.failingMinor },
+];
 
 /** What comes in first, what it costs after; both without a sign. */
 const SIDES = [
@@ -30,27 +41,33 @@ const SIDES = [
   { sign: -1, name: 'Takes' },
 ] as const;
 
-function Worth({ best, format }: Pick<WhyProps, 'best' | 'format'>) {
+/** Parts that are seen: half a cent and less is none. */
+const LEAST_MINOR = 0.5;
+
+function Worth({ best, worth, format }: Pick<WhyProps, 'best' | 'format'> & { readonly worth: PlanWorth }) {
+  const parts = partsOf(best, worth);
   return (
     <section>
       <h4>What it gives and takes</h4>
       <dl className={classes.pairs}>
         {SIDES.map(({ sign, name }) =>
-          PARTS.filter(([part]) => sign * best.value[part] > 0).map(([part, label]) => (
-            <div key={part} style={{ display: 'contents' }}>
-              <dt>
-                {name}: {label}
-              </dt>
-              <dd className="figure">{format.money(sign * best.value[part])}</dd>
-            </div>
-          )),
+          parts
+            .filter(({ minor }) => sign * minor >= LEAST_MINOR)
+            .map(({ label, minor }) => (
+              <div key={label} style={{ display: 'contents' }}>
+                <dt>
+                  {name}: {label}
+                </dt>
+                <dd className="figure">{format.money(sign * minor)}</dd>
+              </div>
+            )),
         )}
       </dl>
-      <p className={classes.total}>{worthText(best.value.totalMinor, format)}.</p>
+      <p className={classes.total}>{worthText(worth.totalMinor, format)}.</p>
       <p className="muted">
-        Saves {best.activeHoursSaved.toFixed(1)} active salt hours over the forecast (estimated). Prices are
-        judgement; change them in Settings. One plan for all cars chose this start; the next best say what it
-        would lose by them.
+        Against leaving it unwashed up to the end of the forecast. Saves {best.activeHoursSaved.toFixed(1)}{' '}
+        active salt hours over it (estimated). Prices are judgement; change them in Settings. One plan for all
+        cars chose this start; the next best say what it would lose by them.
       </p>
     </section>
   );
@@ -101,7 +118,7 @@ function WhyNot({ answer, places, format }: Omit<WhyProps, 'best'>) {
 export function Why(props: WhyProps) {
   return (
     <div className={classes.why}>
-      <Worth {...props} />
+      {props.answer.worth && <Worth {...props} worth={props.answer.worth} />}
       <NextBest {...props} />
       <WhyNot {...props} />
     </div>

@@ -19,9 +19,11 @@ const view = (change: Partial<BackupsView> = {}): BackupsView => ({
 const COPY = { atMs: AT, bytes: 2_340_000 };
 
 function serve(now: BackupsView, made: BackupsView = now): Sent[] {
+  let copied = now;
   return madeUpServer(({ path, method }) => {
+    if (method === 'POST') copied = made;
     if (path.endsWith('/settings')) return { body: { display: DEFAULT_DISPLAY, timeZone: 'Etc/UTC' } };
-    return path.endsWith('/backups') ? { body: method === 'POST' ? made : now } : undefined;
+    return path.endsWith('/backups') ? { body: copied } : undefined;
   });
 }
 
@@ -55,5 +57,6 @@ describe('backups', () => {
       expect.stringContaining('could not be made: no room.'),
       expect.stringContaining('could not be copied: no room.'),
     ]);
+    expect(screen.getByRole('link').getAttribute('href')).toBe('/settings#backups');
   });
 });

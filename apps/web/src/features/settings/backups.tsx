@@ -1,23 +1,32 @@
 import { Button, Group } from '@mantine/core';
 import { useBackups, useMakeBackup } from '../../api/backup-queries.js';
+import { useLocation } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import classes from './settings.module.css';
 
 const BYTES_PER_MB = 1_000_000;
+const BACKUPS_HASH = '#backups';
 /** Older ones are counted, not listed. */
 const MOST_LISTED = 5;
 
 /** Copies of the shop's data: which there are, when the next is made, and one button for one now. */
 export function Backups() {
   const format = useFormat();
+  const { hash } = useLocation();
   const { data: view } = useBackups();
   const make = useMakeBackup();
   if (!view) return null;
   const { copies, isDaily, nextMs, failure, folder } = view;
   const older = copies.length - MOST_LISTED;
   return (
-    <section className={classes.box} aria-label="Backups">
+    <section
+      className={classes.box}
+      aria-label="Backups"
+      ref={(section) => {
+        if (hash === BACKUPS_HASH) section?.scrollIntoView();
+      }}
+    >
       <h2>Backups</h2>
       {failure !== null && (
         <p role="alert">

@@ -60,7 +60,6 @@ export function SettingsPage() {
     <Page title="Settings" lead="Judgement is labelled as such, and yours to change.">
       <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
       <DemoClock />
-      <Backups />
       <WorkersSection
         workers={settings.workers}
         onSave={(workers, read) => save.mutateAsync({ workers, was: { workers: read } })}
@@ -122,6 +121,7 @@ export function SettingsPage() {
           onSave={(id, value) => save.mutateAsync({ prices: { [id]: value } })}
         />
       </section>
+      <Backups />
     </Page>
   );
 }
