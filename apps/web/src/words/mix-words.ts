@@ -44,12 +44,15 @@ function vesselText({ fills, into, productMl, waterMl }: Mix, format: Format): s
     : AIR_WORDS[into];
 }
 
+/** One decimal; a half that a sum of parts just misses goes up as the half itself does. */
+const oneDecimal = (value: number): string => Number(value.toPrecision(9)).toFixed(1);
+
 /** "40 mL and 360 mL water (1:9, 10 %), 1.3 caps, in the foamer". */
 export function mixText(mix: Mix, format: Format): string {
   const { productMl, waterMl, parts, percent, caps, panelPercent } = mix;
   // A sheet from before typical labels were counted.
   if (!mix.product && productMl === 0) return 'none in the kit';
-  const capsText = caps === null ? '' : `, ${caps.toFixed(1)} caps`;
+  const capsText = caps === null ? '' : `, ${oneDecimal(caps)} caps`;
   const onPanel = panelPercent === null ? '' : `, ${panelPercent.toFixed(1)} % on the panel`;
   if (parts < 1) return `${format.ml(productMl)} neat${capsText}`;
   return `${format.ml(productMl)} and ${format.ml(waterMl)} water (1:${Math.round(parts)}, ${percent.toFixed(percent < 2 ? 2 : 0)} %)${capsText}, ${vesselText(mix, format)}${onPanel}`;

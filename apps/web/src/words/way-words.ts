@@ -89,11 +89,11 @@ export function wayText(wayId: WayId | null | undefined): string | null {
   const before = BEFORE[cut.before ?? ''] ?? '';
   switch (cut.loop) {
     case 'dry':
-      return `Dry ${section} at a time: last rinse, blow and towel it before you go on.${before}`;
+      return `Dry ${section} at a time: last rinse, blower and towel, before you go on.${before}`;
     case 'touch':
-      return `Wash ${section} at a time: finish it, dry, before you go on.${before}`;
+      return `Wash ${section} at a time: washed, finished and dry before you go on.${before}`;
     default:
-      return `Do ${section} at a time from the soap on: soap, rinse, wash and dry it before you go on.${before}`;
+      return `Do ${section} at a time from the soap on: soap, rinse, wash and dry before you go on.${before}`;
   }
 }
 

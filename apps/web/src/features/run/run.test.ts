@@ -95,6 +95,12 @@ describe('the words of a mix', () => {
       text: '100 mL and 900 mL water (1:9, 10 %), 3.3 caps, in the foamer',
     },
     { change: { parts: 0, productMl: 60, caps: null, panelPercent: null }, text: '60 mL neat' },
+    { change: { parts: 0, productMl: 113, caps: 3.75, panelPercent: null }, text: '113 mL neat, 3.8 caps' },
+    // Five fifths of the same, added up.
+    {
+      change: { parts: 0, productMl: 113, caps: 3.75 - 1e-15, panelPercent: null },
+      text: '113 mL neat, 3.8 caps',
+    },
   ] as const)('$text', ({ change, text }) => {
     expect(mixText({ ...MIX, ...change }, format)).toBe(text);
   });
