@@ -19,6 +19,7 @@ import {
   WORK_CASE,
   type Wish,
 } from '../testing/plan.js';
+import type { SeasonJobId } from '../vehicle/index.js';
 import {
   busyOf,
   DEFAULT_PRICES,
@@ -445,6 +446,20 @@ describe('a promise to a customer', () => {
     const answer = await planned(whole);
     expect(answer.choices).toEqual([]);
     expect(answer.fixed[0]?.worthMinor).toBeGreaterThan(DEFAULT_PRICES.missedBookingMinor);
+  });
+
+  it('is half kept by a wash that stands fixed without the work that was agreed on with it', async () => {
+    const worthWith = async (extras: readonly SeasonJobId[]): Promise<number> => {
+      const promise = { ...booking('silver', 8, 12), extras };
+      const whole = request([car('silver', [window(9)])], {
+        bookings: [promise],
+        fixed: [slot('silver', 9)],
+      });
+      return (await planned(whole)).fixed[0]?.worthMinor ?? NaN;
+    };
+    expect((await worthWith([])) - (await worthWith(['polish']))).toBeCloseTo(
+      DEFAULT_PRICES.missedBookingMinor / 2,
+    );
   });
 
   it('may be broken by hand, but not without its price', () => {

@@ -291,7 +291,8 @@ export function planAnswer(request: PlanRequest, made: PlanCase, chosen: readonl
       readyByMs: kept?.readyByMs ?? null,
       methodId: null,
     };
-    const worth = car && window && planWorth(window, worthBase(car, period), request);
+    const agreed = kept?.extras ?? [];
+    const worth = car && window && planWorth(window, { ...worthBase(car, period), agreed }, request);
     return { slot, window, worthMinor: worth?.totalMinor ?? null };
   });
   const kept = around.options.filter(({ isPlanned }) => isPlanned).length;
