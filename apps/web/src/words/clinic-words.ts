@@ -47,6 +47,7 @@ export const RUNG_NAMES: Readonly<Record<RungId, string>> = {
   're-wet': 'Wet it again and wipe',
   'acid-test': 'Try the acid on one spot',
   acid: 'Mineral acid on the spots',
+  'wet-blade': 'Blade the glass while the acid is wet',
   neutralise: 'Wash the acid off',
   clay: 'Clay it',
   blade: 'Blade the glass',
@@ -58,6 +59,8 @@ export const RUNG_TEXTS: Readonly<Record<RungId, string>> = {
   're-wet': 'Rinseless wash or detail spray, let it lie, wipe with a fresh towel face.',
   'acid-test': 'A mild mineral remover on one spot where it shows least. Watch it the whole time.',
   acid: 'Panel by panel, in the shade, kept wet. While it still reacts, wipe it off and put it on again.',
+  'wet-blade':
+    'A new plastic or steel blade, flat, in one direction, in the wet remover. More of it before it dries.',
   neutralise: 'Shampoo, plenty of water, rinse. Only then look again, dry and from another angle.',
   clay: 'Fine clay, much lubricant, no pressure, straight strokes; fold it often.',
   blade: 'A new plastic or steel blade, flat, wet glass, one direction.',

@@ -62,6 +62,20 @@ describe('the spot ladder', () => {
     expect(course(PAINT, 'no-change', 'no-change', 'no-change', 'no-change')).not.toContain('blade');
   });
 
+  it('blades glass while the remover is wet, then washes it off, and blades it no second time', () => {
+    const glass: Spot = { ...PAINT, material: 'glass' };
+    expect(course(glass, 'still-reacting', 'no-change', 'no-change', 'no-change', 'no-change')).toEqual([
+      'acid-test',
+      'acid',
+      'wet-blade',
+      'neutralise',
+      'clay',
+      'refer',
+    ]);
+    expect(course(glass, 'still-reacting', 'gone')).toEqual(['acid-test', 'acid', 'neutralise']);
+    expect(course(glass, 'still-reacting', 'dulled')).toEqual(['acid-test', 'acid', 'neutralise']);
+  });
+
   it('ends the replay where an answer does not fit', () => {
     const stand = spotLadder(PAINT, [
       { rung: 'acid-test', reaction: 'gone' },
@@ -80,8 +94,11 @@ describe('the spot ladder', () => {
       const last = done.at(-1)?.rung;
       const tested = done.some((step) => step.rung === 'acid-test');
       if (done.length >= 16) wrong.push(`goes on and on: ${JSON.stringify(spot)}`);
-      if (last === 'acid' && rung.id !== 'acid' && rung.id !== 'neutralise')
+      const bladesInIt = rung.id === 'wet-blade' && spot.material === 'glass';
+      if (last === 'acid' && rung.id !== 'acid' && rung.id !== 'neutralise' && !bladesInIt)
         wrong.push(`acid left on before ${rung.id}`);
+      if (last === 'wet-blade' && rung.id !== 'neutralise') wrong.push(`acid left on before ${rung.id}`);
+      if (rung.id === 'wet-blade' && last !== 'acid') wrong.push(`a wet blade without acid after ${last}`);
       if (rung.id === 'acid' && !tested) wrong.push(`acid without a test spot: ${JSON.stringify(spot)}`);
       if (wrong.length > 0) return;
       for (const reaction of rung.reactions) walk(spot, [...done, { rung: rung.id, reaction }]);
@@ -97,7 +114,7 @@ describe('the spot ladder', () => {
 it('rungs have dwell in order, and acid ones their cautions', () => {
   for (const { id, dwellSeconds, cautions } of RUNGS) {
     if (dwellSeconds) expect(dwellSeconds.to).toBeGreaterThan(dwellSeconds.from);
-    if (id === 'acid' || id === 'acid-test')
+    if (id === 'acid' || id === 'acid-test' || id === 'wet-blade')
       expect(cautions).toEqual(
         expect.arrayContaining(['gloves-and-goggles', 'never-over-alkali', 'data-sheet']),
       );

@@ -6,6 +6,7 @@ export const RUNG_IDS = [
   're-wet',
   'acid-test',
   'acid',
+  'wet-blade',
   'neutralise',
   'clay',
   'blade',
@@ -65,7 +66,10 @@ const ACID: readonly ClinicCaution[] = [
   'data-sheet',
 ];
 
-/** The spot ladder (practice notes §7, and dwell of §4: seconds on salt, 1–2 min on scale, repeat). Data sheets go before it. */
+/**
+ * The spot ladder (practice notes §7, and dwell of §4: seconds on salt, 1–2 min on scale, repeat; on glass the blade goes with the remover
+ * still wet, §10). Data sheets go before it.
+ */
 export const RUNGS = [
   row('re-wet', { from: 60, to: 120 }, { mostTimes: 2, reactions: ['gone', 'fewer', 'no-change'] }),
   row(
@@ -85,6 +89,10 @@ export const RUNGS = [
       cautions: ACID,
     },
   ),
+  row('wet-blade', null, {
+    reactions: ['gone', 'fewer', 'no-change'],
+    cautions: ['blade-never-on-paint', 'blade-not-on-heated-side', ...ACID],
+  }),
   row('neutralise', null, { reactions: ['gone', 'fewer', 'no-change'], cautions: ['gloves-and-goggles'] }),
   row('clay', null, {
     reactions: ['gone', 'fewer', 'no-change', 'dulled'],
