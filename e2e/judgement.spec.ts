@@ -64,7 +64,7 @@ test('the lab begins from a verdict, answers at once, keeps what is dialled over
   await page.getByRole('combobox', { name: 'The water is' }).click();
   await page.getByRole('option', { name: /rock salt/ }).click();
   await expect(page.getByRole('slider', { name: 'Strength of the brine' })).toBeVisible();
-  await page.getByRole('button', { name: 'Back to where it began' }).click();
+  await page.getByRole('button', { name: 'Reset' }).click();
   await expect(page.getByRole('slider', { name: 'Strength of the brine' })).toHaveCount(0);
   await expect(page.getByText(/Worked out in \d+\.\d ms/)).toBeVisible();
 });

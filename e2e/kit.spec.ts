@@ -7,7 +7,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
   request,
 }) => {
   await page.goto('/kit');
-  await expect(page.getByRole('region', { name: 'To see to this evening' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Tonight' })).toContainText(
     /Take Blue rinseless concentrate out of the van: −\d+\.\d °C tonight \(forecast\), it keeps down to 1\.0 °C/,
   );
   await page.getByRole('button', { name: 'Add a product' }).click();

@@ -24,13 +24,13 @@ const VIEWS = [
   { name: 'balance', path: '/balance/black-saloon', ready: 'Pier Road bay' },
   { name: 'lab', path: LAB, ready: 'Wet edge' },
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
-  { name: 'salt', path: '/salt/red-pickup', ready: 'What it says' },
+  { name: 'salt', path: '/salt/red-pickup', ready: 'Reading (active hours' },
   { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
   { name: 'customers', path: '/customers?show=bookings', ready: 'Back before five.' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
   { name: 'desk', path: '/desk/dilution', ready: 'The working' },
   { name: 'kit', path: '/kit', ready: 'Winter foam' },
-  { name: 'clinic', path: '/clinic', ready: 'Reading what is seen' },
+  { name: 'clinic', path: '/clinic', ready: 'What you see, what it means' },
   { name: 'settings', path: '/settings', ready: 'House rules' },
 ] as const;
 

@@ -30,7 +30,7 @@ export interface LoggedWash {
   readonly startMs: number;
   readonly minutes: number;
   readonly methodId: string;
-  /** Work of the season that was done. */
+  /** Seasonal jobs that were done. */
   readonly extras?: readonly SeasonJobId[];
   readonly costMinor: number | null;
   readonly found: WashFound;

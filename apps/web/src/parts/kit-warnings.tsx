@@ -13,15 +13,15 @@ export function KitWarningsBox({ isQuiet = false }: { readonly isQuiet?: boolean
   if (texts.length === 0)
     return (
       <p className="muted">
-        Nothing to see to this evening
+        Nothing to do tonight
         {warnings.coldestC === null
           ? '; nobody knows how cold it gets.'
           : `: down to ${format.temp(warnings.coldestC)} outdoors until morning (forecast).`}
       </p>
     );
   return (
-    <section className={classes.warnings} aria-label="To see to this evening">
-      <h2>To see to this evening</h2>
+    <section className={classes.warnings} aria-label="Tonight">
+      <h2>Tonight</h2>
       <ul>
         {texts.map((text) => (
           <li key={text}>{text}</li>

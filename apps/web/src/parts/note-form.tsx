@@ -34,8 +34,8 @@ export function NoteForm({ submitLabel, isSaving, onSubmit, said, children }: No
   );
 }
 
-/** What went wrong, by field; where the program does not answer, it is said at the field named. */
+/** What went wrong, by field; where the server is not responding, it is said at the field named. */
 export const faultsOf = (error: Error, field: string): Readonly<Record<string, string>> =>
   error instanceof ApiError
     ? error.byField
-    : { [field]: 'Not saved; the program does not answer. What you typed is kept.' };
+    : { [field]: 'Not saved; the server is not responding. What you typed is kept.' };

@@ -32,7 +32,7 @@ export function noticeOfFailure(error: Error): void {
   const message =
     error instanceof ApiError
       ? error.message
-      : 'The program does not answer; nothing was changed. Try again.';
+      : 'The server is not responding; nothing was changed. Try again.';
   notifications.show({
     color: 'lamp',
     title: 'That did not work',

@@ -8,7 +8,7 @@ interface SeasonChipsProps {
   readonly size?: 'sm' | 'md';
 }
 
-/** Work of the season to choose from, any number of it. */
+/** Seasonal jobs to choose from, any number of them. */
 export function SeasonChips({ value, onChange, size = 'sm' }: SeasonChipsProps) {
   return (
     <Chip.Group

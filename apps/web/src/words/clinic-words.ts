@@ -87,7 +87,7 @@ export const CLINIC_CAUTION_TEXTS: Readonly<Record<ClinicCaution, string>> = {
   'blade-not-on-heated-side': 'Not on the side with heating wires.',
   'takes-protection-off': 'It takes protection off; count on putting it on again.',
   'no-abrasive-pads': 'No abrasive pads or scouring: they take clear coat off.',
-  'data-sheet': 'The product’s data sheet and local rules for waste water go before all of this.',
+  'data-sheet': 'Follow the product’s data sheet and local rules for waste water first.',
 };
 
 interface SignText {

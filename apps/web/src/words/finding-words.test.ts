@@ -163,10 +163,7 @@ describe('what was found, in words', () => {
       of('soil-ceiling', 'condition', [3.5, 3, 'grade']),
       'you pre-soak it hot and slow: soil grade 3.5, 3.0 grade cleans without',
     ],
-    [
-      of('soil-ceiling', 'block', [4.5, 3, 'grade']),
-      'the body is too dirty for it: grade 4.5, it cleans up to 3 honestly',
-    ],
+    [of('soil-ceiling', 'block', [4.5, 3, 'grade']), 'the body is too dirty for it: grade 4.5, fine up to 3'],
     [of('soil-ceiling', 'clear', [2, 3, 'grade']), 'soil grade 2.0; it cleans up to 3'],
     [told('scratch', 'clear'), 'nothing rubs the paint'],
     [

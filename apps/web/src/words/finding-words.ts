@@ -106,7 +106,7 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
     if (finding.level === 'condition')
       return `you pre-soak it hot and slow: soil grade ${grade}, ${limit(finding, format)} cleans without`;
     return finding.level === 'block'
-      ? `the body is too dirty for it: grade ${grade}, it cleans up to ${(finding.limit ?? 0).toFixed(0)} honestly`
+      ? `the body is too dirty for it: grade ${grade}, fine up to ${(finding.limit ?? 0).toFixed(0)}`
       : `soil grade ${grade}; it cleans up to ${(finding.limit ?? 0).toFixed(0)}`;
   },
   scratch: (finding) => {

@@ -74,7 +74,7 @@ describe('why a wash stands in no plan', () => {
 
 it('more workers are named by their day, more room by its place and day', () => {
   expect(reliefText({ kind: 'workers', dayMs: DAY }, PLACES, format)).toBe(
-    'Another pair of hands on Wed, Jan 14, 8 to 18',
+    'Another person on Wed, Jan 14, 8 to 18',
   );
   expect(reliefText({ kind: 'room', placeId: 'bay', dayMs: DAY }, PLACES, format)).toBe(
     'Room for another car at Corner bay on Wed, Jan 14',

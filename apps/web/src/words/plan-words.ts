@@ -62,7 +62,7 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
 /** What there could be more of. */
 export function reliefText(relief: PlanRelief, places: Named, format: Format): string {
   return relief.kind === 'workers'
-    ? `Another pair of hands on ${format.dayShort(relief.dayMs)}, 8 to 18`
+    ? `Another person on ${format.dayShort(relief.dayMs)}, 8 to 18`
     : `Room for another car at ${nameOf(places, relief.placeId)}${relief.dayMs === null ? '' : ` on ${format.dayShort(relief.dayMs)}`}`;
 }
 

@@ -29,7 +29,7 @@ export function ClinicPage() {
   return (
     <Page
       title="Spot clinic"
-      lead="Gentlest first. Answer what you see, and the next rung stands here; data sheets go before all of it."
+      lead="Gentlest first. Say what you see, and the next step shows here. Follow the data sheet first."
     >
       <div className={classes.grid}>
         <section className={classes.box}>
@@ -118,7 +118,7 @@ export function ClinicPage() {
           )}
         </section>
         <section className={`${classes.box} ${classes.cards}`}>
-          <h2>Reading what is seen</h2>
+          <h2>What you see, what it means</h2>
           <dl>
             {SIGN_IDS.map((id) => (
               <div key={id}>

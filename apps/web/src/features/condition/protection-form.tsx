@@ -61,7 +61,7 @@ export function ProtectionForm({ row, nowMs, onKeep }: ProtectionFormProps) {
       `${PROTECTION_NAMES[kind]} kept on ${onAll ? `${zones.length} zones` : ZONE_NAMES[row.zone].toLowerCase()}.`,
       (error) =>
         setFaults({
-          day: error instanceof ApiError ? error.message : 'Not saved; the program does not answer.',
+          day: error instanceof ApiError ? error.message : 'Not saved; the server is not responding.',
         }),
     );
   };

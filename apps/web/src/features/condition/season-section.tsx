@@ -24,12 +24,12 @@ export function SeasonSection({ condition }: { readonly condition: ConditionView
         </span>
       </p>
       {season.length === 0 ? (
-        <p className="muted">No work of the season is wanted for this car.</p>
+        <p className="muted">No seasonal jobs are wanted for this car.</p>
       ) : (
         <table className={classes.season}>
           <thead>
             <tr>
-              <th>Work of the season</th>
+              <th>Seasonal jobs</th>
               <th>Last done</th>
               <th>Stands</th>
             </tr>

@@ -141,7 +141,7 @@ export function BookingForm({
           />
           <div>
             <Text size="sm" fw={500} mb={4}>
-              Work of the season
+              Seasonal jobs
             </Text>
             <SeasonChips value={extras} onChange={setExtras} />
           </div>

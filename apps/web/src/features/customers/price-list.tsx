@@ -31,7 +31,7 @@ function PriceCell({ label, minor, onSave }: CellProps) {
     if (next === (minor ?? null)) return;
     setError(null);
     onSave(next).catch((failure: unknown) =>
-      setError(failure instanceof ApiError ? failure.message : 'Not saved; the program does not answer.'),
+      setError(failure instanceof ApiError ? failure.message : 'Not saved; the server is not responding.'),
     );
   };
   return (
@@ -93,7 +93,7 @@ export function PriceListTable({ settings }: { readonly settings: Settings }) {
           </tbody>
         </table>
       </div>
-      <h2>Work of the season</h2>
+      <h2>Seasonal jobs</h2>
       <div className={classes.extras}>
         {optionsOf(SEASON_JOB_NAMES).map(({ value, label }) => (
           <div key={value}>

@@ -81,7 +81,7 @@ export function LabPage() {
       }
       actions={
         <Button variant="default" onClick={() => setFilm(began)} disabled={film === began}>
-          Back to where it began
+          Reset
         </Button>
       }
     >

@@ -23,7 +23,7 @@ export interface CloseDraft {
   readonly paid: number | string;
   readonly foldedTowels: number | string;
   readonly dryingTowels: number | string;
-  /** Work of the season that was done, of what was planned. */
+  /** Seasonal jobs that were done, of what was planned. */
   readonly extras: readonly SeasonJobId[];
 }
 

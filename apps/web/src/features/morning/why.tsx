@@ -25,7 +25,7 @@ const partsOf = ({ value }: Window, worth: PlanWorth): readonly Part[] => [
   { label: 'lateness spared, up to the end of the forecast', minor: worth.lateAvoidedMinor },
   { label: 'a wash at its cheapest, due some day anyway', minor: worth.dueAnywayMinor },
   { label: 'a promise kept', minor: worth.promiseMinor },
-  { label: 'work of the season, its own cost counted', minor: value.seasonMinor },
+  { label: 'seasonal jobs, their own cost counted', minor: value.seasonMinor },
   { label: 'place and product', minor: value.moneyMinor },
   { label: 'your time, travel included', minor: value.timeMinor },
   { label: 'cold hands', minor: value.coldMinor },
@@ -65,9 +65,9 @@ function Worth({ best, worth, format }: Pick<WhyProps, 'best' | 'format'> & { re
       </dl>
       <p className={classes.total}>{worthText(worth.totalMinor, format)}.</p>
       <p className="muted">
-        Against leaving it unwashed up to the end of the forecast. Saves {best.activeHoursSaved.toFixed(1)}{' '}
-        active salt hours over it (estimated). Prices are judgement; change them in Settings. One plan for all
-        cars chose this start; the next best say what it would lose by them.
+        Against leaving it unwashed up to the end of the forecast. Salt damage avoided:{' '}
+        {best.activeHoursSaved.toFixed(1)} h (estimated). Prices are judgement; change them in Settings. One
+        plan for all cars chose this start; the next best say what it would lose by them.
       </p>
     </section>
   );

@@ -16,7 +16,7 @@ interface AgendaProps {
   readonly onChoose: (block: Block) => void;
 }
 
-/** Work of the season that stands with a wash, or is proposed with it. */
+/** Seasonal jobs that stand with a wash, or are proposed with it. */
 const extrasOf = ({ wash, window }: Block) => wash?.extras ?? window?.extras.jobIds ?? [];
 
 /** The same days as a list, for a phone and for paper. */

@@ -109,7 +109,7 @@ function useActs(vehicles: readonly VehicleRecord[]) {
       change.mutate(
         { move: [{ id: wash.id, extras }] },
         {
-          onSuccess: done(`Work of the season with ${nameOf(vehicles, vehicleId)} changed.`),
+          onSuccess: done(`Seasonal jobs with ${nameOf(vehicles, vehicleId)} changed.`),
           onError: noticeOfFailure,
         },
       ),

@@ -33,7 +33,7 @@ export interface Block {
   /** As the weather has it now; null: it does not go there any more, or nobody knows. */
   readonly window: Window | null;
   readonly worthMinor: number | null;
-  /** Work of the season that was agreed on and does not go there. */
+  /** Seasonal jobs that were agreed on and do not go there. */
   readonly missingExtras: readonly SeasonJobId[];
   readonly fallback: Fallback | null;
   readonly alternatives: readonly PricedOption[];

@@ -331,7 +331,7 @@ describe('words about the plan', () => {
 
   it('tell what there could be more of', () => {
     const places = [{ id: 'home', name: 'Home garage' }];
-    expect(reliefText({ kind: 'workers', dayMs: NOW }, places, format)).toMatch(/hands on Wed.* 14/);
+    expect(reliefText({ kind: 'workers', dayMs: NOW }, places, format)).toMatch(/person on Wed.* 14/);
     const room = { kind: 'room', placeId: 'home' } as const;
     expect(reliefText({ ...room, dayMs: null }, places, format)).toBe('Room for another car at Home garage');
     expect(reliefText({ ...room, dayMs: NOW }, places, format)).toMatch(/at Home garage on Wed.* 14$/);

@@ -15,7 +15,7 @@ import type { WashPanelProps } from './wash-panel-props.js';
 import classes from './wash-panel.module.css';
 import { Away, Promised } from './wash-times.js';
 
-/** Work of the season in the same visit: as proposed, or to be chosen for a wash that stands in the plan. */
+/** Seasonal jobs in the same visit: as proposed, or to be chosen for a wash that stands in the plan. */
 function SeasonWork({ block, format, onExtras }: WashPanelProps) {
   const proposed = block.window?.extras;
   if (!block.wash)
@@ -29,7 +29,7 @@ function SeasonWork({ block, format, onExtras }: WashPanelProps) {
   const { extras } = block.wash;
   return (
     <details className="no-print" open={extras.length > 0}>
-      <summary>Work of the season{extras.length > 0 ? `: ${seasonJobsText(extras)}` : ''}</summary>
+      <summary>Seasonal jobs{extras.length > 0 ? `: ${seasonJobsText(extras)}` : ''}</summary>
       <SeasonChips value={extras} onChange={(chosen) => onExtras(block, chosen)} />
     </details>
   );
@@ -98,9 +98,8 @@ export function WashPanel(props: WashPanelProps) {
           {wayBeside(window.wayId, window.limiting) && <p>{wayBeside(window.wayId, window.limiting)}</p>}
           {worthMinor !== null && (
             <p className="muted">
-              {worthText(worthMinor, format)}; saves{' '}
-              <span className="figure">{window.activeHoursSaved.toFixed(1)}</span> active salt hours
-              (estimated).
+              {worthText(worthMinor, format)}; salt damage avoided:{' '}
+              <span className="figure">{window.activeHoursSaved.toFixed(1)}</span> h (estimated).
             </p>
           )}
         </>

@@ -50,9 +50,7 @@ describe('the steps of a sheet', () => {
     ]);
     expect(items).toHaveLength(2);
     const [flush, rinse] = items;
-    expect(flush?.textContent).toMatch(
-      /Flush the underbody.*15 min.*on the meter.*work of the season: underbody/,
-    );
+    expect(flush?.textContent).toMatch(/Flush the underbody.*15 min.*on the meter.*seasonal job: underbody/);
     expect(rinse?.textContent).not.toContain('season');
   });
 

@@ -24,7 +24,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
       {step.litres > 0 && `, ${format.litres(step.litres)}`}
       {step.onMeter && <span className={classes.meter}> on the meter</span>}
       {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
-      {step.jobId && <span className="muted"> · work of the season: {SEASON_JOB_NAMES[step.jobId]}</span>}
+      {step.jobId && <span className="muted"> · seasonal job: {SEASON_JOB_NAMES[step.jobId]}</span>}
       {step.note && <div className={classes.own}>{step.note}</div>}
       {step.mix && (
         <div className={classes.mixed}>

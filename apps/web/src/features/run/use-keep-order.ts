@@ -9,7 +9,7 @@ export const messageOf = (error: Error | null): string | null => {
   if (!error) return null;
   return error instanceof ApiError
     ? error.message
-    : 'The program does not answer. Your order stands here; try again.';
+    : 'The server is not responding. Your order stands here; try again.';
 };
 
 /** What is kept now, and how to keep another order. */

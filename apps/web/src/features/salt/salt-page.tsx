@@ -134,7 +134,7 @@ function Answers({ salt }: { readonly salt: SaltAnswer }) {
   const saved = [...salt.savedNow].sort((a, b) => b.activeHours - a.activeHours);
   return (
     <section className={classes.box}>
-      <h2>What it says (active hours, estimated)</h2>
+      <h2>Reading (active hours, estimated)</h2>
       <dl className={classes.answers}>
         <dt>
           {salt.savedByLast

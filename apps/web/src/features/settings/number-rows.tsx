@@ -33,7 +33,7 @@ export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
       (error: unknown) =>
         setErrors((old) => ({
           ...old,
-          [id]: error instanceof ApiError ? error.message : 'Not saved; the program does not answer.',
+          [id]: error instanceof ApiError ? error.message : 'Not saved; the server is not responding.',
         })),
     );
   };

@@ -131,21 +131,21 @@ describe('workers', () => {
       Promise.resolve(),
     );
     open(DEFAULT_WORKERS, onSave);
-    expect(screen.queryByRole('button', { name: 'Save hands' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Save people' })).toBeNull();
     const name = screen.getAllByLabelText<HTMLInputElement>('Name')[0];
     if (!name || !OWNER) throw new Error('no hands');
     await userEvent.type(name, '!');
-    await userEvent.click(screen.getByRole('button', { name: 'Save hands' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Save people' }));
     expect(onSave).toHaveBeenCalledWith(
       [{ ...OWNER, name: `${OWNER.name}!` }, ...DEFAULT_WORKERS.slice(1)],
       DEFAULT_WORKERS,
     );
-    await waitFor(() => expect(screen.queryByRole('button', { name: 'Save hands' })).toBeNull());
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'Save people' })).toBeNull());
   });
 
   it('leave all as it was, if one wishes', async () => {
     open(DEFAULT_WORKERS, () => Promise.resolve());
-    await userEvent.click(screen.getByRole('button', { name: 'Add a pair of hands' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a person' }));
     expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_WORKERS.length + 1);
     await userEvent.click(screen.getByRole('button', { name: 'Leave as it was' }));
     expect(screen.getAllByLabelText('Name')).toHaveLength(DEFAULT_WORKERS.length);
@@ -155,7 +155,7 @@ describe('workers', () => {
     open(DEFAULT_WORKERS, () => Promise.resolve());
     const name = screen.getAllByLabelText<HTMLInputElement>('Name')[0];
     if (name) await userEvent.clear(name);
-    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save hands' }).disabled).toBe(true);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save people' }).disabled).toBe(true);
     expect(name?.getAttribute('aria-invalid')).toBe('true');
   });
 

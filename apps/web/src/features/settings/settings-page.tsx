@@ -89,7 +89,7 @@ export function SettingsPage() {
         />
       </section>
       <section className={classes.box}>
-        <h2>Work of the season</h2>
+        <h2>Seasonal jobs</h2>
         <p className="muted" style={{ marginTop: 0 }}>
           Done with a wash when its season has come and the hour suits. The product’s data sheet goes before
           these figures.
@@ -150,7 +150,7 @@ function Units({ settings, onSave }: UnitsProps) {
   };
   return (
     <section className={classes.box}>
-      <h2>Units and place on the clock</h2>
+      <h2>Units and time zone</h2>
       <div className={classes.fields}>
         <Select
           label="Temperature"
@@ -193,7 +193,7 @@ function Units({ settings, onSave }: UnitsProps) {
           allowDeselect={false}
         />
         <Select
-          label="One drives on"
+          label="Traffic side"
           w={130}
           data={optionsOf(SIDES)}
           value={settings.drivesOn}

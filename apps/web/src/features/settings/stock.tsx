@@ -22,7 +22,7 @@ export function Stock({ stock, onSave }: StockProps) {
     onSave({ [id]: value }).catch((failure: unknown) =>
       setError({
         id,
-        text: failure instanceof ApiError ? failure.message : 'Not saved; the program does not answer.',
+        text: failure instanceof ApiError ? failure.message : 'Not saved; the server is not responding.',
       }),
     );
   };

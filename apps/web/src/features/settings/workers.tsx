@@ -39,10 +39,9 @@ export function WorkersSection({ workers, onSave }: WorkersSectionProps) {
   };
   return (
     <section className={classes.box}>
-      <h2>Hands</h2>
+      <h2>People</h2>
       <p className="muted" style={{ marginTop: 0 }}>
-        Who washes, and when. The plan gives each pair of hands one wash at a time, ways there and back
-        included.
+        Who washes, and when. The plan gives each person one wash at a time, ways there and back included.
       </p>
       <div className={classes.workers}>
         {shown.map((row) => (
@@ -78,12 +77,12 @@ export function WorkersSection({ workers, onSave }: WorkersSectionProps) {
       </div>
       <Group mt="sm">
         <Button variant="default" onClick={() => setDraft([...shown, newWorker(shown)])}>
-          Add a pair of hands
+          Add a person
         </Button>
         {draft && (
           <>
             <Button onClick={save} loading={isSaving} disabled={Object.keys(errors).length > 0}>
-              Save hands
+              Save people
             </Button>
             <Button variant="default" onClick={() => setDraft(null)}>
               Leave as it was

@@ -43,7 +43,7 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
       <WhoFields draft={draft} set={set} errors={errors} />
       <LooksFields draft={draft} set={set} errors={errors} />
       <Select
-        label="Stands at night"
+        label="Parked overnight"
         description="A warm damp place lets salt work faster"
         placeholder="In the street"
         clearable
@@ -56,7 +56,7 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
       <DrivesFields draft={draft} set={set} errors={errors} />
       <KindFields draft={draft} set={set} errors={errors} />
       <TargetFields draft={draft} set={set} errors={errors} />
-      <Fieldset legend="Work of the season that is wanted">
+      <Fieldset legend="Seasonal jobs that are wanted">
         <SeasonChips value={draft.seasonJobs} onChange={(seasonJobs) => set({ seasonJobs })} />
       </Fieldset>
       <Textarea

@@ -108,7 +108,7 @@ export function FoundFields({ draft, set, errors }: DoneFieldsProps) {
     <>
       <div>
         <Text size="sm" fw={500} mb={4}>
-          Work of the season that was done
+          Seasonal jobs that were done
         </Text>
         <SeasonChips value={draft.extras} onChange={(extras) => set({ extras })} size="md" />
       </div>

@@ -34,7 +34,7 @@ export function DoneForm({ wash, initial, vehicles, places, around, onClose, onS
       setErrors(
         error instanceof ApiError
           ? { start: error.byField.startMs, minutes: error.byField.minutes, note: error.message }
-          : { note: 'The program does not answer. What you typed is kept; try again.' },
+          : { note: 'The server is not responding. What you typed is kept; try again.' },
       ),
   };
   const save = (): void => {

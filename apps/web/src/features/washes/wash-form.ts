@@ -22,7 +22,7 @@ export interface WashDraft {
   readonly minutes: number | string;
   readonly cost: number | string;
   readonly icePanels: PanelId[];
-  /** Work of the season that was done. */
+  /** Seasonal jobs that were done. */
   readonly extras: readonly SeasonJobId[];
   readonly spots: SpotsFound;
   readonly leftovers: string;

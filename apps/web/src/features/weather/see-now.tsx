@@ -115,7 +115,7 @@ export function SeeNow() {
           error={errors.windMetresPerSecond}
         />
         <Select
-          label="What falls"
+          label="Rain or snow"
           data={optionsOf(FALL_NAMES)}
           value={falling}
           onChange={setFalling}

@@ -21,7 +21,7 @@ export function Sources() {
     });
   return (
     <section className={classes.box}>
-      <h2>Who tells it</h2>
+      <h2>Sources</h2>
       <p className="muted">
         Each figure of an hour is taken from the first that tells it. What nobody tells stays unknown.
       </p>
