@@ -5,7 +5,7 @@ import { PlanService } from './plan/plan.service.js';
 const codeOf = (error: unknown): unknown =>
   error instanceof Error ? (error as { code?: unknown }).code : undefined;
 
-// Names, telephones and gate codes are for whoever runs the program.
+// Names, telephones and gate codes are for the user that runs the program.
 process.umask(0o077);
 
 let isStopping = false;

@@ -11,6 +11,7 @@ import { type BackupsView, MS_PER_DAY, MS_PER_HOUR } from '@keen/core';
 import { CONFIG, type Config } from '../config/config.js';
 import { backupFolder, type OpenDatabase } from '../db/database.js';
 import { OPEN_DATABASE } from '../db/database.module.js';
+import { InTurn } from '../db/in-turn.js';
 import { thinned } from './thinned.js';
 
 const NAME = /^keen-rinse-(?<at>\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})\.db$/;
@@ -30,7 +31,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly log = new Logger(BackupsService.name);
   private timer: NodeJS.Timeout | null = null;
   private failure: string | null = null;
-  private underWay: Promise<void> = Promise.resolve();
+  private readonly turns = new InTurn();
 
   constructor(
     @Inject(CONFIG) private readonly config: Pick<Config, 'dataFolder' | 'databaseUrl' | 'isDemo'>,
@@ -51,7 +52,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   async onModuleDestroy(): Promise<void> {
     if (this.timer) clearInterval(this.timer);
-    await this.underWay;
+    await this.turns.settled();
   }
 
   private makeIfDue(): void {
@@ -71,9 +72,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   /** Makes a copy now, one after the other; a copy that is not sound is none. */
   make(): Promise<void> {
-    const mine = this.underWay.then(() => this.makeNow());
-    this.underWay = mine.catch(() => undefined);
-    return mine;
+    return this.turns.run(() => this.makeNow());
   }
 
   private async makeNow(): Promise<void> {

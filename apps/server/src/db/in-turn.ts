@@ -12,4 +12,9 @@ export class InTurn {
     this.last = mine.catch(() => undefined);
     return mine;
   }
+
+  /** Resolves when all that was asked for so far has ended. */
+  async settled(): Promise<void> {
+    await this.last;
+  }
 }

@@ -16,7 +16,7 @@ const ASSETS = join(import.meta.dirname, '../../../web/dist/assets');
 const script = existsSync(ASSETS) ? readdirSync(ASSETS).find((name) => name.endsWith('.js')) : undefined;
 
 describe('what is served', () => {
-  it('is packed for whoever can unpack it, and plain for others', async () => {
+  it('is compressed for clients that accept it, and plain for others', async () => {
     const packed = await api().get('/api/docs-json').set('accept-encoding', 'gzip').expect(200);
     expect(packed.headers['content-encoding']).toBe('gzip');
     const plain = await api().get('/api/docs-json').set('accept-encoding', 'identity').expect(200);

@@ -5,7 +5,7 @@ import type { Request, RequestHandler, Response } from 'express';
 const isNews = (response: Response): boolean =>
   String(response.getHeader('content-type') ?? '').startsWith('text/event-stream');
 
-/** Packs what is text for whoever can unpack it. */
+/** Compresses text for clients that accept it. */
 export const smaller = (): RequestHandler =>
   compression({
     filter: (request: Request, response: Response) =>

@@ -109,7 +109,7 @@ export const SIGN_TEXTS: Readonly<Record<SignId, SignText>> = {
   'reaction-stopped': {
     sign: 'The reaction stops, spots remain',
     means: 'this product has done what it can',
-    then: 'Do not leave it on longer. Wash it off, then the next rung.',
+    then: 'Do not leave it on longer. Wash it off, then take the next step.',
   },
   beads: {
     sign: 'Beads come back',

@@ -5,7 +5,7 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'no-wet-paint-left-waiting': 'while the paint is still dry, so that none waits wet',
   'dirtiest-last': 'last, so that what is dirtiest touches nothing else',
   'dwells-while-others-are-done': 'it works while other parts are done',
-  'loose-dirt-before-touch': 'loose dirt goes before anything rubs',
+  'loose-dirt-before-touch': 'loose dirt comes off before anything rubs',
   'salt-sits-under': 'the salt that eats longest sits here',
   'hand-takes-what-is-left': 'removes the film the rinse leaves',
   'minerals-leave-with-the-towel': 'minerals leave with the towel, not with the air',

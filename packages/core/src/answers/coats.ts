@@ -1,5 +1,5 @@
 import { type CoatEnd, coatHistory, type CoatSpan } from '../protection/index.js';
-import { MS_PER_DAY } from '../quantity/index.js';
+import { medianOf, MS_PER_DAY } from '../quantity/index.js';
 import { carStateOf } from '../shop/index.js';
 import type { CoatsQuestion } from './question.js';
 import type { Tools } from './tools.js';
@@ -17,14 +17,9 @@ export interface CoatOnCar {
 export interface CoatRecord extends Pick<CoatSpan, 'kind' | 'productName'> {
   /** The longest first. */
   readonly cars: readonly CoatOnCar[];
-  /** The middle of those that ended by themselves, days; null: none has yet. */
+  /** Median of those that ended by themselves, days; null: none has yet. */
   readonly goneAfterDays: number | null;
 }
-
-const medianOf = (values: readonly number[]): number | null => {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? null;
-};
 
 /** Which protection lasted on which car? By kind and product; the one that was seen to hold longest first. */
 export function coatsAnswer(question: CoatsQuestion, { keep }: Pick<Tools, 'keep'>): CoatRecord[] {

@@ -1,19 +1,11 @@
-import { type ProtectionState, protectionOn, protectionState } from '../protection/index.js';
+import { type ProtectionState, protectionOn, protectionState, undated } from '../protection/index.js';
 import { shopStands } from '../rules/index.js';
 import { type CarState, type ShopFacts, saltDaysOn } from '../shop/index.js';
-import { CAR_ZONE_IDS, type CarZone, type ZoneProtection, zoneOf } from '../vehicle/index.js';
+import { CAR_ZONE_IDS, type ZoneProtection, zoneOf } from '../vehicle/index.js';
 
 /** What is left of the protection of one zone. */
 export type ZoneProtectionState = ProtectionState &
   Pick<ZoneProtection, 'zone' | 'appliedMs' | 'claimedLifeDays'> & { readonly productName: string | null };
-
-const undated = (zone: CarZone, kind: ZoneProtection['kind']): ZoneProtection => ({
-  zone,
-  kind,
-  appliedMs: null,
-  claimedLifeDays: null,
-  observed: null,
-});
 
 /** What lies on each zone and what is left of it, after the washes since. */
 export function zoneProtections(

@@ -44,7 +44,7 @@ describe('two cars in one visit', () => {
     expect(order.slice(rinse, towel).every((one) => one.startsWith('0'))).toBe(true);
   });
 
-  it('tell what stands against every order where none goes', () => {
+  it('say what goes wrong where no order works', () => {
     const bitter = { airTempC: -20, dewPointC: -24, windMetresPerSecond: 5 };
     const found = visit('bay-contact', bitter);
     expect(found?.hold).toBe('all');

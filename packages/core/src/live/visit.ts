@@ -101,7 +101,7 @@ const blocksOf = (against: Visit['against']): number => against[0].length + agai
  * @param first whose hour the visit begins in
  * @param second at the same place
  * @returns the order that saves most of those in which nothing freezes, dries on or outstays its label on either car: both worked on in
- * turn, each held while it is wet, or one after the other; where even that does not go, what stands against it. null where the place takes
+ * turn, each held while it is wet, or one after the other; where even that does not go, what goes wrong in it. null where the place takes
  * one car only, one of them drives on to a second place, or nobody knows those hours
  * Model: each car is worked through by its own steps with the other's as waits between them; practice notes for the bucket
  */

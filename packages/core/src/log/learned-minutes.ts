@@ -10,6 +10,7 @@ import {
   type WashStepId,
   wayOf,
 } from '../method/index.js';
+import { medianOf } from '../quantity/index.js';
 import type { BodyClass, Vehicle } from '../vehicle/index.js';
 import type { WashRecord } from './wash-record.js';
 
@@ -58,18 +59,11 @@ interface Told {
   readonly body: BodyClass;
 }
 
-const medianOf = (values: readonly number[]): number => {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  const high = sorted[middle] ?? NaN;
-  return sorted.length % 2 === 1 ? high : ((sorted[middle - 1] ?? NaN) + high) / 2;
-};
-
 const inHalves = (minutes: number): number => Math.max(0.5, Math.round(minutes * 2) / 2);
 
 const learnedOf = (told: readonly Told[], counted: number): LearnedOf => ({
   runs: told.length,
-  minutes: inHalves(medianOf(told.map(({ ratio }) => ratio)) * counted),
+  minutes: inHalves((medianOf(told.map(({ ratio }) => ratio)) ?? NaN) * counted),
 });
 
 function groupedBy(

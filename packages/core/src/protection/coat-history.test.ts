@@ -54,7 +54,7 @@ describe('the coats of a car', () => {
     expect(oldest?.zones).toHaveLength(PAINTED);
   });
 
-  it('are told apart by zone where they fared otherwise', () => {
+  it('are listed by zone where they ended differently', () => {
     const coats = of([laid(30, 'Larch'), laid(10, 'Fir', ['lower'])]);
     expect(coats.map(({ productName, ended, zones }) => [productName, ended, zones.length])).toEqual([
       ['Fir', 'lies', 4],

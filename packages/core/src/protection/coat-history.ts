@@ -4,8 +4,9 @@ import {
   type Protection,
   type Vehicle,
   type ZoneProtection,
+  zoneOf,
 } from '../vehicle/index.js';
-import { protectionOn } from './protection-on.js';
+import { protectionOn, undated } from './protection-on.js';
 import { type CoatEvent, isPainted, zoneAfter } from './protections-after.js';
 
 /** How a coat ended: it lies there still, was taken off, covered by another or renewed; or water was seen to lie flat on it. */
@@ -27,7 +28,7 @@ type ZoneSpan = Omit<CoatSpan, 'zones'>;
 
 /** A zone's coats, one after the other. */
 function spansOf(start: ZoneProtection, events: readonly CoatEvent[]): ZoneSpan[] {
-  const group = CAR_ZONES.find(({ zone }) => zone === start.zone)?.group ?? 'upper';
+  const { group } = zoneOf(start.zone);
   const spans: ZoneSpan[] = [];
   let row = start;
   let goneMs: number | null = null;
@@ -53,17 +54,9 @@ function spansOf(start: ZoneProtection, events: readonly CoatEvent[]): ZoneSpan[
   return spans;
 }
 
-const blank = (zone: CarZone): ZoneProtection => ({
-  zone,
-  kind: 'bare',
-  appliedMs: null,
-  claimedLifeDays: null,
-  observed: null,
-});
-
 /** What washes before somebody told what lies there put on and took off; what still lay there then was covered by what was told. */
 const before = (zone: CarZone, events: readonly CoatEvent[], toldMs: number): ZoneSpan[] =>
-  spansOf(blank(zone), events).map((span) =>
+  spansOf(undated(zone, 'bare'), events).map((span) =>
     span.ended === 'lies' ? { ...span, toMs: toldMs, ended: 'covered' } : span,
   );
 
@@ -83,7 +76,7 @@ export function coatHistory(
   for (const { zone } of CAR_ZONES) {
     const noted = vehicle.protections.find((row) => row.zone === zone);
     const toldMs = Math.max(noted?.notedMs ?? -Infinity, noted?.appliedMs ?? -Infinity);
-    const start = noted ?? { ...blank(zone), kind: protectionOn(vehicle, zone) };
+    const start = noted ?? undated(zone, protectionOn(vehicle, zone));
     const spans = [
       ...before(
         zone,

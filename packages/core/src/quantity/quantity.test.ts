@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  medianOf,
   bisect,
   cosDeg,
   FieldError,
@@ -115,4 +116,13 @@ describe('requireInRange', () => {
   it('a fault of a field is a range error too', () => {
     expect(new FieldError('bad-json', 'body', 'no')).toBeInstanceOf(RangeError);
   });
+});
+
+it.each([
+  { values: [], median: null },
+  { values: [7], median: 7 },
+  { values: [9, 1, 4], median: 4 },
+  { values: [20, 60], median: 40 },
+])('the median of $values is $median', ({ values, median }) => {
+  expect(medianOf(values)).toBe(median);
 });

@@ -4,19 +4,7 @@ import type { RunStep } from './run-step.js';
 export interface SideBySide {
   readonly steps: readonly SharedStep[];
   readonly minutes: number;
-  /** Against one car after the other, minutes. */
-  readonly savedMinutes: number;
 }
-
-const alone = (steps: readonly RunStep[]): number => {
-  let car: Car = { left: steps, lying: [], isWet: false };
-  let now = 0;
-  for (let did = worked(car, now); did; did = worked(car, now)) {
-    ({ car } = did);
-    now = did.shared.fromMinute + did.shared.minutes;
-  }
-  return now;
-};
 
 /**
  * In which order does one pair of hands wash two cars that stand side by side?
@@ -25,7 +13,7 @@ const alone = (steps: readonly RunStep[]): number => {
  * @param second steps of the other
  * @param hold when the hands stay with a car
  * @returns every step of both, each car's own order kept: while a product works on one the other is worked on, and what has lain
- * longest comes off first; a paid run of a meter is never left for the other car; minutes in all and those saved against one after the other
+ * longest comes off first; a paid run of a meter is never left for the other car; minutes in all
  * Model: list scheduling by readiness, then by the latest end of what lies on the car (judgement); dwell as the sheets have it
  */
 export function sideBySide(
@@ -49,5 +37,5 @@ export function sideBySide(
       now = did.shared.fromMinute + did.shared.minutes;
     }
   }
-  return { steps, minutes: now, savedMinutes: alone(first) + alone(second) - now };
+  return { steps, minutes: now };
 }

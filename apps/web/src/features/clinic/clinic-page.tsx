@@ -130,7 +130,7 @@ export function ClinicPage() {
             ))}
           </dl>
           <p className="muted">
-            Practice, not measurement (judgement); the product’s data sheet goes before it.
+            Practice, not measurement (judgement). Follow the product’s data sheet first.
           </p>
         </section>
       </div>

@@ -78,7 +78,7 @@ describe('spots on a car', () => {
     );
   });
 
-  it('take the material from the zone, and begin anew on another', () => {
+  it('take the material from the zone, and start over on another', () => {
     expect(onZone('glass')).toEqual({ zone: 'glass', recordId: null, done: [], material: 'glass' });
     expect(onZone(null)).toEqual({ zone: null, recordId: null, done: [] });
   });

@@ -5,6 +5,7 @@ import { useAddSpot, useChangeSpot, useSpots } from '../../api/spot-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { DeleteButton } from '../../parts/delete-button.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { Failed } from '../../parts/states.js';
 import { ZONE_NAMES } from '../../words/car-names.js';
 import { spotText } from '../../words/clinic-words.js';
 import classes from './clinic.module.css';
@@ -19,7 +20,7 @@ interface OnCarProps {
 export function OnCar({ spot, onChange }: OnCarProps) {
   const format = useFormat();
   const { data: vehicles = [] } = useVehicles();
-  const { data: records = [] } = useSpots(spot.vehicleId ?? '');
+  const { data: records = [], error } = useSpots(spot.vehicleId ?? '');
   const { mutate: remove } = useDelete('spots');
   const { mutate: bringBack } = useBringBack('spots');
   const forget = ({ vehicleId, id }: SpotRecord): void => {
@@ -50,6 +51,7 @@ export function OnCar({ spot, onChange }: OnCarProps) {
           size="md"
         />
       )}
+      {error && <Failed error={error} />}
       {records.length > 0 && (
         <div>
           <h3>On its record</h3>

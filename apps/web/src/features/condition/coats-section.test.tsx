@@ -50,7 +50,7 @@ describe('what protected a car', () => {
       {
         kind: 'sealant',
         productName: 'Larch seal',
-        goneAfterDays: null,
+        goneAfterDays: 40,
         cars: [
           { vehicleId: 'van', fromMs: NOW - 90 * DAY, days: 90, ended: 'covered' },
           { vehicleId: 'lost', fromMs: NOW - 12 * DAY, days: 12, ended: 'lies' },
@@ -60,7 +60,9 @@ describe('what protected a car', () => {
     const vehicles = [{ id: 'van', name: 'White van' }] as VehicleRecord[];
     showWith([coat({})], { 'verdicts/coats': rows, vehicles });
     const line = await screen.findByRole('row', { name: /White van/, hidden: true });
-    expect(line.textContent).toBe('Larch seal (sealant)White van90 days, renewed or covered');
+    expect(line.textContent).toBe(
+      'Larch seal (sealant) gone after 40 days (median)White van90 days, renewed or covered',
+    );
     expect(screen.getByRole('row', { name: /a removed car/, hidden: true })).toBeTruthy();
   });
 });

@@ -2,9 +2,11 @@ import type { CoatSpan, VehicleRecord } from '@keen/core';
 import { useCoats } from '../../api/verdict-queries.js';
 import { useVehicles } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
+import { Failed } from '../../parts/states.js';
 import { COAT_ENDS, coatName, coatSpanText, daysText } from '../../words/coat-words.js';
 import { ZONE_NAMES } from '../../words/car-names.js';
 import classes from './coats-section.module.css';
+import shared from './condition.module.css';
 
 /** More zones than this are counted, not listed. */
 const MOST_NAMED = 3;
@@ -23,7 +25,7 @@ interface CoatsSectionProps {
 export function CoatsSection({ coats, nowMs }: CoatsSectionProps) {
   const format = useFormat();
   return (
-    <section className={classes.box}>
+    <section className={shared.box}>
       <h2>What protected it, by date</h2>
       {coats.length === 0 ? (
         <p className="muted">
@@ -50,8 +52,9 @@ const carName = (vehicles: readonly VehicleRecord[] | undefined, id: string): st
   vehicles?.find((vehicle) => vehicle.id === id)?.name ?? 'a removed car';
 
 function WhichLasted() {
-  const { data: rows } = useCoats();
+  const { data: rows, error } = useCoats();
   const { data: vehicles } = useVehicles();
+  if (error) return <Failed error={error} />;
   if (!rows || rows.length === 0) return null;
   return (
     <details>
@@ -68,7 +71,12 @@ function WhichLasted() {
           {rows.flatMap((row) =>
             row.cars.map(({ vehicleId, fromMs, days, ended }, i) => (
               <tr key={`${row.kind} ${row.productName} ${vehicleId} ${fromMs} ${i}`}>
-                <th scope="row">{i === 0 ? coatName(row) : ''}</th>
+                <th scope="row">
+                  {i === 0 && coatName(row)}
+                  {i === 0 && row.goneAfterDays !== null && (
+                    <span className="muted"> gone after {daysText(row.goneAfterDays)} (median)</span>
+                  )}
+                </th>
                 <td>{carName(vehicles, vehicleId)}</td>
                 <td className="figure">
                   {daysText(days)}, {COAT_ENDS[ended]}

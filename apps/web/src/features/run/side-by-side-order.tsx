@@ -12,7 +12,7 @@ interface SideBySideOrderProps {
   readonly names: readonly string[];
 }
 
-/** Both cars as one visit: one order for one pair of hands, what stands against it, and whether a bucket is shared. */
+/** Both cars as one visit: one order for one pair of hands, what goes wrong in it, and whether a bucket is shared. */
 export function SideBySideOrder({ pair: [first, second], names }: SideBySideOrderProps) {
   const format = useFormat();
   const visit = visitOf(first, second);

@@ -37,6 +37,17 @@ describe('backups', () => {
     expect(screen.getByText(/The last copy is of/)).toBeTruthy();
   });
 
+  it('say that they could not be read, where they could not', async () => {
+    madeUpServer(({ path }) =>
+      path.endsWith('/settings')
+        ? { body: { display: DEFAULT_DISPLAY, timeZone: 'Etc/UTC' } }
+        : { status: 500, body: { error: { code: 'failed', field: null, message: 'The disk is gone.' } } },
+    );
+    show(<Backups />);
+    expect(await screen.findByText(/The disk is gone/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Make a copy now' })).toBeNull();
+  });
+
   it('list the newest and count the others', async () => {
     serve(view({ copies: Array.from({ length: 9 }, (_, i) => ({ ...COPY, atMs: AT - i * 86_400_000 })) }));
     show(<Backups />);

@@ -3,6 +3,7 @@ import { useBackups, useMakeBackup } from '../../api/backup-queries.js';
 import { useLocation } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
+import { Failed, Loading } from '../../parts/states.js';
 import classes from './settings.module.css';
 
 const BYTES_PER_MB = 1_000_000;
@@ -14,9 +15,10 @@ const MOST_LISTED = 5;
 export function Backups() {
   const format = useFormat();
   const { hash } = useLocation();
-  const { data: view } = useBackups();
+  const { data: view, error } = useBackups();
   const make = useMakeBackup();
-  if (!view) return null;
+  if (error) return <Failed error={error} />;
+  if (!view) return <Loading what="Looking for backups" />;
   const { copies, isDaily, nextMs, failure, folder } = view;
   const older = copies.length - MOST_LISTED;
   return (
