@@ -15,6 +15,28 @@ import {
 } from '@keen/core';
 import { add, median, timed } from './shared.mjs';
 
+/** @returns median ms of the whole grid, over some vehicles */
+async function measureGrid(vehicles, { places, shelf, control, members, roads, nowMs }, withMembers) {
+  const night = new NightAir(null, control);
+  const runs = [];
+  for (const vehicle of vehicles) {
+    const roadAhead = new RoadAhead(control.fromMs, roads);
+    const forecast = { control, members: withMembers ? members : [], roadAhead };
+    const question = {
+      vehicle,
+      limits: DEFAULT_LIMITS,
+      house: DEFAULT_HOUSE,
+      shelf,
+      soil: CLEAN,
+      night,
+      startsMs: everyHour(nowMs, 168),
+      withMembers,
+    };
+    runs.push(await timed(() => verdictGrid({ ...question, sites: placeSites(places, forecast) })));
+  }
+  return median(runs);
+}
+
 /** The whole grid of one vehicle on one core, its places worked out again each time. */
 export async function grid() {
   const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
@@ -42,33 +64,8 @@ export async function grid() {
     })),
   }));
   const roads = roadHours(control.hours, { roadClass: 'main', at: places[0], treatments: [] });
-  const night = new NightAir(null, control);
-  const measure = async (with20) => {
-    const runs = [];
-    for (const vehicle of DEMO_VEHICLES.slice(0, 5)) {
-      runs.push(
-        await timed(() => {
-          const forecast = {
-            control,
-            members: with20 ? members : [],
-            roadAhead: new RoadAhead(control.fromMs, roads),
-          };
-          verdictGrid({
-            vehicle,
-            limits: DEFAULT_LIMITS,
-            house: DEFAULT_HOUSE,
-            shelf,
-            soil: CLEAN,
-            night,
-            sites: placeSites(places, forecast),
-            startsMs: everyHour(nowMs, 168),
-            withMembers: with20,
-          });
-        }),
-      );
-    }
-    return median(runs);
-  };
+  const around = { places, shelf, control, members, roads, nowMs };
+  const measure = (with20) => measureGrid(DEMO_VEHICLES.slice(0, 5), around, with20);
   const plain = await measure(false);
   add(
     `grid: 7 days × 5 places × ${METHODS.length} methods, cold, one core`,

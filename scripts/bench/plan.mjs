@@ -14,61 +14,71 @@ import {
 import { measureSchedules } from './schedules.mjs';
 import { add, median, timed } from './shared.mjs';
 
+const NOW_MS = Date.UTC(2026, 0, 14, 12);
+const SEASON_MS = NOW_MS - 60 * 86_400_000;
+const CLIMATE = { climate: COLD_LAKE_PORT, seed: 3 };
+const courseOf = (index) =>
+  simulateWeather({
+    ...CLIMATE,
+    fromMs: NOW_MS,
+    hourCount: PLAN_HOURS,
+    member: { issuedMs: NOW_MS, index },
+  });
+
+/** Sixty cars like the demo's, each washed some days ago. */
+function sixtyCars(vehicles) {
+  return Array.from({ length: 60 }, (_, i) => {
+    const vehicle = vehicles[i % vehicles.length];
+    const id = `${vehicle.id}-${i}`;
+    const startMs = NOW_MS - (2 + ((i * 7) % 20)) * 86_400_000;
+    const wash = { id: `w-${i}`, vehicleId: id, methodId: 'bay-contact', status: 'done', startMs };
+    return carFacts(
+      { ...vehicle, id, knownSinceMs: SEASON_MS },
+      {
+        washes: [{ ...wash, minutes: 50, found: null, extras: [] }],
+        drives: [],
+        swabs: [],
+        looks: [],
+        customers: [],
+      },
+      NOW_MS,
+    );
+  });
+}
+
+/** The demo's shop with four of its places, in weather of the bench's own. */
+function shopOf({ places, products, gear }) {
+  return {
+    places: shopPlaces(places.slice(0, 4)),
+    limits: DEFAULT_LIMITS,
+    prices: DEFAULT_PRICES,
+    house: DEFAULT_HOUSE,
+    shelf: shelfOf({ products, gear }),
+    drivesOn: 'right',
+    season: DEFAULT_SEASON,
+    timeZone: 'America/Toronto',
+    weather: {
+      stamp: 'bench',
+      seasonMs: SEASON_MS,
+      fromMs: NOW_MS,
+      roadSights: [],
+      observed: simulateWeather({ ...CLIMATE, fromMs: SEASON_MS, hourCount: 60 * 24 }),
+      control: courseOf(0),
+      members: Array.from({ length: 20 }, (_, i) => courseOf(i + 1)),
+    },
+    treatments: [],
+    nowMs: NOW_MS,
+  };
+}
+
 /** A plan of 60 cars, and the same again with one wash locked. */
 export async function replan() {
   const { KeptInMemory } = await import('../../apps/server/dist/engine/kept.js');
   const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
   const { DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES } =
     await import('../../apps/server/dist/demo/scenario.js');
-  const nowMs = Date.UTC(2026, 0, 14, 12);
-  const seasonMs = nowMs - 60 * 86_400_000;
-  const climate = { climate: COLD_LAKE_PORT, seed: 3 };
-  const observed = simulateWeather({ ...climate, fromMs: seasonMs, hourCount: 60 * 24 });
-  const course = (index) =>
-    simulateWeather({ ...climate, fromMs: nowMs, hourCount: PLAN_HOURS, member: { issuedMs: nowMs, index } });
-  const cars = Array.from({ length: 60 }, (_, i) => {
-    const vehicle = DEMO_VEHICLES[i % DEMO_VEHICLES.length];
-    const id = `${vehicle.id}-${i}`;
-    const washedMs = nowMs - (2 + ((i * 7) % 20)) * 86_400_000;
-    const washes = [
-      {
-        id: `w-${i}`,
-        vehicleId: id,
-        methodId: 'bay-contact',
-        status: 'done',
-        startMs: washedMs,
-        minutes: 50,
-        found: null,
-        extras: [],
-      },
-    ];
-    return carFacts(
-      { ...vehicle, id, knownSinceMs: seasonMs },
-      { washes, drives: [], swabs: [], looks: [], customers: [] },
-      nowMs,
-    );
-  });
-  const setting = {
-    places: shopPlaces(DEMO_PLACES.slice(0, 4)),
-    limits: DEFAULT_LIMITS,
-    prices: DEFAULT_PRICES,
-    house: DEFAULT_HOUSE,
-    shelf: shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR }),
-    drivesOn: 'right',
-    season: DEFAULT_SEASON,
-    timeZone: 'America/Toronto',
-    weather: {
-      stamp: 'bench',
-      seasonMs,
-      fromMs: nowMs,
-      roadSights: [],
-      observed,
-      control: course(0),
-      members: Array.from({ length: 20 }, (_, i) => course(i + 1)),
-    },
-    treatments: [],
-    nowMs,
-  };
+  const cars = sixtyCars(DEMO_VEHICLES);
+  const setting = shopOf({ places: DEMO_PLACES, products: DEMO_PRODUCTS, gear: DEMO_GEAR });
   const tools = { keep: new KeptInMemory(), report: () => undefined, clockMs: () => performance.now() };
   const plan = (facts) => answerTo({ ...setting, kind: 'plan', cars, facts }, tools);
   const facts = { workers: DEMO_WORKERS, fixed: [], movable: [], busy: [], bookings: [], stock: {} };

@@ -6,38 +6,14 @@ const ROOT = resolve(import.meta.dirname, '..', '..');
 const WORKSPACES = ['packages/core/src', 'apps/server/src', 'apps/web/src'] as const;
 
 /**
- * Files that are longer than the rest, and how long they may be: each is to become shorter, and none longer. Tables (`data/`, the
- * schema, the demo's scenario) are not counted.
+ * Files that are longer than the rest, each for one class whose state its methods share: cut up, every part would need the others'
+ * private arrays. Tables (`data/`, the schema, the demo's scenario) are not counted.
  */
 const LONG_FILES: Readonly<Record<string, number>> = {
-  'apps/server/src/demo/history.ts': 237,
-  'apps/server/src/plan/plan.service.ts': 270,
-  'apps/server/src/weather/read-aviation.ts': 290,
-  'apps/web/src/api/queries.ts': 260,
-  'apps/web/src/features/customers/messages.tsx': 225,
-  'apps/web/src/features/kit/product-form.ts': 230,
-  'apps/web/src/features/lab/lab-page.tsx': 310,
-  'apps/web/src/features/live/more-sheet.tsx': 245,
-  'apps/web/src/features/live/run-log.ts': 355,
-  'apps/web/src/features/plan/board.tsx': 210,
-  'apps/web/src/features/plan/plan-page.tsx': 270,
-  'apps/web/src/features/plan/plan-view.ts': 335,
-  'apps/web/src/features/salt/salt-page.tsx': 215,
-  'apps/web/src/features/settings/settings-page.tsx': 260,
-  'apps/web/src/parts/unfolded-car-shape.ts': 215,
+  'apps/web/src/features/live/run-log.ts': 216,
   'packages/core/src/film/film-run.ts': 286,
-  'packages/core/src/live/run-moment.ts': 260,
-  'packages/core/src/live/run-state.ts': 260,
-  'packages/core/src/method/shop-method.ts': 255,
-  'packages/core/src/plan/plan-answer.ts': 305,
-  'packages/core/src/rules/water-rules.ts': 290,
-  'packages/core/src/salt/ledger.ts': 370,
-  'packages/core/src/schedule/compiled.ts': 210,
   'packages/core/src/schedule/crew-sequence.ts': 220,
-  'packages/core/src/verdict/band-judge.ts': 244,
-  'packages/core/src/verdict/flips.ts': 240,
-  'packages/core/src/verdict/site-hours.ts': 240,
-  'packages/core/src/weather/weather-rows.ts': 215,
+  'packages/core/src/verdict/band-judge.ts': 236,
 };
 const LINES = 200;
 const TABLES = /\/data\/|\/db\/schema\.ts$|\/demo\/scenario\.ts$|core\/src\/index\.ts$/;

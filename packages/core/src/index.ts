@@ -378,8 +378,6 @@ export {
   turnOf,
   type CarNow,
   type Hold,
-  type SharedStep,
-  type Turn,
   type DryingPlan,
   type GroupFaces,
   type PackItem,

@@ -113,13 +113,8 @@ const takesTime = (component: ICAL.Component): boolean =>
   component.getFirstPropertyValue('transp') !== 'TRANSPARENT' &&
   component.getFirstPropertyValue('status') !== 'CANCELLED';
 
-/**
- * The busy times of an iCalendar file within a window, repeats written out.
- *
- * @returns spans in order of time, and what is wrong with single events, by their place in the file
- * @throws 400 where the file as a whole cannot be read
- */
-export function readCalendar(text: string, window: ReadWindow): Omit<ImportReport<BusySpan>, 'kept'> {
+/** @throws 400 where it is not a whole iCalendar file */
+function rootOf(text: string): ICAL.Component {
   let root: ICAL.Component;
   try {
     root = new ICAL.Component(ICAL.parse(text) as unknown[]);
@@ -129,32 +124,55 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
     );
   }
   if (root.name !== 'vcalendar') throw unreadable('This is not an iCalendar file: it has no VCALENDAR.');
+  return root;
+}
+
+/** Makes the file's own zones known to the library. @returns their names */
+function registerZones(root: ICAL.Component): ReadonlySet<string> {
   const zones = new Set<string>();
   for (const zone of root.getAllSubcomponents('vtimezone')) {
     const made = new ICAL.Timezone(zone);
     zones.add(made.tzid);
     ICAL.TimezoneService.register(made);
   }
+  return zones;
+}
+
+/** The events of a file, each with the occurrences of its series that were changed. */
+function eventsOf(root: ICAL.Component): { component: ICAL.Component; exceptions: ICAL.Component[] }[] {
   const components = root.getAllSubcomponents('vevent');
-  const faults: LineFault[] = [];
-  let faultCount = 0;
   const uidOf = (component: ICAL.Component): unknown => component.getFirstPropertyValue('uid');
-  const series = new Set(
-    components.filter((component) => !component.hasProperty('recurrence-id')).map(uidOf),
-  );
-  // A changed occurrence whose series is not in the file stands for itself.
-  const masters = components.filter(
-    (component) => !component.hasProperty('recurrence-id') || !series.has(uidOf(component)),
-  );
+  const isChanged = (component: ICAL.Component): boolean => component.hasProperty('recurrence-id');
+  const series = new Set(components.filter((component) => !isChanged(component)).map(uidOf));
   const changed = new Map<unknown, ICAL.Component[]>();
-  for (const component of components.filter((one) => one.hasProperty('recurrence-id'))) {
+  for (const component of components.filter(isChanged)) {
     const known = changed.get(uidOf(component));
     if (known) known.push(component);
     else changed.set(uidOf(component), [component]);
   }
-  const good = masters.flatMap((component, i): BusySpan[] => {
+  // A changed occurrence whose series is not in the file stands for itself.
+  return components
+    .filter((component) => !isChanged(component) || !series.has(uidOf(component)))
+    .map((component) => ({
+      component,
+      exceptions: (changed.get(uidOf(component)) ?? []).filter((other) => other !== component),
+    }));
+}
+
+/**
+ * The busy times of an iCalendar file within a window, repeats written out.
+ *
+ * @returns spans in order of time, and what is wrong with single events, by their place in the file
+ * @throws 400 where the file as a whole cannot be read
+ */
+export function readCalendar(text: string, window: ReadWindow): Omit<ImportReport<BusySpan>, 'kept'> {
+  const root = rootOf(text);
+  const zones = registerZones(root);
+  const events = eventsOf(root);
+  const faults: LineFault[] = [];
+  let faultCount = 0;
+  const good = events.flatMap(({ component, exceptions }, i): BusySpan[] => {
     try {
-      const exceptions = (changed.get(uidOf(component)) ?? []).filter((other) => other !== component);
       const event = new ICAL.Event(component, { exceptions });
       return takesTime(component) ? spansOf(event, { window, zones }) : [];
     } catch (error) {
@@ -168,7 +186,7 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
   ICAL.TimezoneService.reset();
   if (faultCount > MOST_FAULTS)
     faults.push({
-      line: masters.length,
+      line: events.length,
       field: 'VEVENT',
       message: `And ${faultCount - MOST_FAULTS} events more cannot be read.`,
     });

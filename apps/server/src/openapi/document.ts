@@ -134,6 +134,36 @@ const examplesOf =
   (name: string): unknown =>
     sample(reference(name), { quiet: true }, { components: { schemas } });
 
+/** One operation as the framework found it, with what its method says of it. */
+function describedAs(
+  described: OperationObject,
+  method: string,
+  { byName, schemas, exampleOf }: Described,
+): OperationObject {
+  const operation = byName.get(described.operationId ?? '');
+  if (!operation) return described;
+  const path = (described.parameters ?? []).filter(
+    (one): one is ParameterObject => 'in' in one && one.in === 'path',
+  );
+  const shape = { operation, method, hasPath: path.length > 0 };
+  const example =
+    operation.type === null || operation.type === 'string' ? undefined : exampleOf(operation.name);
+  const requestBody = bodyOf(operation, described, exampleOf);
+  return {
+    ...described,
+    summary: operation.summary,
+    parameters: [...path, ...queryOf(operation.query, schemas)],
+    ...(requestBody && { requestBody }),
+    responses: { ...answered(described, operation, example), ...faultsOf(shape) },
+  };
+}
+
+interface Described {
+  readonly byName: ReadonlyMap<string, Operations['operations'][number]>;
+  readonly schemas: Schemas;
+  readonly exampleOf: (name: string) => unknown;
+}
+
 /**
  * What the API takes and answers. Requests are described by what checks them, answers by the types of the methods that give them.
  *
@@ -152,31 +182,14 @@ export function apiDocument(app: INestApplication, from: Operations = readOperat
   const schemas = withUnits({ ...requestSchemas(classesOf(app)), ...from.schemas }) as Schemas;
   const exampleOf = examplesOf(schemas);
   const byName = new Map(from.operations.map((operation) => [operation.name, operation]));
-  const describe = (method: string, described: OperationObject): OperationObject => {
-    const operation = byName.get(described.operationId ?? '');
-    if (!operation) return described;
-    const path = (described.parameters ?? []).filter(
-      (one): one is ParameterObject => 'in' in one && one.in === 'path',
-    );
-    const shape = { operation, method, hasPath: path.length > 0 };
-    const example =
-      operation.type === null || operation.type === 'string' ? undefined : exampleOf(operation.name);
-    const requestBody = bodyOf(operation, described, exampleOf);
-    return {
-      ...described,
-      summary: operation.summary,
-      parameters: [...path, ...queryOf(operation.query, schemas)],
-      ...(requestBody && { requestBody }),
-      responses: { ...answered(described, operation, example), ...faultsOf(shape) },
-    };
-  };
+  const known = { byName, schemas, exampleOf };
   const paths = Object.fromEntries(
     Object.entries(document.paths).map(([path, item]) => [
       path,
       Object.fromEntries(
         Object.entries(item as Record<string, OperationObject>).map(([method, one]) => [
           method,
-          describe(method, one),
+          describedAs(one, method, known),
         ]),
       ),
     ]),

@@ -1,22 +1,15 @@
-import { createHash } from 'node:crypto';
 import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
 import {
   morningAnswers,
-  type PlanAnswer,
-  type PlannedSlot,
   type PlanOption,
   type Schedule,
   type WorthOfRelief,
-  endOf,
-  freeFrom,
   type ChangedWashes,
   type ExplainedChange,
   type MorningSoFar,
   type MorningView,
   type PlanStanding,
   type PlanView,
-  type SearchState,
-  MS_PER_HOUR,
 } from '@keen/core';
 import { Subject } from 'rxjs';
 import { EnginePool } from '../engine/engine-pool.js';
@@ -24,24 +17,13 @@ import { conflict } from '../errors/api-error.js';
 import { SolverPool } from '../solver/solver-pool.js';
 import { AnswersService } from '../answers/answers.service.js';
 import type { PlanFound } from '../answers/plan-found.js';
-import { asWashChanges, changesOf, type NamedChange } from './proposals.js';
+import { asWashChanges, changesOf } from './proposals.js';
 import { LastMorning } from './last-morning.js';
 import { WashChangesService } from '../washes/wash-changes.service.js';
+import { type Run, standingOf, proposedBy, idOf, lateBefore } from './plan-state.js';
 
 /** A search that has not ended by then has found what it will find. */
 const PROOF_SECONDS = 60;
-/** What runs late is in the way of starts so soon after it, ways included. */
-const LATE_REACH_MS = MS_PER_HOUR;
-
-interface Run {
-  readonly found: PlanFound;
-  schedule: Schedule;
-  answer: PlanAnswer;
-  state: SearchState;
-  /** What it has proposed: a user who saw a proposal may still accept it when the search has found better since. */
-  readonly proposals: NamedChange[][];
-  readonly stop: AbortController;
-}
 
 /** The plan of all vehicles: a good one at once, bettered and proven while nobody waits. */
 @Injectable()
@@ -197,32 +179,4 @@ export class PlanService implements OnModuleDestroy {
     this.stop();
     this.news.complete();
   }
-}
-
-const standingOf = ({ schedule, state, answer }: Run): PlanStanding => ({
-  valueMinor: schedule.value - answer.steadyMinor,
-  boundMinor: schedule.bound - answer.steadyMinor,
-  status: schedule.status,
-  state,
-});
-
-const proposedBy = ({ proposals }: Run): readonly NamedChange[] => proposals.at(-1) ?? [];
-
-/** Changes whenever what is proposed does. */
-const idOf = (run: Run): string =>
-  createHash('sha256')
-    .update(JSON.stringify(proposedBy(run).map(({ id }) => id)))
-    .digest('base64url');
-
-/** The wash that was begun, runs beyond its time and is in the way of a start. */
-function lateBefore(slot: PlannedSlot, { planned, nowMs }: PlanFound): string | null {
-  const late = planned.find(
-    (wash) =>
-      wash.vehicleId !== slot.vehicleId &&
-      freeFrom(wash, nowMs) > endOf(wash) &&
-      (wash.workerId === slot.workerId || wash.placeId === slot.placeId) &&
-      wash.startMs <= slot.startMs &&
-      freeFrom(wash, nowMs) > slot.startMs - LATE_REACH_MS,
-  );
-  return late?.vehicleId ?? null;
 }

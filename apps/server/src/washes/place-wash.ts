@@ -98,6 +98,48 @@ export function movedWash(
   return [{ field, record, wayId: wayId ?? chosen, choices }];
 }
 
+/** A wash among those that stand. */
+interface Beside {
+  /** Name of its field in what was sent, with a dot behind it; empty: at the top. */
+  readonly field: string;
+  readonly others: readonly WashRecord[];
+  readonly shop: Shop;
+}
+
+/** Is there room at its place, and is the car nowhere else? From coming to leaving, the queue waited through between. @throws naming the field */
+function requireRoom(wash: WashRecord, there: PlaceRecord, beside: Beside): void {
+  const { field, others, shop } = beside;
+  const stay = (other: WashRecord) => stayOf(slotOf(other, shop.nowMs), shop.places);
+  const meeting = others.filter((other) => spansMeet(stay(wash), stay(other)));
+  if (meeting.some(({ vehicleId }) => vehicleId === wash.vehicleId))
+    throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
+  const full = meeting.filter(({ placeId }) => placeId === wash.placeId);
+  if (full.length >= there.carsAtOnce)
+    throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
+}
+
+/** Who does it: the one asked for, or anybody who is free. @throws naming the field */
+function workerFor(
+  wash: WashRecord,
+  anyWorker: boolean | undefined,
+  { field, others, shop }: Beside,
+): string {
+  const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
+  const busy = (workerId: string, restMinutes = shop.restMinutes): boolean =>
+    others.some(
+      (other) => other.workerId === workerId && workersMeet(busyWith(wash), busyWith(other), restMinutes),
+    );
+  const free = anyWorker ? shop.workers.find(({ id }) => !busy(id)) : undefined;
+  const workerId = free?.id ?? wash.workerId;
+  const who = shop.workers.find(({ id }) => id === workerId);
+  if (!who) throw badField(`${field}workerId`, `workerId: nobody here is called ${workerId}.`);
+  if (!busy(workerId)) return workerId;
+  const why = busy(workerId, 0)
+    ? 'has another wash then, queue and ways there and back included'
+    : `would have less than the house’s ${shop.restMinutes} min of rest before or after another wash`;
+  throw conflict(`${field}startMs`, `${who.name} ${why}. Choose another time or other hands.`);
+}
+
 /** Checks a wash against the shop and against all that stands beside it. @throws naming the field */
 export function place(
   { field, record, anyWorker, isBack, worked }: Wanted,
@@ -122,29 +164,7 @@ export function place(
       `${field}startMs`,
       'startMs is in the past; log a wash that was done instead of planning it.',
     );
-  const others = standing.filter(({ id }) => id !== wash.id);
-  // From coming to leaving, the queue waited through between.
-  const stay = (other: WashRecord) => stayOf(slotOf(other, shop.nowMs), shop.places);
-  const beside = others.filter((other) => spansMeet(stay(wash), stay(other)));
-  if (beside.some(({ vehicleId }) => vehicleId === wash.vehicleId))
-    throw conflict(`${field}startMs`, 'This vehicle has another wash planned at that time.');
-  const full = beside.filter(({ placeId }) => placeId === wash.placeId);
-  if (full.length >= there.carsAtOnce)
-    throw conflict(`${field}startMs`, `${there.name} is taken at that time by another planned wash.`);
-  const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
-  const busy = (workerId: string, restMinutes = shop.restMinutes): boolean =>
-    others.some(
-      (other) => other.workerId === workerId && workersMeet(busyWith(wash), busyWith(other), restMinutes),
-    );
-  const free = anyWorker ? shop.workers.find(({ id }) => !busy(id)) : undefined;
-  const workerId = free?.id ?? wash.workerId;
-  const who = shop.workers.find(({ id }) => id === workerId);
-  if (!who) throw badField(`${field}workerId`, `workerId: nobody here is called ${workerId}.`);
-  if (busy(workerId)) {
-    const why = busy(workerId, 0)
-      ? 'has another wash then, queue and ways there and back included'
-      : `would have less than the house’s ${shop.restMinutes} min of rest before or after another wash`;
-    throw conflict(`${field}startMs`, `${who.name} ${why}. Choose another time or other hands.`);
-  }
-  return { ...wash, workerId };
+  const beside = { field, others: standing.filter(({ id }) => id !== wash.id), shop };
+  requireRoom(wash, there, beside);
+  return { ...wash, workerId: workerFor(wash, anyWorker, beside) };
 }

@@ -1,34 +1,15 @@
+import { MS_PER_HOUR, type ReadHour, type WeatherReading, MS_PER_DAY } from '@keen/core';
 import {
-  CLOUD_COVER_FRACTION,
-  FALL_MM_PER_HOUR,
-  type FallIntensity,
-  MS_PER_HOUR,
-  type ReadHour,
-  type WeatherReading,
-  MS_PER_DAY,
-} from '@keen/core';
-import {
-  AltimeterUnit,
   type IAbstractWeatherContainer,
-  type ICloud,
-  type IMetar,
-  Intensity,
   type ITAF,
-  type IWeatherCondition,
-  type IWind,
   parseMetar,
   parseTAF,
-  RemarkType,
   WeatherChangeType,
 } from 'metar-taf-parser';
 import { unreadable } from '../imports/import-report.js';
+import { fallOf, DRY } from './aviation-fall.js';
+import { type Report, windOf, cloudOf, measuredOf } from './aviation-measures.js';
 
-const METRES_PER_SECOND: Readonly<Record<IWind['unit'], number>> = {
-  KT: 1852 / 3600,
-  MPS: 1,
-  'KM/H': 1 / 3.6,
-};
-const INCH_OF_MERCURY_HPA = 33.8639;
 /** An hour told to the day of the month only is the nearest such day; further off than this it could be another month's. */
 const NEAREST_DAYS = 14;
 
@@ -37,11 +18,6 @@ export interface AviationText {
   /** What was read and left out, in words. */
   readonly notes: readonly string[];
   readonly kind: 'measured' | 'forecast';
-}
-
-interface Report {
-  readonly line: number;
-  readonly text: string;
 }
 
 const BEGINS = /^\s*(?:METAR|SPECI|TAF|[A-Z][A-Z0-9]{3}\s+\d{6}Z)\b/;
@@ -70,98 +46,6 @@ function nearestInstant(
   return candidates.reduce((best, at) => (Math.abs(at - nowMs) < Math.abs(best - nowMs) ? at : best));
 }
 
-function windOf(wind: IWind | undefined): Partial<WeatherReading> {
-  if (!wind) return {};
-  const scale = METRES_PER_SECOND[wind.unit];
-  return {
-    windMetresPerSecond: wind.speed * scale,
-    gustMetresPerSecond: (wind.gust ?? wind.speed) * scale,
-    ...(wind.degrees === undefined ? {} : { windFromDeg: wind.degrees }),
-  };
-}
-
-const CLEAR_WORDS = /\b(SKC|CLR|NSC|NCD|CAVOK)\b/;
-
-/** The thickest layer decides. */
-function cloudOf(clouds: readonly ICloud[], raw: string, vertical?: unknown): Partial<WeatherReading> {
-  const covers: Readonly<Record<string, number>> = CLOUD_COVER_FRACTION;
-  const layers = clouds.flatMap(({ quantity }) => covers[quantity] ?? []);
-  if (vertical !== undefined) layers.push(CLOUD_COVER_FRACTION.VV);
-  if (layers.length > 0) return { cloudFraction: Math.max(...layers) };
-  const word = CLEAR_WORDS.exec(raw)?.[1];
-  return word === undefined ? {} : { cloudFraction: covers[word] ?? 0 };
-}
-
-const FREEZES = /FZ/;
-const SNOWS = new Set(['SN', 'SG', 'IC', 'GS']);
-const RAINS = new Set(['RA', 'DZ', 'UP']);
-const MIXES = new Set(['PL', 'GR']);
-const DRIFTS = new Set(['BL', 'DR']);
-const INCH_MM = 25.4;
-/** What was too little to measure, mm (judgement: under a hundredth of an inch). */
-const TRACE_MM = 0.1;
-
-function fallOf(conditions: readonly IWeatherCondition[]): Partial<WeatherReading> | null {
-  // Snow that the wind lifts, or drives along the ground, does not fall.
-  const here = conditions.filter(
-    ({ intensity, descriptive }) =>
-      intensity !== Intensity.IN_VICINITY && !DRIFTS.has(String(descriptive ?? '')),
-  );
-  const falls = here.flatMap(({ intensity, phenomenons, descriptive }) => {
-    const kinds = phenomenons.map(String);
-    const snows = kinds.some((kind) => SNOWS.has(kind));
-    const rains = kinds.some((kind) => RAINS.has(kind));
-    const mixes =
-      kinds.some((kind) => MIXES.has(kind)) || (snows && rains) || (rains && FREEZES.test(descriptive ?? ''));
-    if (!snows && !rains && !mixes) return [];
-    const kind = mixes ? ('sleet' as const) : snows ? ('snow' as const) : ('rain' as const);
-    const strength: FallIntensity =
-      intensity === Intensity.LIGHT ? 'light' : intensity === Intensity.HEAVY ? 'heavy' : 'moderate';
-    return [
-      { precipKind: kind, precipMm: FALL_MM_PER_HOUR[kind][kinds.includes('DZ') ? 'light' : strength] },
-    ];
-  });
-  return falls.sort((a, b) => b.precipMm - a.precipMm)[0] ?? null;
-}
-
-/** What fell in the hour before, as the station measured it (P group of the remarks); null: it does not say. */
-function measuredFall(report: IMetar): number | null {
-  const told = report.remarks.find(({ type }) => type === RemarkType.HourlyPrecipitationAmount) as
-    | { amount: number }
-    | undefined;
-  if (!told) return null;
-  return told.amount > 0 ? told.amount * INCH_MM : TRACE_MM;
-}
-
-const DRY: Partial<WeatherReading> = { precipMm: 0, precipKind: 'none' };
-
-function measuredOf(report: IMetar): Partial<WeatherReading> {
-  const exact = report.remarks.find(({ type }) => type === RemarkType.HourlyTemperatureDewPoint) as
-    | { temperature: number; dewPoint?: number }
-    | undefined;
-  const airTempC = exact?.temperature ?? report.temperature;
-  const dewPointC = exact?.dewPoint ?? report.dewPoint;
-  const [body = ''] = report.message.split(/\bRMK\b/);
-  const { altimeter } = report;
-  const fallMm = measuredFall(report);
-  const falls = fallOf(report.weatherConditions) !== null;
-  return {
-    ...(airTempC === undefined ? {} : { airTempC }),
-    ...(dewPointC === undefined ? {} : { dewPointC }),
-    ...windOf(report.wind),
-    ...cloudOf(report.clouds, body, report.verticalVisibility),
-    // A station that cannot tell what falls writes slashes; then it is not known.
-    ...(/\s\/\/(?:\s|$)/.test(body) ? {} : (fallOf(report.weatherConditions) ?? DRY)),
-    ...(fallMm === null ? {} : { precipMm: fallMm, ...(falls ? {} : { precipKind: undefined }) }),
-    ...(altimeter
-      ? {
-          pressureHpa:
-            altimeter.unit === AltimeterUnit.InHg ? altimeter.value * INCH_OF_MERCURY_HPA : altimeter.value,
-        }
-      : {}),
-  };
-}
-
 function readMetar({ text, line }: Report, nowMs: number): ReadHour {
   const report = parseMetar(text.replace(/=\s*$/, ''));
   if (report.day === undefined || report.hour === undefined)
@@ -177,6 +61,7 @@ function readMetar({ text, line }: Report, nowMs: number): ReadHour {
 }
 
 const PHENOMENA = 'DZ|RA|SN|SG|IC|PL|GR|GS|UP|BR|FG|FU|VA|DU|SA|HZ|PY|PO|SQ|FC|SS|DS';
+
 /** Words that may end a group of a forecast whole. */
 const WHOLE_WORDS = [
   '(?:\\d{3}|VRB)\\d{2,3}(?:G\\d{2,3})?(?:KT|MPS|KMH)',
@@ -187,6 +72,7 @@ const WHOLE_WORDS = [
   `[-+]?(?:VC)?(?:MI|PR|BC|DR|BL|SH|TS|FZ)?(?:${PHENOMENA})+`,
   'T[XN]M?\\d{2}/\\d{4}Z|QNH\\d{4}INS|WS\\d{3}/\\d{5}KT|[56]\\d{5}',
 ];
+
 const WHOLE_WORD = new RegExp(`^(?:${WHOLE_WORDS.join('|')})$`);
 
 /** @throws 400 naming the line where the text breaks off */

@@ -52,6 +52,21 @@ type Course = readonly (WeatherHour | null)[];
 const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
   sights.reduce<Course>((hours, sight) => correctedCourse(hours, sight), course);
 
+/** Measured hours as somebody saw them from the window, where anybody did. */
+function asSeen(
+  hours: readonly (WeatherHour | null)[],
+  fromMs: number,
+  sights: readonly SightRecord[],
+): (WeatherHour | null)[] {
+  const seen = [...hours];
+  for (const sight of sights) {
+    const i = Math.floor((sight.atMs - fromMs) / MS_PER_HOUR);
+    const [corrected] = correctedCourse(seen.slice(i, i + 1), sight);
+    if (corrected) seen[i] = corrected;
+  }
+  return seen;
+}
+
 @Injectable()
 export class WeatherService {
   private refreshing: Promise<void> = Promise.resolve();
@@ -113,12 +128,11 @@ export class WeatherService {
     );
     const sights = await this.sights.since(seasonMs);
     const past = mergedHours(measured, { fromMs: seasonMs, hourCount: (hourMs - seasonMs) / MS_PER_HOUR });
-    const observed = past.map(({ hour }) => hour);
-    for (const sight of sights) {
-      const i = Math.floor((sight.atMs - seasonMs) / MS_PER_HOUR);
-      const [seen] = correctedCourse(observed.slice(i, i + 1), sight);
-      if (seen) observed[i] = seen;
-    }
+    const observed = asSeen(
+      past.map(({ hour }) => hour),
+      seasonMs,
+      sights,
+    );
     const ahead = this.ahead(hourMs, {
       measured,
       runs,

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { BackupsView } from '@keen/core';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 export const useBackups = () =>
   useQuery({ queryKey: ['backups'], queryFn: () => ask<BackupsView>('backups') });

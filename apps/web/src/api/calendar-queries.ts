@@ -1,7 +1,7 @@
 import type { BusySpan, CalendarView, ImportMode, ImportReport } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 export const useCalendar = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => ask<CalendarView>('calendar') });

@@ -9,7 +9,8 @@ import type {
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { type Changed, useChange } from './queries.js';
+import { type Changed } from './queries.js';
+import { useChange } from './change.js';
 
 /** A booking as it is typed, on the shop's clock. */
 export interface BookingWish {

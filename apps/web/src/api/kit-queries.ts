@@ -1,7 +1,8 @@
 import type { Gear, Kit, KitWarnings, Product } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { type Changed, useChange } from './queries.js';
+import { type Changed } from './queries.js';
+import { useChange } from './change.js';
 
 export const useKit = () => useQuery({ queryKey: ['kit', 'all'], queryFn: () => ask<Kit>('kit') });
 export const useKitWarnings = () =>

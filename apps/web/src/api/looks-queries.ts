@@ -1,6 +1,6 @@
 import type { QuickLook, SoilLookRecord } from '@keen/core';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 export const useLookAtSoil = (vehicleId: string) =>
   useChange(

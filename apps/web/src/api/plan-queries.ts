@@ -15,7 +15,7 @@ import {
 import { keepPreviousData, type QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 export interface WashChanges {
   readonly add?: readonly Partial<WashRecord>[];

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { RungDone, SpotRecord } from '@keen/core';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 /** Spots on a car's record, the oldest first. */
 export const useSpots = (vehicleId: string) =>

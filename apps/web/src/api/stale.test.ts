@@ -65,6 +65,6 @@ describe('what depends on what', () => {
       (name) => /\.tsx?$/.test(name) && !name.endsWith('.test.ts'),
     );
     const round = files.filter((name) => /useMutation\(/.test(readFileSync(join(source, name), 'utf8')));
-    expect(round).toEqual([join('api', 'queries.ts')]);
+    expect(round).toEqual([join('api', 'change.ts')]);
   });
 });

@@ -10,7 +10,7 @@ import type {
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
-import { useChange } from './queries.js';
+import { useChange } from './change.js';
 
 export interface SightSeen {
   readonly airTempC: number | null;

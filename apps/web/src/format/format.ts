@@ -65,8 +65,12 @@ function minutesText(minutes: number): string {
   return size < 2880 ? `${fixed(minutes / 60, 1)} h` : `${fixed(minutes / 1440, 1)} d`;
 }
 
-/** Formatting for one user's settings. */
-export function makeFormat(display: DisplaySettings, timeZone: string, locale?: string): Format {
+type Dates = Pick<
+  Format,
+  'time' | 'day' | 'dayShort' | 'dayYear' | 'dayTime' | 'dayKey' | 'hourOfDay' | 'timeZone'
+>;
+
+function datesIn(timeZone: string, locale?: string): Dates {
   const inZone = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
     new Intl.DateTimeFormat(locale, { ...options, timeZone });
   const time = inZone({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
@@ -80,6 +84,20 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     day: '2-digit',
   });
   const hour = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', hourCycle: 'h23' });
+  return {
+    time: (atMs) => time.format(atMs),
+    day: (atMs) => day.format(atMs),
+    dayShort: (atMs) => dayShort.format(atMs),
+    dayYear: (atMs) => dayYear.format(atMs),
+    dayTime: (atMs) => `${dayShort.format(atMs)}, ${time.format(atMs)}`,
+    dayKey: (atMs) => key.format(atMs),
+    hourOfDay: (atMs) => Number(hour.format(atMs)),
+    timeZone,
+  };
+}
+
+/** Formatting for one user's settings. */
+export function makeFormat(display: DisplaySettings, timeZone: string, locale?: string): Format {
   const money = new Intl.NumberFormat(locale, {
     style: 'currency',
     currency: display.currency,
@@ -110,14 +128,7 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
     money: (minor) => money.format(minor / MINOR_PER_UNIT).replace('-', '−'),
     minutes: minutesText,
     share: (fraction) => `${fixed(fraction * 100, 0)} %`,
-    time: (atMs) => time.format(atMs),
-    day: (atMs) => day.format(atMs),
-    dayShort: (atMs) => dayShort.format(atMs),
-    dayYear: (atMs) => dayYear.format(atMs),
-    dayTime: (atMs) => `${dayShort.format(atMs)}, ${time.format(atMs)}`,
-    dayKey: (atMs) => key.format(atMs),
-    hourOfDay: (atMs) => Number(hour.format(atMs)),
+    ...datesIn(timeZone, locale),
     display,
-    timeZone,
   };
 }

@@ -1,6 +1,7 @@
 import type { NearWay, PlaceRecord, WayId } from '@keen/core';
 import { Button } from '@mantine/core';
-import { usePlanWash, useRemove } from '../api/queries.js';
+import { useRemove } from '../api/queries.js';
+import { usePlanWash } from '../api/wash-queries.js';
 import { useFormat } from '../format/use-format.js';
 import { methodName, nameOf } from '../words/names.js';
 import { verdictText } from '../words/verdict-words.js';

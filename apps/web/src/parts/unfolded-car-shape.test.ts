@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { BODY_CLASSES, CAR_ZONE_IDS, type CarZone } from '@keen/core';
-import { type Area, unfoldedShape } from './unfolded-car-shape.js';
+import { unfoldedShape } from './unfolded-car-shape.js';
+import { type Area } from './unfolded-flank.js';
 
 const cases = BODY_CLASSES.flatMap((body) =>
   (['beside', 'behind'] as const).map((under) => [body, under] as const),

@@ -10,6 +10,7 @@ import { leftOn, runSheet, sunLine } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
 import {
   cellDetail,
+  type CellRequest,
   equippedMethod,
   type Judged,
   methodAt,
@@ -30,6 +31,19 @@ export const runPackAnswer = (question: RunPackQuestion, tools: Pick<Tools, 'kee
 
 type PackOf = OfStart & { readonly kit: Kit };
 
+/** Light and air of each hour that goes with a run; null where nobody knows that hour's weather. */
+const packHoursFrom = (
+  startMs: number,
+  weather: PlaceWeather,
+  control: CellRequest['control'],
+): (PackHour | null)[] =>
+  Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
+    const atMs = startOfHourMs(startMs) + i * MS_PER_HOUR;
+    const site = weather.placeHour(atMs);
+    const outdoors = control.hours[Math.floor((atMs - control.fromMs) / MS_PER_HOUR)];
+    return site && outdoors ? { site, outdoors } : null;
+  });
+
 /** The pack of a start, and how the start was judged; null where nobody knows that hour's weather. */
 export function packOf(
   question: PackOf,
@@ -41,13 +55,7 @@ export function packOf(
   const { startMs, methodId, wayId, placeC } = start;
   const calendar = new PlaceCalendar(place);
   const weather = new PlaceWeather(calendar, control);
-  const hours = Array.from({ length: PACK_HOURS }, (_hour, i): PackHour | null => {
-    const atMs = startOfHourMs(startMs) + i * MS_PER_HOUR;
-    const site = weather.placeHour(atMs);
-    const outdoors = control.hours[Math.floor((atMs - control.fromMs) / MS_PER_HOUR)];
-    if (!site || !outdoors) return null;
-    return { site, outdoors };
-  });
+  const hours = packHoursFrom(startMs, weather, control);
   const [first] = hours;
   if (!first) return null;
   // What was accepted is what is done; without it, the way and the bottles that the verdict has.

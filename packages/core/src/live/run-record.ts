@@ -2,7 +2,7 @@ import { washUse, type WashUse } from '../kit/index.js';
 import { coatsLaid, type LaidCoat, type RunRecord } from '../log/index.js';
 import type { RunStep } from '../run/index.js';
 import type { ByGroup } from '../vehicle/index.js';
-import { meterMoment, workedSeconds } from './run-moment.js';
+import { meterMoment, workedSeconds } from './meter-moment.js';
 import type { RunPack } from './run-pack.js';
 import type { RunState } from './run-state.js';
 
@@ -19,12 +19,27 @@ export interface ClosedRun {
   readonly used: WashUse;
 }
 
+type RunClose = NonNullable<RunState['close']>;
+type Cloths = Pick<RunPack['sheet']['preparation']['media'], 'mitts' | 'foldedTowels' | 'dryingTowels'>;
+
 /** A step by the bottle that was mixed for it. */
 const withBottle = ({ id, groups, mix }: RunStep) => ({
   id,
   groups,
   product: mix && { role: mix.role, name: mix.product?.name ?? null },
 });
+
+/** Mitts and towels that it soiled: as was said, else by the steps that were done. What was not done soils nothing. */
+function clothsUsed({ method, sheet }: RunPack, { used }: RunClose, done: readonly RunStep[]): Cloths {
+  const { media } = sheet.preparation;
+  const isTouched = done.some(({ id }) => method.steps.some((step) => step.id === id && step.contact));
+  const isToweled = done.some(({ id }) => id === 'towel');
+  return {
+    mitts: isTouched ? media.mitts : 0,
+    foldedTowels: used.foldedTowels ?? (isTouched || isToweled ? media.foldedTowels : 0),
+    dryingTowels: used.dryingTowels ?? (isToweled ? media.dryingTowels : 0),
+  };
+}
 
 /**
  * What does the log keep of this run?
@@ -35,7 +50,7 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   const { startedMs, closedMs, close } = state;
   if (startedMs === null || closedMs === null || !close) return null;
   const { tariff } = pack.place;
-  const { money, media } = pack.sheet.preparation;
+  const { money } = pack.sheet.preparation;
   const meter = tariff
     ? meterMoment(tariff, state.meter, { nowMs: closedMs, estimateMinor: money.meterMinor })
     : null;
@@ -50,14 +65,7 @@ export function closedRun(pack: RunPack, state: RunState): ClosedRun | null {
   const soilBefore: ByGroup = pack.soilBefore;
   const done = state.steps.filter((one) => one.state === 'done').map(({ step }) => step);
   const mixes = done.flatMap(({ mix }) => mix ?? []);
-  // What was not done soils nothing, unless somebody says so.
-  const isTouched = done.some(({ id }) => pack.method.steps.some((step) => step.id === id && step.contact));
-  const isToweled = done.some(({ id }) => id === 'towel');
-  const cloths = {
-    mitts: isTouched ? media.mitts : 0,
-    foldedTowels: close.used.foldedTowels ?? (isTouched || isToweled ? media.foldedTowels : 0),
-    dryingTowels: close.used.dryingTowels ?? (isToweled ? media.dryingTowels : 0),
-  };
+  const cloths = clothsUsed(pack, close, done);
   return {
     startMs: startedMs,
     used: washUse({ steps: done, media: cloths }, mixes, pack.place),

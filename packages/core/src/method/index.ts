@@ -15,3 +15,4 @@ export * from './in-way.js';
 export * from './stages.js';
 export * from './own-order.js';
 export * from './shop-method.js';
+export * from './house-edits.js';

@@ -23,6 +23,16 @@ const LONGEST_DAYS = 90;
 const SHORTEST_DAYS = 1;
 const clampDays = (days: number): number => Math.min(LONGEST_DAYS, Math.max(SHORTEST_DAYS, days));
 
+/** What has happened to a car since its last wash. */
+interface SinceWash {
+  readonly cadenceDays: number;
+  /** The clock when the last wash ended. */
+  readonly beganActiveHours: number;
+  readonly course: readonly SaltCourseDay[];
+  readonly sinceMs: number;
+  readonly nowMs: number;
+}
+
 /**
  * When has a car used up what its owner wants it to bear between two washes?
  *
@@ -34,20 +44,7 @@ const clampDays = (days: number): number => Math.min(LONGEST_DAYS, Math.max(SHOR
  */
 export function targetState(
   target: CadenceTarget,
-  {
-    cadenceDays,
-    course,
-    sinceMs,
-    nowMs,
-    beganActiveHours,
-  }: {
-    readonly cadenceDays: number;
-    /** The clock when the last wash ended. */
-    readonly beganActiveHours: number;
-    readonly course: readonly SaltCourseDay[];
-    readonly sinceMs: number;
-    readonly nowMs: number;
-  },
+  { cadenceDays, course, sinceMs, nowMs, beganActiveHours }: SinceWash,
 ): TargetState {
   if (target.kind === 'days')
     return {

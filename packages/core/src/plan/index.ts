@@ -21,5 +21,6 @@ export * from './worth-in-plan.js';
 export * from './balance.js';
 export * from './season-cadence.js';
 export * from './plan-answer.js';
+export * from './plan-made.js';
 export * from './plan-difference.js';
 export * from './plan-limits.js';

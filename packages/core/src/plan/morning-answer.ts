@@ -1,4 +1,4 @@
-import type { Fallback, PlanAnswer, PricedOption, UnplannedReason } from './plan-answer.js';
+import type { Fallback, PlanAnswer, PricedOption, UnplannedReason } from './plan-made.js';
 import type { NearWay } from '../verdict/index.js';
 import type { VehicleMorning } from './vehicle-morning.js';
 import type { Window } from './window.js';

@@ -128,6 +128,32 @@ function stockLeft({ stock, fixed }: PlanRequest, methodId: string): number {
   return Math.max(0, (stock[methodId] ?? 0) - taken);
 }
 
+/** The options of each job as the solver takes them: places, people and stock by their index. */
+function numbered(
+  byJob: readonly (readonly PlanOption[])[],
+  request: PlanRequest,
+  at: { readonly originMs: number; readonly slotMs: number; readonly stocked: readonly string[] },
+): ScheduleOption[] {
+  const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
+  const workerAt = new Map(request.workers.map(({ id }, index) => [id, index]));
+  const queueOf = ({ placeId, startMs }: Window): number => {
+    const place = request.places[placeAt.get(placeId) ?? -1];
+    return place ? queueAt(place, startMs) : 0;
+  };
+  return byJob.flatMap((options, job) =>
+    options.map(({ window, workerId, worthMinor, isPlanned }): ScheduleOption => ({
+      job,
+      place: placeAt.get(window.placeId) ?? 0,
+      startSlot: Math.round((window.startMs - at.originMs) / at.slotMs),
+      // The queue is waited through first, so that hands and bay are free that much later.
+      durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE + queueOf(window),
+      crew: workerAt.get(workerId) ?? 0,
+      stock: at.stocked.indexOf(window.methodId) < 0 ? null : at.stocked.indexOf(window.methodId),
+      value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
+    })),
+  );
+}
+
 /**
  * The plan of all cars as a schedule: each wash that is wanted is a job; each window, by each pair of hands that is free for it, an option.
  *
@@ -140,25 +166,8 @@ export function planCase(request: PlanRequest): PlanCase {
   const jobs = jobsOf(request);
   const wanted: OptionsWanted = { freeFor: freeWorkers(request), which: 'foremost' };
   const byJob = jobs.map((job) => optionsOf(request, job, wanted));
-  const placeAt = new Map(request.places.map(({ id }, index) => [id, index]));
-  const workerAt = new Map(request.workers.map(({ id }, index) => [id, index]));
   const stocked = Object.keys(request.stock);
-  const queueOf = ({ placeId, startMs }: Window): number => {
-    const place = request.places.find(({ id }) => id === placeId);
-    return place ? queueAt(place, startMs) : 0;
-  };
-  const inNumbers = byJob.flatMap((options, job) =>
-    options.map(({ window, workerId, worthMinor, isPlanned }): ScheduleOption => ({
-      job,
-      place: placeAt.get(window.placeId) ?? 0,
-      startSlot: Math.round((window.startMs - originMs) / slotMs),
-      // The queue is waited through first, so that hands and bay are free that much later.
-      durationMinutes: (window.endMs - window.startMs) / MS_PER_MINUTE + queueOf(window),
-      crew: workerAt.get(workerId) ?? 0,
-      stock: stocked.indexOf(window.methodId) < 0 ? null : stocked.indexOf(window.methodId),
-      value: Math.round(worthMinor + (isPlanned ? request.prices.moveMinor : 0)),
-    })),
-  );
+  const inNumbers = numbered(byJob, request, { originMs, slotMs, stocked });
   const ways = request.places.map(({ travelMinutes }) => travelMinutes);
   return {
     originMs,

@@ -77,32 +77,31 @@ function missingBottlesMinor(methods: readonly Method[]): number {
   return [...roles].reduce((sum, role) => sum + TYPICAL_PRODUCTS[role].litreMinor, 0);
 }
 
-/**
- * What would washing by this cadence have cost and saved, over the weather, roads and drives of this season?
- *
- * @param parts one or more methods, each every 1–180 days; where two fall on one day the deeper one is enough
- * @returns washes, clock, money, minutes and litres; a method that no place offers is an error
- * @throws FieldError naming parts.N.everyDays or parts.N.methodId
- */
-export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase): CadenceOutcome {
-  const runs = parts.map((part, n) => {
-    requireInRange(
-      'seasonCadence',
-      { [`parts.${n}.everyDays`]: part.everyDays },
-      { min: 1, max: 180, unit: 'days' },
-    );
-    const method = input.methods.find(({ id }) => id === part.methodId);
-    const place = method ? cheapestPlace(input, method) : null;
-    if (!method || !place) {
-      const field = `parts.${n}.methodId`;
-      throw new FieldError(
-        'unknown-name',
-        field,
-        `seasonCadence: ${field} is ${part.methodId}; no place offers it`,
-      );
-    }
-    return { method, place, washes: washesOf(part, input.life, method) };
-  });
+interface PartRun {
+  readonly method: Method;
+  readonly place: Place;
+  readonly washes: readonly SaltWash[];
+}
+
+/** The washes of one part at the place that does it for least. @throws FieldError naming parts.N.everyDays or parts.N.methodId */
+function partRun(part: CadencePart, n: number, input: CadenceCase): PartRun {
+  requireInRange(
+    'seasonCadence',
+    { [`parts.${n}.everyDays`]: part.everyDays },
+    { min: 1, max: 180, unit: 'days' },
+  );
+  const method = input.methods.find(({ id }) => id === part.methodId);
+  const place = method ? cheapestPlace(input, method) : null;
+  if (!method || !place) {
+    const field = `parts.${n}.methodId`;
+    const message = `seasonCadence: ${field} is ${part.methodId}; no place offers it`;
+    throw new FieldError('unknown-name', field, message);
+  }
+  return { method, place, washes: washesOf(part, input.life, method) };
+}
+
+/** The washes that are done: of those that fall on one day the deepest. */
+function deepestByDay(runs: readonly PartRun[]): { wash: SaltWash; method: Method; place: Place }[] {
   const days = new Map<number, { wash: SaltWash; method: Method; place: Place }>();
   const depth = ({ removes }: Method): number => removes.under + removes.arches + removes.lower;
   for (const { method, place, washes } of runs) {
@@ -112,7 +111,19 @@ export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase)
       if (!there || depth(method) > depth(there.method)) days.set(day, { wash, method, place });
     }
   }
-  const done = [...days.values()];
+  return [...days.values()];
+}
+
+/**
+ * What would washing by this cadence have cost and saved, over the weather, roads and drives of this season?
+ *
+ * @param parts one or more methods, each every 1–180 days; where two fall on one day the deeper one is enough
+ * @returns washes, clock, money, minutes and litres; a method that no place offers is an error
+ * @throws FieldError naming parts.N.everyDays or parts.N.methodId
+ */
+export function seasonCadence(parts: readonly CadencePart[], input: CadenceCase): CadenceOutcome {
+  const runs = parts.map((part, n) => partRun(part, n, input));
+  const done = deepestByDay(runs);
   const never = runLedger(input.life, { washes: [] }).activeHours;
   const { activeHours } = runLedger(input.life, { washes: done.map(({ wash }) => wash) });
   const sum = (read: (entry: (typeof done)[number]) => number): number =>

@@ -11,7 +11,8 @@ import {
   tapFrost,
   workingWarmth,
 } from './site-rules.js';
-import { directSun, dryOn, falling, iceOnCar, sealsOvernight, spots } from './water-rules.js';
+import { directSun, dryOn, falling, iceOnCar, sealsOvernight } from './water-rules.js';
+import { spots } from './spot-rules.js';
 
 /** Every rule, the ones that say most about a refusal first; ties between findings fall to the earlier rule. */
 export const RULES: readonly Rule[] = [

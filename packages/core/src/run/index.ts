@@ -2,6 +2,8 @@ export * from './steps-around.js';
 export * from './step-faults.js';
 export * from './step-fix.js';
 export * from './run-step.js';
+export * from './whole-wash.js';
+export * from './step-dwell.js';
 export * from './wet-edges.js';
 export * from './drying.js';
 export * from './cloths.js';

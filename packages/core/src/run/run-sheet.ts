@@ -3,7 +3,7 @@ import type { HouseRules } from '../house-rules/index.js';
 import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, SectionId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { washCost } from '../plan/index.js';
+import { washCost, type WashCost } from '../plan/index.js';
 import { type Limits, shopStands } from '../rules/index.js';
 import { type ByGroup, isGlass, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
 import { panelAir, type PlaceHour, surfaceOf, type WashHours } from '../wash/index.js';
@@ -99,6 +99,29 @@ export function stepsAround(
   };
 }
 
+/** What is to be brought and done before the first water. */
+function prepared(
+  { kit, place, method, vehicle, soil, outdoors, hours: [{ site }], isDark }: RunSheetCase,
+  made: { readonly cost: WashCost; readonly mixes: readonly Mix[]; readonly drying: DryingPlan | null },
+): Preparation {
+  const clean = {
+    foldedTowels: cleanOf(kit, 'folded-towel'),
+    dryingTowels: cleanOf(kit, 'drying-towel'),
+    mitts: cleanOf(kit, 'mitt'),
+  };
+  const cloths = clothsFor({ vehicle, method, soil, drying: made.drying });
+  return preparation(
+    { place, method, cost: made.cost, mixes: made.mixes, cloths, clean },
+    {
+      outdoorsC: outdoors.airTempC,
+      placeC: site.air.airTempC,
+      windMetresPerSecond:
+        place.climate.kind === 'outdoors' ? outdoors.windMetresPerSecond : site.air.airSpeedMetresPerSecond,
+      isDark,
+    },
+  );
+}
+
 /**
  * How is this car washed there in that hour: what to bring, in which order, how long each, how much at once, and what to see to after?
  *
@@ -107,7 +130,7 @@ export function stepsAround(
  * Model: the film of each panel as the verdict has it; dwell and places in the order are practice (judgement), data sheets go before them
  */
 export function runSheet(of: RunSheetCase): RunSheet {
-  const { vehicle, place, method, limits, outdoors } = of;
+  const { vehicle, place, method, limits } = of;
   const { site } = of.hours[0];
   const panels = panelsOf(vehicle.bodyClass);
   const wet = wetEdges(of);
@@ -131,27 +154,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
     edges,
     section: method.section ?? 'whole-car',
     firstFlank: firstFlank(edges),
-    preparation: preparation(
-      {
-        place,
-        method,
-        cost,
-        mixes,
-        cloths: clothsFor({ vehicle, method, soil: of.soil, drying }),
-        clean: {
-          foldedTowels: cleanOf(of.kit, 'folded-towel'),
-          dryingTowels: cleanOf(of.kit, 'drying-towel'),
-          mitts: cleanOf(of.kit, 'mitt'),
-        },
-      },
-      {
-        outdoorsC: outdoors.airTempC,
-        placeC: site.air.airTempC,
-        windMetresPerSecond:
-          place.climate.kind === 'outdoors' ? outdoors.windMetresPerSecond : site.air.airSpeedMetresPerSecond,
-        isDark: of.isDark,
-      },
-    ),
+    preparation: prepared(of, { cost, mixes, drying }),
     drying,
     freezeCare: of.overnightC !== null && of.overnightC >= 0 ? [] : freezeCare(of.overnightC),
     overnightC: of.overnightC,

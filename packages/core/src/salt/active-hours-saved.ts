@@ -1,6 +1,7 @@
 import type { ByGroup } from '../vehicle/index.js';
 import { SALT_ZONES } from './data/zones.js';
-import { type CompiledHour, HALF_PACE_GRAMS_PER_M2, type SaltLedger } from './ledger.js';
+import { HALF_PACE_GRAMS_PER_M2, type SaltLedger } from './ledger.js';
+import { type CompiledHour } from './compile-life.js';
 
 /** One zone through the coming hours: what each adds, keeps and counts, side by side. */
 interface ZoneCourse {

@@ -4,7 +4,7 @@ import { type Place, placeAir } from '../place/index.js';
 import { ROAD_CLASSES, type RoadClass, type RoadHour } from '../road/index.js';
 import type { DailyDriving, WeekShares } from '../vehicle/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
-import type { LedgerDrive, LedgerHour } from './ledger.js';
+import type { LedgerDrive, LedgerHour } from './compile-life.js';
 import { type WallClock, wallClock } from './wall-clock.js';
 
 /** When a day's kilometres are driven: out in the morning, home in the evening (judgement). */

@@ -1,5 +1,5 @@
-import type { CompiledHour, SaltLedger, SaltReading, SaltWash } from './ledger.js';
-import { runLedger } from './ledger.js';
+import { type SaltLedger, type SaltReading, type SaltWash, runLedger } from './ledger.js';
+import type { CompiledHour } from './compile-life.js';
 
 /** One reading against what the plain ledger held there. */
 export interface ReadingCheck extends SaltReading {

@@ -1,4 +1,5 @@
 import { endMinuteOf, grainOf, type ScheduleProblem } from './schedule-problem.js';
+import { tightSlots } from './tight-slots.js';
 
 /**
  * A problem laid out in flat arrays, with the options that can be chosen at all, by start and place.
@@ -155,53 +156,4 @@ export function compile(problem: ScheduleProblem): Compiled {
     isTight: tightSlots(taken, capacity, slotCount),
     ...waysOut(problem, { place, endMinute }),
   };
-}
-
-/** The same problem with some of its options only. */
-export function narrowed(whole: Compiled, options: readonly number[]): Compiled {
-  const at = Int32Array.from(options).sort();
-  const of = (all: Int32Array): Int32Array => at.map((i) => all[i]!);
-  const ofReal = (all: Float64Array): Float64Array => Float64Array.from(at, (i) => all[i]!);
-  return {
-    ...whole,
-    count: at.length,
-    original: of(whole.original),
-    job: of(whole.job),
-    place: of(whole.place),
-    start: of(whole.start),
-    endSlot: of(whole.endSlot),
-    endMinute: ofReal(whole.endMinute),
-    value: ofReal(whole.value),
-    crew: of(whole.crew),
-    stock: of(whole.stock),
-    wayOut: of(whole.wayOut),
-  };
-}
-
-/** A crew is in one place at a time, so capacity can only bind where more could come than there is room for. */
-function tightSlots(
-  {
-    start,
-    endSlot,
-    crew,
-    place,
-    crewCount,
-  }: Pick<Compiled, 'start' | 'endSlot' | 'crew' | 'place' | 'crewCount'>,
-  capacity: Int32Array,
-  slotCount: number,
-): Uint8Array {
-  const comers = new Int32Array(capacity.length);
-  const hasCome = new Uint8Array(capacity.length * crewCount);
-  start.forEach((from, i) => {
-    const at = place[i]! * slotCount;
-    for (let cell = at + from; cell < at + endSlot[i]!; cell += 1) {
-      if (crew[i]! >= 0) {
-        const mark = cell * crewCount + crew[i]!;
-        if (hasCome[mark]) continue;
-        hasCome[mark] = 1;
-      }
-      comers[cell]! += 1;
-    }
-  });
-  return Uint8Array.from(capacity, (room, cell) => (comers[cell]! > room ? 1 : 0));
 }

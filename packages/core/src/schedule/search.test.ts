@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { type Compiled, compile, narrowed } from './compiled.js';
+import { type Compiled, compile } from './compiled.js';
+import { narrowed } from './narrowed.js';
 import { chance, rosterOf } from './improve.js';
 import { apartSchedule } from '../testing/schedules.js';
 import { checkSchedule, type ScheduleProblem } from './index.js';

@@ -1,4 +1,5 @@
-import { type Compiled, compile, narrowed } from './compiled.js';
+import { type Compiled, compile } from './compiled.js';
+import { narrowed } from './narrowed.js';
 import { lagrangianDive } from './lagrangian-dive.js';
 import { chance, perturb, rosterOf } from './improve.js';
 import { DualPrices } from './dual-prices.js';

@@ -1,4 +1,5 @@
-import { type Compiled, narrowed } from './compiled.js';
+import { type Compiled } from './compiled.js';
+import { narrowed } from './narrowed.js';
 import { DualPrices } from './dual-prices.js';
 import type { Roster } from './roster.js';
 import { isProven } from './schedule-problem.js';

@@ -78,82 +78,96 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
   return keep.of('car-state', inputs, (known) => carState(known, surroundingsOf(known, keep)));
 }
 
-/** Works a car's life through to the present; all that was noted of it has happened. */
-function carState(setting: CarCase, around: Surroundings): CarState {
-  const { car, standsAt: at } = setting;
-  const { vehicle } = car;
+/** What this shop's ways do to the car, and what each wash of the record did. */
+function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes'> {
+  const { vehicle, washes } = setting.car;
   const methodsWith = methodsWithWork({ ...setting, vehicle });
   const rows = shopSeasonJobs(setting.season);
-  const methods = METHOD_IDS.map((id) => methodsWith([])(id, null));
-  const washes = car.washes.flatMap((wash) =>
-    isMethodId(wash.methodId)
-      ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows))(wash.methodId, null))]
-      : [],
-  );
-  const { driving, weekShares } = vehicle;
+  return {
+    methods: METHOD_IDS.map((id) => methodsWith([])(id, null)),
+    washes: washes.flatMap((wash) =>
+      isMethodId(wash.methodId)
+        ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows))(wash.methodId, null))]
+        : [],
+    ),
+  };
+}
+
+/** The hours that the car lives through, with what its swabs say of how much it picks up. */
+function livedHours(
+  { car, standsAt: at, weather, drivesOn }: CarCase,
+  washes: readonly WashEffect[],
+  around: Surroundings,
+): Pick<CarState, 'past' | 'ahead' | 'pickUp'> {
+  const { driving, weekShares } = car.vehicle;
   const life = carLife({ driving, weekShares, standsAt: at, drives: car.drives }, around);
-  const seasonHours = setting.weather.observed.length;
-  const { drivesOn } = setting;
-  const untilMs = Infinity;
+  const seasonHours = weather.observed.length;
   const plain = compileLife(life, { ...PLAIN_PICK_UP, drivesOn });
   const pickUp =
     car.readings.length > 0
       ? learnPickUp(plain.slice(0, seasonHours), {
           washes,
           readings: car.readings,
-          untilMs,
+          untilMs: Infinity,
         })
       : NOTHING_LEARNT;
   const own = pickUp.factor === 1 ? plain : compileLife(life, { factor: pickUp.factor, drivesOn });
-  const past = own.slice(0, seasonHours);
+  return { past: own.slice(0, seasonHours), ahead: own.slice(seasonHours), pickUp };
+}
+
+/** The ledger up to now, what it said each day, and how far its clock was when the car was last clean. */
+function ledgerSoFar(
+  past: readonly CompiledHour[],
+  around: Surroundings,
+  since: {
+    readonly washes: readonly WashEffect[];
+    readonly readings: CarFacts['readings'];
+    readonly sinceMs: number;
+  },
+): { ledger: SaltLedger; days: SaltDay[]; beganActiveHours: number } {
   const days: SaltDay[] = [];
-  const lastWashMs = latest(washes.filter(({ isWash }) => isWash));
-  const lastContactMs = latest(washes.filter(({ contact }) => contact));
-  const sinceMs = lastWashMs ?? car.knownSinceMs;
   let beganActiveHours = 0;
   const ledger = runLedger(past, {
-    washes,
-    readings: car.readings,
-    looks: [{ atMs: sinceMs, see: (then) => (beganActiveHours = then.activeHours) }],
-    untilMs,
+    washes: since.washes,
+    readings: since.readings,
+    looks: [{ atMs: since.sinceMs, see: (then) => (beganActiveHours = then.activeHours) }],
+    untilMs: Infinity,
     onHour: (there, { atMs }) => {
       const i = Math.round((atMs - (past[0]?.atMs ?? atMs)) / MS_PER_HOUR);
       if (around.clock.hourOfDay[i] === DAY_HOUR)
         days.push({ atMs, activeHours: there.activeHours, zones: there.zones() });
     },
   });
+  return { ledger, days, beganActiveHours };
+}
+
+/** Works a car's life through to the present; all that was noted of it has happened. */
+function carState(setting: CarCase, around: Surroundings): CarState {
+  const { car, nowMs } = setting;
+  const { vehicle } = car;
+  const { methods, washes } = waysAndWashes(setting);
+  const { past, ahead, pickUp } = livedHours(setting, washes, around);
+  const lastWashMs = latest(washes.filter(({ isWash }) => isWash));
+  const lastContactMs = latest(washes.filter(({ contact }) => contact));
+  const sinceMs = lastWashMs ?? car.knownSinceMs;
+  const { readings } = car;
+  const { ledger, days, beganActiveHours } = ledgerSoFar(past, around, { washes, readings, sinceMs });
   const zones = ledger.zones();
-  const facts = soilFacts(car, around, {
-    washes,
-    zones,
-    lastWashMs,
-    lastContactMs,
-    nowMs: setting.nowMs,
-  });
-  const soil = soilNow(
-    facts,
-    car.looks.filter((look) => isStillThere(look, washes)),
-  );
-  const ahead = own.slice(seasonHours);
+  const facts = soilFacts(car, around, { washes, zones, lastWashMs, lastContactMs, nowMs });
+  const looks = car.looks.filter((look) => isStillThere(look, washes));
+  const soil = soilNow(facts, looks);
   const course = [
     ...days.filter(({ atMs }) => atMs >= sinceMs).map(courseDay),
-    ...daysAhead(ledger, ahead, around.clock.hourOfDay.slice(seasonHours)),
+    ...daysAhead(ledger, ahead, around.clock.hourOfDay.slice(past.length)),
   ];
-  const { cadenceDays } = vehicle;
   const coatEvents = washes.map(coatEvent);
-  const protections = protectionsAfter(vehicle, coatEvents);
+  const { cadenceDays } = vehicle;
   return {
-    vehicle: { ...vehicle, protections },
+    vehicle: { ...vehicle, protections: protectionsAfter(vehicle, coatEvents) },
     methods,
     washes,
     coatEvents,
-    target: targetState(vehicle.target, {
-      cadenceDays,
-      course,
-      sinceMs,
-      nowMs: setting.nowMs,
-      beganActiveHours,
-    }),
+    target: targetState(vehicle.target, { cadenceDays, course, sinceMs, nowMs, beganActiveHours }),
     past,
     ahead,
     ledger,

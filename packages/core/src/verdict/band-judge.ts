@@ -20,7 +20,8 @@ import { blocksOf, isOfLastWater } from './blocks.js';
 import type { Circumstances } from './circumstances.js';
 import type { MemberFailures } from './failed-fraction.js';
 import { memberFailures } from './member-failures.js';
-import type { PlaceSite, PlaceWeather } from './site-hours.js';
+import type { PlaceSite } from './site-hours.js';
+import type { PlaceWeather } from './place-weather.js';
 import { stageSituations } from './two-places.js';
 import { WaterLook } from './water-look.js';
 

@@ -7,7 +7,8 @@ import { methodsByCold } from './equipped-method.js';
 import type { Judged } from './judged.js';
 import type { RoadAhead } from './road-ahead.js';
 import { PlaceCalendar } from './place-calendar.js';
-import { PlaceWeather, type WeatherSpan } from './site-hours.js';
+import { PlaceWeather } from './place-weather.js';
+import { type WeatherSpan } from './weather-span.js';
 
 /** One start at one place by one method, under one course of the weather. */
 export interface CellRequest extends Circumstances {

@@ -4,7 +4,8 @@ import { couldSpot, type Limits, type Situation, weatherFailure } from '../rules
 import type { MemberFailures } from './failed-fraction.js';
 import type { LookedAt } from './judged.js';
 import { inDanger, memberOutcome } from './member-water.js';
-import type { PlaceSite, PlaceWeather } from './site-hours.js';
+import type { PlaceSite } from './site-hours.js';
+import type { PlaceWeather } from './place-weather.js';
 import type { WashHours } from '../wash/index.js';
 
 /** One start before the members. */

@@ -12,7 +12,7 @@ import {
   type WaterLimits,
   type WaterOutcome,
 } from '../wash/index.js';
-import type { PlaceWeather } from './site-hours.js';
+import type { PlaceWeather } from './place-weather.js';
 
 /** A wait that ice or drying may end too soon. */
 export interface InDanger {

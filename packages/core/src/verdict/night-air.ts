@@ -1,7 +1,7 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { type Place, placeAir, type PlaceAir } from '../place/index.js';
 import { startOfHourMs } from '../weather/index.js';
-import type { WeatherSpan } from './site-hours.js';
+import type { WeatherSpan } from './weather-span.js';
 
 /** From parking until it is driven again. */
 const NIGHT_HOURS = 14;

@@ -1,7 +1,7 @@
 import { driveOf, stagesOf } from '../method/index.js';
 import { MS_PER_MINUTE } from '../quantity/index.js';
 import type { Situation } from '../rules/index.js';
-import type { PlaceWeather } from './site-hours.js';
+import type { PlaceWeather } from './place-weather.js';
 
 /**
  * What the rules of a place read in each of two places, each with its own steps, hours and air.

@@ -21,6 +21,64 @@ import { FRESH, type SpotCase } from './spot-case.js';
 const choices = <K extends string>(ids: readonly K[], names: Readonly<Record<K, string>>) =>
   ids.map((value) => ({ value, label: names[value] }));
 
+/** Age, material and cause, each of which begins the ladder again. */
+function SpotFields({
+  spot,
+  onChange,
+}: {
+  readonly spot: SpotCase;
+  readonly onChange: (change: Partial<SpotCase>) => void;
+}) {
+  return (
+    <>
+      <Select
+        label="How old"
+        data={choices(SPOT_AGES, AGE_NAMES)}
+        value={spot.age}
+        onChange={(age) => age && onChange({ age, done: [], recordId: null })}
+        allowDeselect={false}
+        size="md"
+      />
+      <Select
+        label="On what"
+        data={choices(SPOT_MATERIALS, MATERIAL_NAMES)}
+        value={spot.material}
+        onChange={(material) => material && onChange({ material, done: [], recordId: null })}
+        allowDeselect={false}
+        size="md"
+      />
+      <Select
+        label="Where from"
+        data={choices(SPOT_CAUSES, CAUSE_NAMES)}
+        value={spot.cause}
+        onChange={(cause) => cause && onChange({ cause, done: [], recordId: null })}
+        allowDeselect={false}
+        size="md"
+      />
+    </>
+  );
+}
+
+/** Cards that read what is seen. */
+function Signs() {
+  return (
+    <section className={`${classes.box} ${classes.cards}`}>
+      <h2>What you see, what it means</h2>
+      <dl>
+        {SIGN_IDS.map((id) => (
+          <div key={id}>
+            <dt>{SIGN_TEXTS[id].sign}</dt>
+            <dd>
+              Means {SIGN_TEXTS[id].means}. {SIGN_TEXTS[id].then}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="muted">Practice, not measurement (judgement). Follow the product’s data sheet first.</p>
+    </section>
+  );
+}
+
 /** The spot ladder, rung by rung, and the cards that read what is seen. Works with no signal; a case outlives a reload. */
 export function ClinicPage() {
   const { value: spot, set, forget } = useDraft<SpotCase>('spot-case', FRESH);
@@ -35,30 +93,7 @@ export function ClinicPage() {
         <section className={classes.box}>
           <h2>The spots</h2>
           <OnCar spot={spot} onChange={set} />
-          <Select
-            label="How old"
-            data={choices(SPOT_AGES, AGE_NAMES)}
-            value={spot.age}
-            onChange={(age) => age && set({ age, done: [], recordId: null })}
-            allowDeselect={false}
-            size="md"
-          />
-          <Select
-            label="On what"
-            data={choices(SPOT_MATERIALS, MATERIAL_NAMES)}
-            value={spot.material}
-            onChange={(material) => material && set({ material, done: [], recordId: null })}
-            allowDeselect={false}
-            size="md"
-          />
-          <Select
-            label="Where from"
-            data={choices(SPOT_CAUSES, CAUSE_NAMES)}
-            value={spot.cause}
-            onChange={(cause) => cause && set({ cause, done: [], recordId: null })}
-            allowDeselect={false}
-            size="md"
-          />
+          <SpotFields spot={spot} onChange={set} />
           <p>
             <strong>So that they do not come back:</strong> {CAUSE_REMEDIES[spot.cause]}
           </p>
@@ -117,22 +152,7 @@ export function ClinicPage() {
             </>
           )}
         </section>
-        <section className={`${classes.box} ${classes.cards}`}>
-          <h2>What you see, what it means</h2>
-          <dl>
-            {SIGN_IDS.map((id) => (
-              <div key={id}>
-                <dt>{SIGN_TEXTS[id].sign}</dt>
-                <dd>
-                  Means {SIGN_TEXTS[id].means}. {SIGN_TEXTS[id].then}
-                </dd>
-              </div>
-            ))}
-          </dl>
-          <p className="muted">
-            Practice, not measurement (judgement). Follow the product’s data sheet first.
-          </p>
-        </section>
+        <Signs />
       </div>
     </Page>
   );

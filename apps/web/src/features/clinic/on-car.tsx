@@ -1,6 +1,7 @@
 import { Button, Group, Select } from '@mantine/core';
 import { CAR_ZONE_IDS, type SpotRecord } from '@keen/core';
-import { useBringBack, useDelete, useVehicles } from '../../api/queries.js';
+import { useVehicles } from '../../api/queries.js';
+import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { useAddSpot, useChangeSpot, useSpots } from '../../api/spot-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { DeleteButton } from '../../parts/delete-button.js';

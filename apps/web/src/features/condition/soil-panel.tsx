@@ -2,7 +2,7 @@ import { SegmentedControl } from '@mantine/core';
 import { type CarZone, SOIL_KINDS, type SoilKind, type ConditionView, type VehicleRecord } from '@keen/core';
 import type { KeyboardEvent } from 'react';
 import { useLookAtSoil } from '../../api/looks-queries.js';
-import { useBringBack, useDelete } from '../../api/queries.js';
+import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { DeleteButton } from '../../parts/delete-button.js';

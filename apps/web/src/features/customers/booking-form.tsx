@@ -52,6 +52,59 @@ function QuoteText({ quote, place, onAgree }: QuoteTextProps) {
 const carName = ({ name, customerId }: VehicleRecord, customers: BookingsProps['customers']): string =>
   customerId ? `${name}, ${nameOf(customers, customerId)}` : name;
 
+interface SpanProps {
+  readonly from: string;
+  readonly readyBy: string;
+  readonly onFrom: (from: string) => void;
+  readonly onReadyBy: (readyBy: string) => void;
+  readonly errors: Readonly<Record<string, string>>;
+}
+
+function Span({ from, readyBy, onFrom, onReadyBy, errors }: SpanProps) {
+  return (
+    <Group grow align="start">
+      <TextInput
+        type="datetime-local"
+        label="Available from"
+        value={from}
+        onChange={(event) => onFrom(event.currentTarget.value)}
+        error={errors.from}
+      />
+      <TextInput
+        type="datetime-local"
+        label="Ready by"
+        value={readyBy}
+        onChange={(event) => onReadyBy(event.currentTarget.value)}
+        error={errors.readyBy}
+      />
+    </Group>
+  );
+}
+
+interface MethodFieldProps {
+  readonly value: string | null;
+  readonly onChange: (methodId: string | null) => void;
+  readonly error: string | undefined;
+}
+
+function MethodField({ value, onChange, error }: MethodFieldProps) {
+  return (
+    <Select
+      label="Method"
+      placeholder="Any that washes it"
+      data={METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => ({
+        value: id,
+        label: methodName(id),
+      }))}
+      value={value}
+      onChange={onChange}
+      clearable
+      clearButtonProps={{ 'aria-label': 'Any method' }}
+      error={error}
+    />
+  );
+}
+
 /** A booking: which car, from when, ready by when, how, and for how much. */
 export function BookingForm({
   vehicles,
@@ -110,35 +163,8 @@ export function BookingForm({
             searchable
             data-autofocus
           />
-          <Group grow align="start">
-            <TextInput
-              type="datetime-local"
-              label="Available from"
-              value={from}
-              onChange={(event) => setFrom(event.currentTarget.value)}
-              error={errors.from}
-            />
-            <TextInput
-              type="datetime-local"
-              label="Ready by"
-              value={readyBy}
-              onChange={(event) => setReadyBy(event.currentTarget.value)}
-              error={errors.readyBy}
-            />
-          </Group>
-          <Select
-            label="Method"
-            placeholder="Any that washes it"
-            data={METHODS.filter(({ scope }) => scope === 'wash').map(({ id }) => ({
-              value: id,
-              label: methodName(id),
-            }))}
-            value={methodId}
-            onChange={setMethodId}
-            clearable
-            clearButtonProps={{ 'aria-label': 'Any method' }}
-            error={errors.methodId}
-          />
+          <Span from={from} readyBy={readyBy} onFrom={setFrom} onReadyBy={setReadyBy} errors={errors} />
+          <MethodField value={methodId} onChange={setMethodId} error={errors.methodId} />
           <div>
             <Text size="sm" fw={500} mb={4}>
               Seasonal jobs

@@ -4,16 +4,9 @@ import { makeFormat } from '../../format/format.js';
 import { dwellRangeText, gearText, strengthText, warningTexts } from '../../words/kit-words.js';
 import { GEAR_NAMES } from '../../words/kit-names.js';
 import { gearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
-import {
-  inWay,
-  NEW_PRODUCT,
-  partsOf,
-  productDraft,
-  type ProductDraft,
-  productErrors,
-  productFrom,
-  sayStrengths,
-} from './product-form.js';
+import { productDraft, productErrors, productFrom } from './product-form.js';
+import { NEW_PRODUCT, type ProductDraft } from './product-draft.js';
+import { inWay, partsOf, sayStrengths } from './strength.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'UTC', 'en-CA');
 const FOAM: Product = {

@@ -7,15 +7,9 @@ import { shownNumber, TypedNumber } from '../../parts/typed-number.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
 import { optionsOf } from '../../words/names.js';
-import {
-  NEW_PRODUCT,
-  productDraft,
-  type ProductDraft,
-  productErrors,
-  productFrom,
-  sayStrengths,
-  STRENGTH_WAYS,
-} from './product-form.js';
+import { productDraft, productErrors, productFrom } from './product-form.js';
+import { NEW_PRODUCT, type ProductDraft, STRENGTH_WAYS } from './product-draft.js';
+import { sayStrengths } from './strength.js';
 
 interface ProductDrawerProps {
   /** null: a new one. */

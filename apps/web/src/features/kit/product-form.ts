@@ -1,113 +1,9 @@
-import { type KeptIn, MINOR_PER_UNIT, MOST_MINOR, type Product, type ProductRole } from '@keen/core';
+import { MINOR_PER_UNIT, MOST_MINOR, type Product } from '@keen/core';
 import { fromMinor, toMinor } from '../../format/minor.js';
 import { numberOf } from '../../parts/number-text.js';
+import { partsOf, rounded, orEmpty } from './strength.js';
+import type { Typed, ProductDraft } from './product-draft.js';
 
-/** The ways in which a strength is said. */
-export const STRENGTH_WAYS = {
-  parts: '1:N',
-  percent: '%',
-  mlPerLitre: 'mL per L',
-  flOzPerGal: 'fl oz per gal',
-} as const;
-export type StrengthWay = keyof typeof STRENGTH_WAYS;
-
-type Typed = number | string;
-
-/** What is typed into the form of a product. */
-export interface ProductDraft {
-  readonly name: string;
-  readonly role: ProductRole;
-  readonly inUsePh: Typed;
-  readonly isNeat: boolean;
-  readonly way: StrengthWay;
-  readonly usual: Typed;
-  readonly strongest: Typed;
-  readonly weakest: Typed;
-  readonly capMl: Typed;
-  readonly carMl: Typed;
-  readonly dwellFrom: Typed;
-  readonly dwellTo: Typed;
-  readonly lowestWork: Typed;
-  readonly lowestStore: Typed;
-  readonly keptIn: KeptIn;
-  readonly bottleMl: Typed;
-  readonly leftMl: Typed;
-  readonly lowMl: Typed;
-  readonly price: Typed;
-  readonly notes: string;
-}
-
-export const NEW_PRODUCT: ProductDraft = {
-  name: '',
-  role: 'shampoo',
-  inUsePh: 7.5,
-  isNeat: false,
-  way: 'parts',
-  usual: '',
-  strongest: '',
-  weakest: '',
-  capMl: '',
-  carMl: '',
-  dwellFrom: '',
-  dwellTo: '',
-  lowestWork: '',
-  lowestStore: '',
-  keptIn: 'indoors',
-  bottleMl: 1000,
-  leftMl: 1000,
-  lowMl: 150,
-  price: '',
-  notes: '',
-};
-
-const ML_PER_LITRE = 1000;
-const FL_OZ_PER_GAL = 128;
-
-/** Parts of water to one of product; null where nothing whole is typed. */
-export function partsOf(typed: Typed, way: StrengthWay): number | null {
-  const value = numberOf(typed);
-  if (value === null || value <= 0) return null;
-  switch (way) {
-    case 'parts':
-      return exact(value);
-    case 'percent':
-      return value >= 100 ? 0 : exact((100 - value) / value);
-    case 'mlPerLitre':
-      return exact(ML_PER_LITRE / value);
-    case 'flOzPerGal':
-      return exact(FL_OZ_PER_GAL / value);
-  }
-}
-
-/** Without the noise of binary digits, so that a strength said in another way and back is what it was. */
-const exact = (value: number): number => Math.round(value * 1e6) / 1e6;
-
-const rounded = (value: number): number => Math.round(value * 1000) / 1000;
-
-/** The same strength said in another way, unrounded: it is shown to three places. */
-export function inWay(parts: number, way: StrengthWay): number {
-  switch (way) {
-    case 'parts':
-      return exact(parts);
-    case 'percent':
-      return 100 / (1 + parts);
-    case 'mlPerLitre':
-      return ML_PER_LITRE / parts;
-    case 'flOzPerGal':
-      return FL_OZ_PER_GAL / parts;
-  }
-}
-
-/** What is typed, said in another way; what is no strength stays as it is. */
-export function sayStrengths(draft: ProductDraft, way: StrengthWay): Partial<ProductDraft> {
-  const other = (typed: Typed): Typed => {
-    const parts = partsOf(typed, draft.way);
-    return parts === null ? typed : inWay(parts, way);
-  };
-  return { way, usual: other(draft.usual), strongest: other(draft.strongest), weakest: other(draft.weakest) };
-}
-
-const orEmpty = (value: number | null): Typed => value ?? '';
 const shownTemp = (tempC: number | null, unit: 'C' | 'F'): Typed =>
   tempC === null ? '' : rounded(unit === 'F' ? tempC * 1.8 + 32 : tempC);
 
@@ -135,6 +31,7 @@ export const productDraft = (product: Product, unit: 'C' | 'F'): ProductDraft =>
 });
 
 const numberOrNull = numberOf;
+
 const tempC = (typed: Typed, unit: 'C' | 'F'): number | null => {
   const value = numberOrNull(typed);
   return value === null || unit === 'C' ? value : rounded((value - 32) / 1.8);

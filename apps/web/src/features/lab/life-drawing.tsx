@@ -22,49 +22,28 @@ const WATER = { top: 214, height: 128 };
 const BRINE = { top: 372, height: 62 };
 const AXIS_Y = 18;
 
-/** The film's life: its temperature above, water and ice below, and the strength of a brine under them, on one time axis. */
-export function LifeDrawing(props: LifeDrawingProps) {
-  const { trace, airTempC, horizonMinutes, wipeNeededMinutes, hasBrine, format } = props;
-  const { points } = trace;
-  const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
-  const width = isNarrow ? NARROW : WIDE;
-  const minutes = drawnMinutes(trace, horizonMinutes);
+/** What the parts of the drawing share. */
+interface Frame {
+  readonly trace: FilmTrace;
+  /** From minutes to the drawing. */
+  readonly x: (minute: number) => number;
+  readonly width: number;
+  readonly minutes: number;
+  readonly bottom: number;
+  readonly format: Format;
+}
+
+function Temperatures({
+  trace: { points },
+  x,
+  width,
+  format,
+  airTempC,
+}: Frame & { readonly airTempC: number }) {
   const temps = tempScaleOf(points, airTempC);
-  const mostWater = Math.max(1, ...points.map(({ waterGramsPerM2 }) => waterGramsPerM2));
-  const mostSalt = Math.max(1, ...points.map(({ massPercent }) => massPercent));
-  const x = (at: number): number => LEFT + (Math.min(at, minutes) / minutes) * (width - LEFT - RIGHT);
   const yTemp = (tempC: number): number => TEMP.top + (1 - temps.at(tempC)) * TEMP.height;
-  const yWater = (grams: number): number => WATER.top + (1 - grams / mostWater) * WATER.height;
-  const ySalt = (percent: number): number => BRINE.top + (1 - percent / mostSalt) * BRINE.height;
-  const bottom = hasBrine ? BRINE.top + BRINE.height : WATER.top + WATER.height;
-  const endX = x(points.at(-1)?.minutes ?? 0);
-  const water = linePath(points, ({ waterGramsPerM2 }) => waterGramsPerM2, { x, y: yWater });
-  const ice = linePath(points, ({ iceGramsPerM2 }) => iceGramsPerM2, { x, y: yWater });
-  const floor = WATER.top + WATER.height;
-  const events = [
-    { at: trace.firstIceMinutes, label: 'first ice', color: 'var(--kr-ice)' },
-    { at: trace.dryMinutes, label: 'dry', color: 'var(--kr-lamp)' },
-    { at: wipeNeededMinutes, label: 'wiped by', color: 'var(--kr-brine)' },
-  ];
   return (
-    <svg
-      viewBox={`0 0 ${width} ${bottom + 2 * AXIS_Y}`}
-      className={classes.drawing}
-      role="img"
-      aria-label={`Life of the film over ${format.minutes(minutes)}; the figures stand beside it and in the table below.`}
-    >
-      <defs>
-        <pattern
-          id="lab-ice"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <rect width="7" height="7" fill="var(--kr-ice)" opacity="0.35" />
-          <rect width="2.4" height="7" fill="var(--kr-ice)" />
-        </pattern>
-      </defs>
+    <>
       {[temps.low, 0, temps.high].map((tempC) => (
         <g key={tempC}>
           <line
@@ -101,7 +80,19 @@ export function LifeDrawing(props: LifeDrawingProps) {
       <text x={LEFT} y={TEMP.top - 4} className={classes.quiet}>
         Panel and film
       </text>
+    </>
+  );
+}
 
+function Waters({ trace: { points }, x, width }: Frame) {
+  const mostWater = Math.max(1, ...points.map(({ waterGramsPerM2 }) => waterGramsPerM2));
+  const yWater = (grams: number): number => WATER.top + (1 - grams / mostWater) * WATER.height;
+  const endX = x(points.at(-1)?.minutes ?? 0);
+  const water = linePath(points, ({ waterGramsPerM2 }) => waterGramsPerM2, { x, y: yWater });
+  const ice = linePath(points, ({ iceGramsPerM2 }) => iceGramsPerM2, { x, y: yWater });
+  const floor = WATER.top + WATER.height;
+  return (
+    <>
       <path d={`${water}L${endX} ${floor}L${LEFT} ${floor}z`} fill="var(--kr-brine-fill)" opacity={0.4} />
       <path d={water} fill="none" stroke="var(--kr-brine)" strokeWidth={2} />
       <path d={`${ice}L${endX} ${floor}L${LEFT} ${floor}z`} fill="url(#lab-ice)" />
@@ -112,35 +103,47 @@ export function LifeDrawing(props: LifeDrawingProps) {
       <text x={LEFT} y={WATER.top - 8} className={classes.quiet}>
         Water (plain), of it ice (hatched)
       </text>
+    </>
+  );
+}
 
-      {hasBrine && (
-        <>
-          <path
-            d={linePath(points, ({ massPercent }) => massPercent, { x, y: ySalt })}
-            fill="none"
-            stroke="var(--kr-lamp)"
-            strokeWidth={2}
-          />
-          <text x={LEFT - 6} y={BRINE.top + 6} textAnchor="end">
-            {mostSalt.toFixed(0)} %
-          </text>
-          <text x={LEFT} y={BRINE.top - 8} className={classes.quiet}>
-            Strength of what is liquid
-          </text>
-        </>
-      )}
-
-      {minuteTicks(minutes, isNarrow ? 4 : 7).map((tick) => (
-        <g key={tick}>
-          <line x1={x(tick)} x2={x(tick)} y1={TEMP.top} y2={bottom} stroke="var(--kr-line)" opacity={0.5} />
-          <text x={x(tick)} y={bottom + AXIS_Y} textAnchor="middle">
-            {tick}
-          </text>
-        </g>
-      ))}
-      <text x={width - RIGHT} y={bottom + 2 * AXIS_Y - 4} textAnchor="end" className={classes.quiet}>
-        minutes from the last rinse
+function Strengths({ trace: { points }, x }: Frame) {
+  const mostSalt = Math.max(1, ...points.map(({ massPercent }) => massPercent));
+  const ySalt = (percent: number): number => BRINE.top + (1 - percent / mostSalt) * BRINE.height;
+  return (
+    <>
+      <path
+        d={linePath(points, ({ massPercent }) => massPercent, { x, y: ySalt })}
+        fill="none"
+        stroke="var(--kr-lamp)"
+        strokeWidth={2}
+      />
+      <text x={LEFT - 6} y={BRINE.top + 6} textAnchor="end">
+        {mostSalt.toFixed(0)} %
       </text>
+      <text x={LEFT} y={BRINE.top - 8} className={classes.quiet}>
+        Strength of what is liquid
+      </text>
+    </>
+  );
+}
+
+function Events({
+  trace,
+  x,
+  width,
+  minutes,
+  bottom,
+  format,
+  wipeNeededMinutes,
+}: Frame & { readonly wipeNeededMinutes: number }) {
+  const events = [
+    { at: trace.firstIceMinutes, label: 'first ice', color: 'var(--kr-ice)' },
+    { at: trace.dryMinutes, label: 'dry', color: 'var(--kr-lamp)' },
+    { at: wipeNeededMinutes, label: 'wiped by', color: 'var(--kr-brine)' },
+  ];
+  return (
+    <>
       {events.map(({ at, label, color }, i) =>
         at === null || at > minutes ? null : (
           <g key={label}>
@@ -160,6 +163,54 @@ export function LifeDrawing(props: LifeDrawingProps) {
           </g>
         ),
       )}
+    </>
+  );
+}
+
+/** The film's life: its temperature above, water and ice below, and the strength of a brine under them, on one time axis. */
+export function LifeDrawing(props: LifeDrawingProps) {
+  const { trace, airTempC, horizonMinutes, wipeNeededMinutes, hasBrine, format } = props;
+  const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
+  const width = isNarrow ? NARROW : WIDE;
+  const minutes = drawnMinutes(trace, horizonMinutes);
+  const x = (at: number): number => LEFT + (Math.min(at, minutes) / minutes) * (width - LEFT - RIGHT);
+  const bottom = hasBrine ? BRINE.top + BRINE.height : WATER.top + WATER.height;
+  const frame: Frame = { trace, x, width, minutes, bottom, format };
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${bottom + 2 * AXIS_Y}`}
+      className={classes.drawing}
+      role="img"
+      aria-label={`Life of the film over ${format.minutes(minutes)}; the figures stand beside it and in the table below.`}
+    >
+      <defs>
+        <pattern
+          id="lab-ice"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" fill="var(--kr-ice)" opacity="0.35" />
+          <rect width="2.4" height="7" fill="var(--kr-ice)" />
+        </pattern>
+      </defs>
+      <Temperatures {...frame} airTempC={airTempC} />
+      <Waters {...frame} />
+      {hasBrine && <Strengths {...frame} />}
+
+      {minuteTicks(minutes, isNarrow ? 4 : 7).map((tick) => (
+        <g key={tick}>
+          <line x1={x(tick)} x2={x(tick)} y1={TEMP.top} y2={bottom} stroke="var(--kr-line)" opacity={0.5} />
+          <text x={x(tick)} y={bottom + AXIS_Y} textAnchor="middle">
+            {tick}
+          </text>
+        </g>
+      ))}
+      <text x={width - RIGHT} y={bottom + 2 * AXIS_Y - 4} textAnchor="end" className={classes.quiet}>
+        minutes from the last rinse
+      </text>
+      <Events {...frame} wipeNeededMinutes={wipeNeededMinutes} />
     </svg>
   );
 }

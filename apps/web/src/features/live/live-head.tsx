@@ -3,7 +3,8 @@ import { IconCloudCheck, IconCloudOff, IconCloudUp, IconAlertTriangle } from '@t
 import { Link } from 'react-router';
 import { methodName } from '../../words/names.js';
 import type { KeptRun } from './run-db.js';
-import type { RunLog, RunView } from './run-log.js';
+import type { RunLog } from './run-log.js';
+import type { RunView } from './run-view.js';
 import classes from './live-head.module.css';
 
 interface LiveHeadProps {

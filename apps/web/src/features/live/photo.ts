@@ -1,4 +1,4 @@
-import type { Picture } from './run-log.js';
+import type { Picture } from './run-view.js';
 
 const MOST_BYTES = 40_000_000;
 const LONGEST_SIDE = 1600;

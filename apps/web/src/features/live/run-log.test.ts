@@ -12,7 +12,8 @@ import {
 } from '@keen/core';
 import { ApiError } from '../../api/client.js';
 import { openRunDb, type RunDb } from './run-db.js';
-import { RunLog, type RunServer } from './run-log.js';
+import { RunLog } from './run-log.js';
+import { type RunServer } from './run-view.js';
 
 const WASH = { id: 'w' } as WashRecord;
 const PACK = { id: 'pack', washId: 'w' } as RunPack;

@@ -1,7 +1,7 @@
 import { lastTap, type RunDeed, type RunMoment } from '@keen/core';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import type { MainTap } from './live-view.js';
-import type { RunView } from './run-log.js';
+import type { RunView } from './run-view.js';
 import shared from './live.module.css';
 import classes from './thumb-bar.module.css';
 

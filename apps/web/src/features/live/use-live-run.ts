@@ -1,7 +1,8 @@
 import { runMoment, type RunMoment, type RunPack, runState, type RunState } from '@keen/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { alarmsBetween } from './live-view.js';
-import type { RunLog, RunView } from './run-log.js';
+import type { RunLog } from './run-log.js';
+import type { RunView } from './run-view.js';
 import { signal } from './signals.js';
 import { useEdgesNow } from './use-edges-now.js';
 import { useNow } from './use-now.js';

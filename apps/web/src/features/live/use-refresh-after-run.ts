@@ -1,7 +1,7 @@
 import type { RunState } from '@keen/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
-import { refresh } from '../../api/queries.js';
+import { refresh } from '../../api/change.js';
 
 /** Once the server has a start, a close or its undo, all that depends on it is asked for again. */
 export function useRefreshAfterRun(phase: RunState['phase'], keptCount: number): void {

@@ -1,7 +1,8 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { askRun, askRunNews, sendRunActions, sendRunPhoto } from '../../api/run-queries.js';
 import { openRunDb } from './run-db.js';
-import { RunLog, type RunServer, type RunView } from './run-log.js';
+import { RunLog } from './run-log.js';
+import { type RunServer, type RunView } from './run-view.js';
 
 const POLL_MS = 3000;
 

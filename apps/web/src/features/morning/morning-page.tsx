@@ -1,9 +1,10 @@
-import type { VehicleAnswer } from '@keen/core';
+import type { VehicleAnswer, VehicleRecord } from '@keen/core';
 import { Button } from '@mantine/core';
 import type { ComponentProps } from 'react';
 import { Link, Navigate } from 'react-router';
 import { ApiError } from '../../api/client.js';
-import { useClock, usePlaces, usePlanWash, useRemove, useVehicles, useWashes } from '../../api/queries.js';
+import { useClock, usePlaces, useRemove, useVehicles } from '../../api/queries.js';
+import { usePlanWash, useWashes } from '../../api/wash-queries.js';
 import { useMorning, useMorningSoFar } from '../../api/plan-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
@@ -11,25 +12,15 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { BackupAlert } from '../../parts/backup-alert.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
-import { NearestWays } from '../../parts/nearest-ways.js';
 import { Page } from '../../parts/page.js';
 import { Failed, NoVehicles } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
-import { unplannedText } from '../../words/plan-words.js';
 import { AnswerCards } from './answer-card.js';
 import classes from './morning.module.css';
-import {
-  bodyGrade,
-  dueText,
-  type Group,
-  groupAnswers,
-  leadText,
-  ofToday,
-  plannedAhead,
-  withoutPlanned,
-} from './morning-view.js';
+import { type Group, groupAnswers, leadText, ofToday, plannedAhead, withoutPlanned } from './morning-view.js';
 import { Meanwhile } from './meanwhile.js';
 import { PlannedList } from './planned-list.js';
+import { NotDue, Stuck } from './rest-lists.js';
 import { SkyStrip } from './sky-strip.js';
 
 type CardProps = Omit<ComponentProps<typeof AnswerCards>, 'answers'>;
@@ -44,20 +35,11 @@ function Days({ days, ...cards }: CardProps & { readonly days: readonly Group[] 
   ));
 }
 
-/** Which car, where, when, how and why: answered without a click. */
-export function MorningPage() {
+/** Plans a car's best start with one tap, and takes it back with another. */
+function usePlanBest(vehicles: readonly VehicleRecord[] | undefined) {
   const format = useFormat();
-  const { data: view, error, isPending, isFetching, refetch } = useMorning();
-  const { data: vehicles } = useVehicles();
-  const { data: places } = usePlaces();
-  const { data: washes } = useWashes();
-  const progress = useProgress(isFetching);
-  const { data: soFar } = useMorningSoFar(isPending, progress?.label);
-  const { data: clock } = useClock();
-  const current = useCurrentRun((store) => store.run);
   const plan = usePlanWash();
   const { mutate: unplan } = useRemove('washes');
-
   const planBest = ({ vehicleId, best, workerId }: VehicleAnswer): void => {
     if (!best) return;
     const { placeId, methodId, startMs } = best;
@@ -73,6 +55,22 @@ export function MorningPage() {
       },
     );
   };
+
+  return { planBest, planningId: plan.isPending ? plan.variables.vehicleId : undefined };
+}
+
+/** Which car, where, when, how and why: answered without a click. */
+export function MorningPage() {
+  const format = useFormat();
+  const { data: view, error, isPending, isFetching, refetch } = useMorning();
+  const { data: vehicles } = useVehicles();
+  const { data: places } = usePlaces();
+  const { data: washes } = useWashes();
+  const progress = useProgress(isFetching);
+  const { data: soFar } = useMorningSoFar(isPending, progress?.label);
+  const { data: clock } = useClock();
+  const current = useCurrentRun((store) => store.run);
+  const { planBest, planningId } = usePlanBest(vehicles);
 
   // With no signal there is no morning; a worker who is at a car goes on there.
   if (error && !(error instanceof ApiError) && current)
@@ -108,7 +106,7 @@ export function MorningPage() {
   const cards = {
     ...list,
     onPlan: planBest,
-    planningId: plan.isPending ? plan.variables.vehicleId : undefined,
+    planningId,
   };
   const later = planned.filter((wash) => !isToday(wash));
   const [first] = days;
@@ -139,42 +137,8 @@ export function MorningPage() {
       <Days days={todays} {...cards} />
       <PlannedList title="Planned for later" washes={later} {...list} />
       <Days days={days.filter((day) => !todays.includes(day))} {...cards} />
-      {noWindow.length > 0 && (
-        <section className={classes.group}>
-          <h2>Due, but not in the plan</h2>
-          <ul className={`${classes.rest} ${classes.stuck}`}>
-            {noWindow.map(({ vehicleId, due, reason, nearest }) => (
-              <li key={vehicleId}>
-                <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>,{' '}
-                {dueText(due.daysLate)}
-                {reason && <span className="muted">: {unplannedText(reason, format)}</span>}
-                <NearestWays
-                  vehicleId={vehicleId}
-                  vehicleName={nameOf(vehicles, vehicleId)}
-                  ways={nearest}
-                  places={places}
-                />
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {notDue.length > 0 && (
-        <section className={classes.group}>
-          <h2>Not due yet</h2>
-          <ul className={classes.rest}>
-            {notDue.map(({ vehicleId, due, soil }) => (
-              <li key={vehicleId}>
-                <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>
-                <br />
-                <span className="muted">
-                  {dueText(due.daysLate)}, soil grade {bodyGrade(soil)} (estimated)
-                </span>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <Stuck answers={noWindow} {...list} />
+      <NotDue answers={notDue} {...list} />
       <KitWarningsBox isQuiet />
     </Page>
   );

@@ -29,6 +29,30 @@ function climateFrom(draft: PlaceDraft): PlaceRecord['climate'] {
   };
 }
 
+function shelterFrom({ kind, openings, horizon }: PlaceDraft): PlaceRecord['shelter'] {
+  const { shelter } = KIND_FACTS[kind];
+  if (shelter === 'indoors') return { kind: 'indoors' };
+  return shelter === 'roofed' ? { kind: 'roofed', openings } : { kind: 'open', horizon };
+}
+
+const tariffFrom = (tariff: PlaceDraft['tariff']): PlaceRecord['tariff'] =>
+  tariff && {
+    startPriceMinor: Math.round(tariff.startPriceMinor ?? 0),
+    startSeconds: tariff.startSeconds ?? 0,
+    blockPriceMinor: Math.round(tariff.blockPriceMinor ?? 0),
+    blockSeconds: tariff.blockSeconds ?? 60,
+    pausable: tariff.pausable,
+  };
+
+const finishFrom = ({ finishPlaceId, finishMinutes, finishMinor }: PlaceDraft): PlaceRecord['finishAt'] =>
+  finishPlaceId === null
+    ? null
+    : {
+        placeId: finishPlaceId,
+        driveMinutes: finishMinutes ?? 0,
+        priceMinor: Math.round(finishMinor ?? 0),
+      };
+
 /** The form as the server takes it. Only for a form without faults. */
 export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
   const {
@@ -38,20 +62,19 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     readC: _read,
     readAtMs: _readAt,
     relHumidityPercent: _humidity,
-    horizon,
-    openings,
+    horizon: _horizon,
+    openings: _openings,
     offers,
     tariff,
     weekdayQueue,
     weekendQueue,
     washWater,
     finalRinse,
-    finishPlaceId,
-    finishMinutes,
-    finishMinor,
+    finishPlaceId: _finishAt,
+    finishMinutes: _finishMinutes,
+    finishMinor: _finishMinor,
     ...fields
   } = draft;
-  const facts = KIND_FACTS[draft.kind];
   return {
     ...fields,
     name: fields.name.trim(),
@@ -62,33 +85,15 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     travelMinutes: draft.travelMinutes ?? 0,
     carsAtOnce: draft.carsAtOnce ?? 1,
     climate: climateFrom(draft),
-    shelter:
-      facts.shelter === 'indoors'
-        ? { kind: 'indoors' }
-        : facts.shelter === 'roofed'
-          ? { kind: 'roofed', openings }
-          : { kind: 'open', horizon },
+    shelter: shelterFrom(draft),
     washWater: waterFrom(washWater),
     finalRinse: finalRinse ? waterFrom(finalRinse) : null,
     methods: offers.map(({ methodId, priceMinor }) => ({
       methodId,
       priceMinor: Math.round(priceMinor ?? 0),
     })),
-    tariff: tariff && {
-      startPriceMinor: Math.round(tariff.startPriceMinor ?? 0),
-      startSeconds: tariff.startSeconds ?? 0,
-      blockPriceMinor: Math.round(tariff.blockPriceMinor ?? 0),
-      blockSeconds: tariff.blockSeconds ?? 60,
-      pausable: tariff.pausable,
-    },
+    tariff: tariffFrom(tariff),
     queue: queueFrom(weekdayQueue, weekendQueue),
-    finishAt:
-      finishPlaceId === null
-        ? null
-        : {
-            placeId: finishPlaceId,
-            driveMinutes: finishMinutes ?? 0,
-            priceMinor: Math.round(finishMinor ?? 0),
-          },
+    finishAt: finishFrom(draft),
   };
 }

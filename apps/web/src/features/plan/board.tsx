@@ -1,24 +1,16 @@
 import type { Band, Worker, PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef } from 'react';
+import type { KeyboardEvent } from 'react';
 import type { Format } from '../../format/format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { moveCostText } from '../../words/plan-words.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { BlockButton } from './block-button.js';
 import classes from './board.module.css';
-import {
-  type Block,
-  type DayStrip,
-  type DropTarget,
-  isOn,
-  laneOf,
-  type LaneKind,
-  nearestTarget,
-  stackOf,
-  steppedTarget,
-} from './plan-view.js';
+import { type Block, type DayStrip, isOn, stackOf } from './plan-view.js';
+import { type DropTarget, laneOf, type LaneKind, steppedTarget } from './drop-targets.js';
 import { Strip, type Lane } from './strip.js';
 import type { Drag } from './use-drag.js';
+import { usePointerDrag } from './use-pointer-drag.js';
 
 interface BoardProps {
   readonly view: PlanView;
@@ -37,9 +29,6 @@ interface BoardProps {
   readonly onLock: (block: Block) => void;
   readonly onRemove: (block: Block) => void;
 }
-
-/** Farther than this a pressed pointer means to drag, not to choose. */
-const CARRY_PX = 5;
 
 const workerName = (workers: readonly Worker[], id: string): string => nameOf(workers, id);
 
@@ -66,63 +55,7 @@ export function Board(props: BoardProps) {
   const { view, strips, blocks, kind, places, vehicles, format, drag, chosenKey } = props;
   const lanes: Lane[] = (kind === 'place' ? places : view.workers).map(({ id, name }) => ({ id, name }));
   const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
-  const ghost = useRef<HTMLDivElement>(null);
-  const dragging = useRef<{ x: number; y: number; block: Block; isMoving: boolean } | null>(null);
-  const latest = useRef({ drag, onDrop: props.onDrop, kind });
-  useEffect(() => {
-    latest.current = { drag, onDrop: props.onDrop, kind };
-  });
-
-  useEffect(() => {
-    const targetUnder = (event: globalThis.PointerEvent): DropTarget | null => {
-      const under = document.elementFromPoint(event.clientX, event.clientY);
-      const track = under?.closest<HTMLElement>('[data-lane]');
-      if (!track) return null;
-      const box = track.getBoundingClientRect();
-      const fromMs = Number(track.dataset['from']);
-      const toMs = Number(track.dataset['to']);
-      const atMs = fromMs + ((event.clientX - box.left) / box.width) * (toMs - fromMs);
-      const { drag: now, kind: lanesBy } = latest.current;
-      return nearestTarget(now.targets, { kind: lanesBy, lane: track.dataset['lane'] ?? '', atMs });
-    };
-    const onMove = (event: globalThis.PointerEvent): void => {
-      const held = dragging.current;
-      if (!held) return;
-      const far = Math.hypot(event.clientX - held.x, event.clientY - held.y) > CARRY_PX;
-      if (!held.isMoving && !far) return;
-      held.isMoving = true;
-      if (ghost.current) {
-        ghost.current.style.display = 'block';
-        ghost.current.style.transform = `translate(${event.clientX + 12}px, ${event.clientY + 14}px)`;
-      }
-      const target = targetUnder(event);
-      if (target?.key !== latest.current.drag.target?.key) latest.current.drag.aim(target);
-    };
-    const onUp = (event: globalThis.PointerEvent): void => {
-      const held = dragging.current;
-      dragging.current = null;
-      if (ghost.current) ghost.current.style.display = 'none';
-      if (!held?.isMoving) return;
-      const target = event.type === 'pointerup' ? targetUnder(event) : null;
-      if (target) latest.current.onDrop(target);
-      // The click that ends a drag is not meant to choose.
-      window.addEventListener('click', (click) => click.stopPropagation(), { capture: true, once: true });
-    };
-    window.addEventListener('pointermove', onMove);
-    window.addEventListener('pointerup', onUp);
-    window.addEventListener('pointercancel', onUp);
-    return () => {
-      window.removeEventListener('pointermove', onMove);
-      window.removeEventListener('pointerup', onUp);
-      window.removeEventListener('pointercancel', onUp);
-    };
-  }, []);
-
-  const grab = (block: Block) => (event: PointerEvent) => {
-    if (event.button !== 0 || event.pointerType === 'touch') return;
-    dragging.current = { x: event.clientX, y: event.clientY, block, isMoving: false };
-    if (drag.dragged?.block?.key !== block.key) drag.take({ vehicleId: block.vehicleId, block });
-  };
+  const { ghost, grab, isDragging } = usePointerDrag({ drag, kind, onDrop: props.onDrop });
 
   const stepTo = (block: Block, key: string): void => {
     const from = drag.target ?? block;
@@ -165,7 +98,7 @@ export function Board(props: BoardProps) {
           targets={drag.targets}
           target={drag.target}
           onDrop={props.onDrop}
-          onAim={(target) => (dragging.current ? undefined : drag.aim(target))}
+          onAim={(target) => (isDragging() ? undefined : drag.aim(target))}
           isTall={kind === 'workers'}
           bandOn={(lane) =>
             props.behind?.get(kind === 'place' ? lane.id : ((drag.target ?? chosen)?.placeId ?? ''))

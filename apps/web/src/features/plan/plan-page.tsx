@@ -1,42 +1,30 @@
-import { Button, SegmentedControl } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import type {
-  PricedOption,
-  SeasonJobId,
-  ChangedWashes,
-  PlaceRecord,
-  PlanView,
-  VehicleRecord,
-} from '@keen/core';
+import type { PlaceRecord, PlanView, VehicleRecord } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import {
-  inverseOf,
-  useAcceptPlan,
-  useChangeWashes,
-  useMarkWash,
-  usePlan,
-  usePlanStanding,
-} from '../../api/plan-queries.js';
+import { usePlan, usePlanStanding } from '../../api/plan-queries.js';
 import { usePlaces, useVehicles } from '../../api/queries.js';
 import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading, NoVehicles } from '../../parts/states.js';
-import { nameOf } from '../../words/names.js';
 import { Agenda } from './agenda.js';
 import { Board } from './board.js';
 import shared from './plan.module.css';
 import classes from './plan-page.module.css';
-import { bandsBehind, type Block, blocksOf, changesText, dayStrips, type DropTarget } from './plan-view.js';
+import { type Block, blocksOf, dayStrips } from './plan-view.js';
+import { bandsBehind } from './margins.js';
+import { type DropTarget } from './drop-targets.js';
 import { Proposal } from './proposal.js';
 import { Reliefs } from './reliefs.js';
 import { Standing } from './standing.js';
 import { UnplannedList } from './unplanned.js';
 import { useDrag } from './use-drag.js';
 import { WashPanel } from './wash-panel.js';
+import { useActs } from './use-acts.js';
+import { DayChoice } from './day-choice.js';
 
 /** One plan for every car. */
 export function PlanPage() {
@@ -65,66 +53,6 @@ interface PlanOfProps {
   readonly isRenewed: boolean;
   readonly places: readonly PlaceRecord[];
   readonly vehicles: readonly VehicleRecord[];
-}
-
-/** Changes to the plan, each said and undoable. */
-function useActs(vehicles: readonly VehicleRecord[]) {
-  const format = useFormat();
-  const change = useChangeWashes();
-  const accept = useAcceptPlan();
-  const mark = useMarkWash();
-  const done = (text: string) => (changed: ChangedWashes) =>
-    noticeWithUndo(text, () => change.mutate(inverseOf(changed), { onError: noticeOfFailure }));
-  const moveTo = (
-    vehicleId: string,
-    washId: string | null,
-    to: { window: PricedOption['window']; workerId: string },
-  ) => {
-    const { placeId, methodId, startMs, extras } = to.window;
-    const slot = { placeId, methodId, startMs, workerId: to.workerId, extras: extras.jobIds };
-    const where = `${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}, and locked there.`;
-    change.mutate(
-      washId === null
-        ? { add: [{ vehicleId, ...slot, isLocked: true }] }
-        : { move: [{ id: washId, ...slot, isLocked: true }] },
-      { onSuccess: done(where), onError: noticeOfFailure },
-    );
-  };
-  return {
-    isBusy: change.isPending || accept.isPending,
-    moveTo,
-    remove: ({ wash, vehicleId }: Block) =>
-      wash &&
-      change.mutate(
-        { remove: [wash.id] },
-        {
-          onSuccess: done(`${nameOf(vehicles, vehicleId)} removed from the plan.`),
-          onError: noticeOfFailure,
-        },
-      ),
-    lock: ({ wash }: Block) =>
-      wash && mark.mutate({ id: wash.id, isLocked: !wash.isLocked }, { onError: noticeOfFailure }),
-    setExtras: ({ wash, vehicleId }: Block, extras: readonly SeasonJobId[]) =>
-      wash &&
-      change.mutate(
-        { move: [{ id: wash.id, extras }] },
-        {
-          onSuccess: done(`Seasonal jobs with ${nameOf(vehicles, vehicleId)} changed.`),
-          onError: noticeOfFailure,
-        },
-      ),
-    start: ({ wash }: Block, nowMs: number) =>
-      wash &&
-      mark.mutate(
-        { id: wash.id, startedMs: wash.startedMs === null ? nowMs : null },
-        { onError: noticeOfFailure },
-      ),
-    accept: (view: PlanView, changeIds: readonly string[]) =>
-      accept.mutate(changeIds, {
-        onSuccess: done(`Accepted: ${changesText(view.changes.filter(({ id }) => changeIds.includes(id)))}.`),
-        onError: noticeOfFailure,
-      }),
-  };
 }
 
 /** How the hours go for a car, by place; null: no car, or it is not known yet. */
@@ -177,10 +105,6 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
     drag.take(null);
   };
   const shown = day ? [day] : strips;
-  const dayChoice = [
-    { value: '', label: 'Ten days' },
-    ...strips.slice(0, 7).map((strip) => ({ value: strip.key, label: format.dayShort(strip.fromMs) })),
-  ];
   const around = { places, vehicles, format };
 
   return (
@@ -202,15 +126,11 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         isBusy={acts.isBusy || isRenewed}
         isNarrow={isNarrow}
       />
-      <SegmentedControl
-        className="no-print"
-        aria-label="Days"
+      <DayChoice
+        strips={strips}
         value={day?.key ?? ''}
+        isNarrow={isNarrow}
         onChange={(key) => setParams(key === '' ? {} : { day: key }, { replace: true })}
-        data={dayChoice}
-        fullWidth={!isNarrow}
-        orientation={isNarrow ? 'vertical' : 'horizontal'}
-        display={isNarrow ? 'none' : undefined}
       />
       {!isNarrow && blocks.length > 0 && <MarginLegend />}
       {drag.error && <Failed error={drag.error} />}

@@ -14,21 +14,9 @@ import { inverseOf, withChanged, withMarked } from '../../api/plan-queries.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
 import { workersErrors, newWorker } from '../settings/workers-form.js';
-import {
-  bandsBehind,
-  blocksOf,
-  changesText,
-  dayStrips,
-  dropTargets,
-  isOn,
-  marginsOn,
-  nearestTarget,
-  shareOf,
-  shownHours,
-  stackOf,
-  steppedTarget,
-  targetGrade,
-} from './plan-view.js';
+import { blocksOf, changesText, dayStrips, isOn, shareOf, shownHours, stackOf } from './plan-view.js';
+import { bandsBehind, marginsOn, targetGrade } from './margins.js';
+import { dropTargets, nearestTarget, steppedTarget } from './drop-targets.js';
 
 const ZONE = 'America/Toronto';
 const format = makeFormat(DEFAULT_DISPLAY, ZONE, 'en-CA');

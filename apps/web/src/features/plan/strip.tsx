@@ -5,15 +5,9 @@ import type { Format } from '../../format/format.js';
 import { moveCostText } from '../../words/plan-words.js';
 import shared from './plan.module.css';
 import classes from './strip.module.css';
-import {
-  type DayStrip,
-  type DropTarget,
-  laneOf,
-  type LaneKind,
-  marginsOn,
-  shareOf,
-  targetGrade,
-} from './plan-view.js';
+import { type DayStrip, shareOf } from './plan-view.js';
+import { marginsOn, targetGrade } from './margins.js';
+import { type DropTarget, laneOf, type LaneKind } from './drop-targets.js';
 
 export interface Lane {
   readonly id: string;

@@ -1,6 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { useMoves } from '../../api/plan-queries.js';
-import { type Block, type DropTarget, dropTargets, type LaneKind } from './plan-view.js';
+import { type Block } from './plan-view.js';
+import { type DropTarget, dropTargets, type LaneKind } from './drop-targets.js';
 
 /** What is taken up: a wash of the board, or a car that has none. */
 export interface Carried {

@@ -12,7 +12,7 @@ import { addable, AS_IT_SHIPS, movedBy, ownSteps, type OwnStep, variantFrom, wit
 import { stepErrors } from './own-way-errors.js';
 import { withFix } from './own-way-fix.js';
 import { TrialLine } from './trial-line.js';
-import { messageOf, useKeepOrder } from './use-keep-order.js';
+import { type KeepOrder, messageOf, useKeepOrder } from './use-keep-order.js';
 import classes from './own-way.module.css';
 import shared from './run.module.css';
 
@@ -44,18 +44,62 @@ export function OwnWayEditor({ answer, isBegun, onClose }: OwnWayEditorProps) {
   return <Editor answer={answer} isBegun={isBegun} onClose={onClose} settings={settings} />;
 }
 
+interface KeepButtonsProps {
+  readonly keep: KeepOrder;
+  /** As typed; null: something is wrong with it. */
+  readonly variant: Variant | null;
+  readonly isBegun: boolean;
+}
+
+/** For which washes the steps are kept. */
+function KeepButtons({ keep, variant, isBegun }: KeepButtonsProps) {
+  const { once, always, isSaving, keepAlways, keepOnce } = keep;
+  return (
+    <>
+      <Button
+        color="lamp.3"
+        loading={isSaving}
+        disabled={!variant}
+        onClick={() => variant && keepAlways(variant, 'Kept for every wash by this method.')}
+      >
+        Keep for every wash
+      </Button>
+      {!isBegun && (
+        <Button
+          variant="default"
+          disabled={!variant || isSaving}
+          onClick={() => variant && keepOnce(variant, 'Kept for this wash only.')}
+        >
+          This wash only
+        </Button>
+      )}
+      {once && !isBegun && (
+        <Button variant="default" disabled={isSaving} onClick={() => keepOnce(null, 'As in every wash.')}>
+          As in every wash
+        </Button>
+      )}
+      {always && (
+        <Button
+          variant="default"
+          disabled={isSaving}
+          onClick={() => keepAlways(null, 'Back to the method as it ships.')}
+        >
+          As it ships
+        </Button>
+      )}
+    </>
+  );
+}
+
 type EditorProps = OwnWayEditorProps & { readonly settings: Settings };
 
 function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
   const { house, namedWays } = settings;
   const { methodId } = answer.wash;
   const car = answer.pack.vehicle;
-  const { once, always, failure, isSaving, keepAlways, keepOnce } = useKeepOrder(answer, {
-    isBegun,
-    onClose,
-  });
+  const keep = useKeepOrder(answer, { isBegun, onClose });
   const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
-    ownSteps(methodId, house, car, once ?? undefined),
+    ownSteps(methodId, house, car, keep.once ?? undefined),
   );
   const { data: kit } = useKit();
   const errors = stepErrors(steps);
@@ -111,9 +155,9 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
         variant={variant}
         onBegin={(from) => setSteps(ownSteps(methodId, house, car, from))}
       />
-      {failure && (
+      {keep.failure && (
         <p role="alert" className={classes.error}>
-          {failure}
+          {keep.failure}
         </p>
       )}
       <Group>
@@ -131,37 +175,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
         <Button variant="default" disabled={current === 0} onClick={() => back()}>
           Undo the last change
         </Button>
-        <Button
-          color="lamp.3"
-          loading={isSaving}
-          disabled={!variant}
-          onClick={() => variant && keepAlways(variant, 'Kept for every wash by this method.')}
-        >
-          Keep for every wash
-        </Button>
-        {!isBegun && (
-          <Button
-            variant="default"
-            disabled={!variant || isSaving}
-            onClick={() => variant && keepOnce(variant, 'Kept for this wash only.')}
-          >
-            This wash only
-          </Button>
-        )}
-        {once && !isBegun && (
-          <Button variant="default" disabled={isSaving} onClick={() => keepOnce(null, 'As in every wash.')}>
-            As in every wash
-          </Button>
-        )}
-        {always && (
-          <Button
-            variant="default"
-            disabled={isSaving}
-            onClick={() => keepAlways(null, 'Back to the method as it ships.')}
-          >
-            As it ships
-          </Button>
-        )}
+        <KeepButtons keep={keep} variant={variant} isBegun={isBegun} />
         <Button variant="default" onClick={onClose}>
           Cancel
         </Button>

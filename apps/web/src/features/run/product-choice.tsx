@@ -1,7 +1,8 @@
 import { bottlesFor, type Mix, type Product, type WashRecord } from '@keen/core';
 import { Select } from '@mantine/core';
 import { useKit } from '../../api/kit-queries.js';
-import { useMoveWash, useSaveSettings, useSettings } from '../../api/queries.js';
+import { useSaveSettings, useSettings } from '../../api/queries.js';
+import { useMoveWash } from '../../api/wash-queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './run.module.css';

@@ -1,7 +1,8 @@
 import { Button, Checkbox } from '@mantine/core';
 import { type PackItem, roundOf, type RunPack } from '@keen/core';
 import { Link, useSearchParams } from 'react-router';
-import { useClock, usePlaces, useVehicles, useWashes } from '../../api/queries.js';
+import { useClock, usePlaces, useVehicles } from '../../api/queries.js';
+import { useWashes } from '../../api/wash-queries.js';
 import { useRuns } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { Page } from '../../parts/page.js';

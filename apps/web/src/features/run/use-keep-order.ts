@@ -1,7 +1,8 @@
 import type { RunAnswer, Variant } from '@keen/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
-import { useMoveWash, useSaveSettings, useSettings } from '../../api/queries.js';
+import { useSaveSettings, useSettings } from '../../api/queries.js';
+import { useMoveWash } from '../../api/wash-queries.js';
 import { noticeWithUndo } from '../../parts/notices.js';
 
 /** What the program says of a failure; null: there is none. */

@@ -1,6 +1,6 @@
 import { type WashRecord, type WayId, type WayOption } from '@keen/core';
 import { Select } from '@mantine/core';
-import { useMoveWash } from '../../api/queries.js';
+import { useMoveWash } from '../../api/wash-queries.js';
 import { useWays } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';

@@ -1,7 +1,7 @@
 import { Button, Group, Select, TextInput } from '@mantine/core';
 import { FASTEST_KMH, type RoadClass, type Drive, type VehicleRecord, MS_PER_HOUR } from '@keen/core';
 import { useState } from 'react';
-import { useAddDrive, useBringBack, useDrives, useImportTrack, useDelete } from '../../api/queries.js';
+import { useAddDrive, useBringBack, useDrives, useImportTrack, useDelete } from '../../api/salt-queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';

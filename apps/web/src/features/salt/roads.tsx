@@ -7,7 +7,7 @@ import {
   useBulletins,
   useImportBulletins,
   useDelete,
-} from '../../api/queries.js';
+} from '../../api/salt-queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { ImportFile } from '../../parts/import-file.js';

@@ -1,7 +1,7 @@
 import { Group, Select, TextInput } from '@mantine/core';
 import { CAR_ZONE_IDS, type SaltAnswer, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
-import { useAddSwab, useBringBack, useSwabs, useDelete } from '../../api/queries.js';
+import { useAddSwab, useBringBack, useSwabs, useDelete } from '../../api/salt-queries.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';

@@ -1,4 +1,4 @@
-import type { VehicleRecord } from '@keen/core';
+import type { PlaceRecord, VehicleRecord } from '@keen/core';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +9,7 @@ import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import classes from '../../parts/record-list.module.css';
 import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/car-names.js';
+import { nameOf } from '../../words/names.js';
 import { VehicleDrawer } from './vehicle-drawer.js';
 
 /** What it may bear between two washes. */
@@ -19,9 +20,79 @@ function targetText({ target, cadenceDays }: VehicleRecord): string {
     : `Never more than ${target.most} active hours.`;
 }
 
+/** Where each car has a page of its own. */
+const PAGES = [
+  { path: 'windows', text: 'Windows', label: 'Windows of' },
+  { path: 'salt', text: 'Salt', label: 'Salt on' },
+  { path: 'condition', text: 'Condition', label: 'Condition of' },
+] as const;
+
+interface VehicleItemProps {
+  readonly vehicle: VehicleRecord;
+  readonly places: readonly PlaceRecord[];
+  readonly onEdit: (vehicle: VehicleRecord) => void;
+  readonly onDelete: (vehicle: VehicleRecord) => void;
+}
+
+function VehicleItem({ vehicle, places, onEdit, onDelete }: VehicleItemProps) {
+  const format = useFormat();
+  return (
+    <li className={classes.item}>
+      <div>
+        <h2>{vehicle.name}</h2>
+        <p className="muted">
+          {BODY_NAMES[vehicle.bodyClass]}
+          {vehicle.keeper && `, ${vehicle.keeper}`}
+        </p>
+        <p>
+          {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
+          {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
+          {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
+          {vehicle.standsAtPlaceId ? `at ${nameOf(places, vehicle.standsAtPlaceId)}` : 'in the street'}.{' '}
+          {targetText(vehicle)}
+        </p>
+        <p className="muted">
+          {format.km(vehicle.driving.mainRoadKm)} main road, {format.km(vehicle.driving.townKm)} town,{' '}
+          {format.km(vehicle.driving.bridgeKm)} bridge a day
+        </p>
+        {vehicle.notes && <p>{vehicle.notes}</p>}
+      </div>
+      <div className={`${classes.acts} no-print`}>
+        <Button
+          size="compact-md"
+          variant="default"
+          onClick={() => onEdit(vehicle)}
+          aria-label={`Edit ${vehicle.name}`}
+        >
+          Edit
+        </Button>
+        {PAGES.map(({ path, text, label }) => (
+          <Button
+            key={path}
+            size="compact-md"
+            variant="default"
+            component={Link}
+            to={`/${path}/${vehicle.id}`}
+            aria-label={`${label} ${vehicle.name}`}
+          >
+            {text}
+          </Button>
+        ))}
+        <Button
+          size="compact-md"
+          variant="default"
+          onClick={() => onDelete(vehicle)}
+          aria-label={`Delete ${vehicle.name}`}
+        >
+          Delete
+        </Button>
+      </div>
+    </li>
+  );
+}
+
 /** The vehicles of the shop. */
 export function VehiclesPage() {
-  const format = useFormat();
   const { data: vehicles, error, isPending, refetch } = useVehicles();
   const { data: places = [] } = usePlaces();
   const [open, setOpen] = useState<VehicleRecord | 'new' | null>(null);
@@ -43,8 +114,6 @@ export function VehiclesPage() {
 
   const wanted = text.trim().toLowerCase();
   const shown = vehicles.filter(({ name, keeper }) => `${name} ${keeper}`.toLowerCase().includes(wanted));
-  const placeName = (id: string | null): string =>
-    places.find((place) => place.id === id)?.name ?? 'in the street';
   const deleteOne = ({ id, name }: VehicleRecord): void =>
     remove.mutate(id, {
       onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
@@ -75,72 +144,13 @@ export function VehiclesPage() {
       )}
       <ul className={classes.list}>
         {shown.map((vehicle) => (
-          <li key={vehicle.id} className={classes.item}>
-            <div>
-              <h2>{vehicle.name}</h2>
-              <p className="muted">
-                {BODY_NAMES[vehicle.bodyClass]}
-                {vehicle.keeper && `, ${vehicle.keeper}`}
-              </p>
-              <p>
-                {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
-                {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
-                {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
-                {vehicle.standsAtPlaceId ? `at ${placeName(vehicle.standsAtPlaceId)}` : 'in the street'}.{' '}
-                {targetText(vehicle)}
-              </p>
-              <p className="muted">
-                {format.km(vehicle.driving.mainRoadKm)} main road, {format.km(vehicle.driving.townKm)} town,{' '}
-                {format.km(vehicle.driving.bridgeKm)} bridge a day
-              </p>
-              {vehicle.notes && <p>{vehicle.notes}</p>}
-            </div>
-            <div className={`${classes.acts} no-print`}>
-              <Button
-                size="compact-md"
-                variant="default"
-                onClick={() => setOpen(vehicle)}
-                aria-label={`Edit ${vehicle.name}`}
-              >
-                Edit
-              </Button>
-              <Button
-                size="compact-md"
-                variant="default"
-                component={Link}
-                to={`/windows/${vehicle.id}`}
-                aria-label={`Windows of ${vehicle.name}`}
-              >
-                Windows
-              </Button>
-              <Button
-                size="compact-md"
-                variant="default"
-                component={Link}
-                to={`/salt/${vehicle.id}`}
-                aria-label={`Salt on ${vehicle.name}`}
-              >
-                Salt
-              </Button>
-              <Button
-                size="compact-md"
-                variant="default"
-                component={Link}
-                to={`/condition/${vehicle.id}`}
-                aria-label={`Condition of ${vehicle.name}`}
-              >
-                Condition
-              </Button>
-              <Button
-                size="compact-md"
-                variant="default"
-                onClick={() => deleteOne(vehicle)}
-                aria-label={`Delete ${vehicle.name}`}
-              >
-                Delete
-              </Button>
-            </div>
-          </li>
+          <VehicleItem
+            key={vehicle.id}
+            vehicle={vehicle}
+            places={places}
+            onEdit={setOpen}
+            onDelete={deleteOne}
+          />
         ))}
       </ul>
       {open !== null && (

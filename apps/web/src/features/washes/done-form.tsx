@@ -1,7 +1,7 @@
 import { Button, Group, Stack } from '@mantine/core';
 import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import { useState } from 'react';
-import { useFinishWash, useLogWash } from '../../api/queries.js';
+import { useFinishWash, useLogWash } from '../../api/wash-queries.js';
 import { ApiError } from '../../api/client.js';
 import { Dialog } from '../../parts/dialog.js';
 import { useDraft } from '../../parts/drafts.js';

@@ -6,7 +6,7 @@ import {
   type WashRecord,
   MS_PER_MINUTE,
 } from '@keen/core';
-import type { LoggedWash } from '../../api/queries.js';
+import type { LoggedWash } from '../../api/wash-queries.js';
 import { fromMinor, toMinor } from '../../format/minor.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { numberOf } from '../../parts/number-text.js';

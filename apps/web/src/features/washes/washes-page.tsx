@@ -1,16 +1,8 @@
-import { MS_PER_HOUR } from '@keen/core';
-import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import { MS_PER_HOUR, type PlaceRecord, type VehicleRecord, type WashRecord } from '@keen/core';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import {
-  useClock,
-  usePlaces,
-  useRemove,
-  useReopenWash,
-  useRestore,
-  useVehicles,
-  useWashes,
-} from '../../api/queries.js';
+import { useClock, usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries.js';
+import { useReopenWash, useWashes } from '../../api/wash-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { toLocalInput } from '../../format/local-input.js';
 import { download } from '../../parts/download.js';

@@ -10,6 +10,63 @@ const AIR_HEIGHT = 120;
 const TOLD_TOP = AIR_TOP + AIR_HEIGHT + 10;
 const TOLD_HEIGHT = 22;
 
+type ToX = (atMs: number) => number;
+
+/** Rain and snow as bars, from the floor of the air up. */
+function Falling({ hours, x }: { readonly hours: WeatherAnswer['past']; readonly x: ToX }) {
+  return hours
+    .filter(({ precipMm }) => precipMm > 0.05)
+    .map(({ atMs, precipMm, precipKind }) => (
+      <rect
+        key={atMs}
+        x={x(atMs)}
+        width={HOUR_WIDTH - 1}
+        y={AIR_TOP + AIR_HEIGHT - Math.min(36, precipMm * 12)}
+        height={Math.min(36, precipMm * 12)}
+        fill="var(--kr-ice)"
+        opacity={precipKind === 'snow' ? 0.5 : 0.9}
+      />
+    ));
+}
+
+/** Who said what each hour is. */
+function SourceRow({ told, x }: Pick<WeatherAnswer, 'told'> & { readonly x: ToX }) {
+  return (
+    <>
+      <defs>
+        <pattern
+          id="nobody-knows"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="7" height="7" fill="var(--kr-panel)" />
+          <rect width="2" height="7" fill="var(--kr-lamp)" />
+        </pattern>
+      </defs>
+      {toldRuns(told).map(({ fromMs: atMs, hourCount, source, isKnown }) => (
+        <g key={atMs}>
+          <rect
+            x={x(atMs)}
+            y={TOLD_TOP}
+            width={hourCount * HOUR_WIDTH}
+            height={TOLD_HEIGHT}
+            fill={isKnown ? 'var(--kr-slate-soft)' : 'url(#nobody-knows)'}
+            stroke="var(--kr-slate)"
+            strokeWidth={0.5}
+          />
+          {isKnown && hourCount * HOUR_WIDTH > 8 * (source ?? '').length && (
+            <text x={x(atMs) + 5} y={TOLD_TOP + 15}>
+              {source}
+            </text>
+          )}
+        </g>
+      ))}
+    </>
+  );
+}
+
 /** The last day and what is to come: the air with its spread, what falls, and who told it. */
 export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
   const format = useFormat();
@@ -31,18 +88,6 @@ export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
         role="img"
         aria-label="Air temperature of the last day and the days to come, and who told it. The table below holds the same."
       >
-        <defs>
-          <pattern
-            id="nobody-knows"
-            width="7"
-            height="7"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <rect width="7" height="7" fill="var(--kr-panel)" />
-            <rect width="2" height="7" fill="var(--kr-lamp)" />
-          </pattern>
-        </defs>
         {days.map(({ atMs }, i) => (
           <g key={atMs}>
             <line x1={x(atMs)} x2={x(atMs)} y1={0} y2="100%" stroke="var(--kr-line)" />
@@ -70,19 +115,7 @@ export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
           strokeDasharray="7 4"
           strokeWidth={1.5}
         />
-        {line
-          .filter(({ precipMm }) => precipMm > 0.05)
-          .map(({ atMs, precipMm, precipKind }) => (
-            <rect
-              key={atMs}
-              x={x(atMs)}
-              width={HOUR_WIDTH - 1}
-              y={AIR_TOP + AIR_HEIGHT - Math.min(36, precipMm * 12)}
-              height={Math.min(36, precipMm * 12)}
-              fill="var(--kr-ice)"
-              opacity={precipKind === 'snow' ? 0.5 : 0.9}
-            />
-          ))}
+        <Falling hours={line} x={x} />
         {runsOf(line).map((run) => (
           <polyline
             key={run[0]?.atMs}
@@ -108,24 +141,7 @@ export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
             {format.temp(tempC)}
           </text>
         ))}
-        {toldRuns(told).map(({ fromMs: atMs, hourCount, source, isKnown }) => (
-          <g key={atMs}>
-            <rect
-              x={x(atMs)}
-              y={TOLD_TOP}
-              width={hourCount * HOUR_WIDTH}
-              height={TOLD_HEIGHT}
-              fill={isKnown ? 'var(--kr-slate-soft)' : 'url(#nobody-knows)'}
-              stroke="var(--kr-slate)"
-              strokeWidth={0.5}
-            />
-            {isKnown && hourCount * HOUR_WIDTH > 8 * (source ?? '').length && (
-              <text x={x(atMs) + 5} y={TOLD_TOP + 15}>
-                {source}
-              </text>
-            )}
-          </g>
-        ))}
+        <SourceRow told={told} x={x} />
       </svg>
     </div>
   );

@@ -8,7 +8,7 @@ import {
   type SightRecord,
 } from '@keen/core';
 import { useState } from 'react';
-import { useBringBack, useDelete } from '../../api/queries.js';
+import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { useSee, useSights } from '../../api/weather-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';

@@ -49,6 +49,75 @@ function useChosenInView(hourIndex: number, cellWidth: number) {
   return scroll;
 }
 
+/** What each row of the ribbon is, at its left. */
+function Labels({ bands, places, format }: Pick<RibbonProps, 'bands' | 'places' | 'format'>) {
+  const { thick, heads } = bandLayout(bands);
+  return (
+    <div className={classes.labels} aria-hidden="true">
+      <div className={classes.label} style={{ height: AIR }}>
+        <strong>Air</strong>
+        <span>
+          line: control, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: 10–90 % of members;
+          dashes: freezing; bars: rain or snow
+        </span>
+      </div>
+      <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP }}>
+        <strong>Main road</strong>
+      </div>
+      <div className={classes.label} style={{ height: CLOCK_HEIGHT + BAND_GAP }}>
+        <strong>Salt clock</strong>
+      </div>
+      {bands.map((band, i) => (
+        <div key={`${band.placeId} ${band.methodId}`}>
+          {heads[i] && (
+            <div className={classes.head} style={{ height: HEAD_HEIGHT }}>
+              {placeName(places, band)}
+            </div>
+          )}
+          <div className={classes.label} style={{ height: thick + BAND_GAP }}>
+            <span className={classes.method}>{methodName(band.methodId)}</span>
+          </div>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+interface ChosenMarkProps {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A frame that is seen on every colour. */
+function ChosenMark({ x, y, width, height }: ChosenMarkProps) {
+  return (
+    <>
+      <rect
+        x={x - 1}
+        y={y - 2}
+        width={width + 2}
+        height={height + 4}
+        fill="none"
+        stroke="var(--kr-lamp-fill)"
+        strokeWidth={4}
+        pointerEvents="none"
+      />
+      <rect
+        x={x - 3}
+        y={y - 4}
+        width={width + 6}
+        height={height + 8}
+        fill="none"
+        stroke="var(--kr-ink)"
+        strokeWidth={1.5}
+        pointerEvents="none"
+      />
+    </>
+  );
+}
+
 /** Hours from left to right, one band for each place and method; the margin and its reason in every cell. */
 export function Ribbon({
   view,
@@ -74,40 +143,14 @@ export function Ribbon({
       onPlan();
     }
   };
-  const { thick, tops, heads, height } = bandLayout(bands);
+  const { thick, tops, height } = bandLayout(bands);
   const bandY = (index: number): number => TOP + (tops[index] ?? 0);
   const spoken = cell
     ? `${placeName(places, bands[chosen.bandIndex])}, ${methodName(bands[chosen.bandIndex]?.methodId ?? '')}, ${format.dayTime(cell.startMs)}: ${verdictText(cell.verdict, cell.limiting, format)} (${ruleOf(cell.limiting.ruleId).glyph})`
     : '';
   return (
     <div className={classes.wrap}>
-      <div className={classes.labels} aria-hidden="true">
-        <div className={classes.label} style={{ height: AIR }}>
-          <strong>Air</strong>
-          <span>
-            line: control, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: 10–90 % of members;
-            dashes: freezing; bars: rain or snow
-          </span>
-        </div>
-        <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP }}>
-          <strong>Main road</strong>
-        </div>
-        <div className={classes.label} style={{ height: CLOCK_HEIGHT + BAND_GAP }}>
-          <strong>Salt clock</strong>
-        </div>
-        {bands.map((band, i) => (
-          <div key={`${band.placeId} ${band.methodId}`}>
-            {heads[i] && (
-              <div className={classes.head} style={{ height: HEAD_HEIGHT }}>
-                {placeName(places, band)}
-              </div>
-            )}
-            <div className={classes.label} style={{ height: thick + BAND_GAP }}>
-              <span className={classes.method}>{methodName(band.methodId)}</span>
-            </div>
-          </div>
-        ))}
-      </div>
+      <Labels bands={bands} places={places} format={format} />
       <div
         ref={scroll}
         className={classes.scroll}
@@ -136,25 +179,11 @@ export function Ribbon({
               onChoose={(hourIndex) => onChoose({ bandIndex, hourIndex })}
             />
           ))}
-          <rect
-            x={chosen.hourIndex * cellWidth - 1}
-            y={bandY(chosen.bandIndex) - 2}
-            width={cellWidth + 2}
-            height={thick + 4}
-            fill="none"
-            stroke="var(--kr-lamp-fill)"
-            strokeWidth={4}
-            pointerEvents="none"
-          />
-          <rect
-            x={chosen.hourIndex * cellWidth - 3}
-            y={bandY(chosen.bandIndex) - 4}
-            width={cellWidth + 6}
-            height={thick + 8}
-            fill="none"
-            stroke="var(--kr-ink)"
-            strokeWidth={1.5}
-            pointerEvents="none"
+          <ChosenMark
+            x={chosen.hourIndex * cellWidth}
+            y={bandY(chosen.bandIndex)}
+            width={cellWidth}
+            height={thick}
           />
         </svg>
         <span

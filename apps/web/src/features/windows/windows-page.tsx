@@ -10,15 +10,9 @@ import {
 } from '@keen/core';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import {
-  useClock,
-  usePlaces,
-  usePlanWash,
-  useRemove,
-  useStop,
-  useVehicles,
-  useWeather,
-} from '../../api/queries.js';
+import { useClock, usePlaces, useRemove, useVehicles, useWeather } from '../../api/queries.js';
+import { usePlanWash } from '../../api/wash-queries.js';
+import { useStop } from '../../api/change.js';
 import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
