@@ -19,6 +19,7 @@ import {
 import { RoadRows } from './road-rows.js';
 import classes from './ribbon.module.css';
 import { SkyRows } from './sky-rows.js';
+import { ChosenMark } from './chosen-mark.js';
 
 interface RibbonProps {
   readonly view: WindowsView;
@@ -33,6 +34,7 @@ interface RibbonProps {
 }
 
 const AIR = DAY_HEIGHT + SKY_HEIGHT;
+
 const TOP = AIR + ROAD_HEIGHT + CLOCK_HEIGHT + 2 * BAND_GAP;
 
 /** Keeps the chosen hour in sight. */
@@ -80,41 +82,6 @@ function Labels({ bands, places, format }: Pick<RibbonProps, 'bands' | 'places' 
         </div>
       ))}
     </div>
-  );
-}
-
-interface ChosenMarkProps {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-/** A frame that is seen on every colour. */
-function ChosenMark({ x, y, width, height }: ChosenMarkProps) {
-  return (
-    <>
-      <rect
-        x={x - 1}
-        y={y - 2}
-        width={width + 2}
-        height={height + 4}
-        fill="none"
-        stroke="var(--kr-lamp-fill)"
-        strokeWidth={4}
-        pointerEvents="none"
-      />
-      <rect
-        x={x - 3}
-        y={y - 4}
-        width={width + 6}
-        height={height + 8}
-        fill="none"
-        stroke="var(--kr-ink)"
-        strokeWidth={1.5}
-        pointerEvents="none"
-      />
-    </>
   );
 }
 
