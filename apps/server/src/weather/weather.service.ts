@@ -20,8 +20,10 @@ import { SettingsService } from '../settings/settings.service.js';
 import { SightsRepository } from '../records/sights.repository.js';
 import { WeatherRepository } from '../records/weather.repository.js';
 import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
+import { asSeen } from './as-seen.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
+
 const STATION_RUNS_EVERY_MS = 6 * MS_PER_HOUR;
 
 /** All that is known of the weather at an instant. */
@@ -46,26 +48,12 @@ export interface WeatherBundle {
 }
 
 const TOLD_PAST_HOURS = 24;
+
 type Course = readonly (WeatherHour | null)[];
 
 /** Corrected by everything that was seen, the earliest first. */
-const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
+export const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
   sights.reduce<Course>((hours, sight) => correctedCourse(hours, sight), course);
-
-/** Measured hours as somebody saw them from the window, where anybody did. */
-function asSeen(
-  hours: readonly (WeatherHour | null)[],
-  fromMs: number,
-  sights: readonly SightRecord[],
-): (WeatherHour | null)[] {
-  const seen = [...hours];
-  for (const sight of sights) {
-    const i = Math.floor((sight.atMs - fromMs) / MS_PER_HOUR);
-    const [corrected] = correctedCourse(seen.slice(i, i + 1), sight);
-    if (corrected) seen[i] = corrected;
-  }
-  return seen;
-}
 
 @Injectable()
 export class WeatherService {

@@ -1,13 +1,5 @@
 import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
-import {
-  METHODS,
-  MINOR_PER_UNIT,
-  MS_PER_HOUR,
-  type PlaceRecord,
-  type QuoteAnswer,
-  type SeasonJobId,
-  type VehicleRecord,
-} from '@keen/core';
+import { METHODS, MINOR_PER_UNIT, MS_PER_HOUR, type SeasonJobId, type VehicleRecord } from '@keen/core';
 import { useState } from 'react';
 import { useAddBooking, useQuote } from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
@@ -19,34 +11,7 @@ import { NumberField } from '../../parts/number-field.js';
 import { SeasonChips } from '../../parts/season-chips.js';
 import { methodName, nameOf } from '../../words/names.js';
 import type { BookingsProps } from './bookings-props.js';
-
-interface QuoteTextProps {
-  readonly quote: QuoteAnswer;
-  readonly place: PlaceRecord;
-  readonly onAgree: (amount: number) => void;
-}
-
-/** What the price list says of it, and what that leaves. */
-function QuoteText({ quote, place, onAgree }: QuoteTextProps) {
-  const format = useFormat();
-  const { totalMinor, minutes, costMinor, leftMinor } = quote;
-  if (totalMinor === null)
-    return (
-      <p role="status" style={{ margin: 0 }}>
-        Not all of it is on the price list, so there is no quote.
-      </p>
-    );
-  return (
-    <p role="status" style={{ margin: 0 }}>
-      By the price list <strong className="figure">{format.money(totalMinor)}</strong>; at {place.name} it
-      takes {format.minutes(minutes)} and {format.money(costMinor)} (time at its price), which leaves{' '}
-      <strong className="figure">{format.money(leftMinor ?? 0)}</strong>.{' '}
-      <Button size="compact-sm" variant="default" onClick={() => onAgree(totalMinor / MINOR_PER_UNIT)}>
-        Agree on it
-      </Button>
-    </p>
-  );
-}
+import { QuoteText } from './quote-text.js';
 
 /** "Black saloon, Nell Harrow" */
 const carName = ({ name, customerId }: VehicleRecord, customers: BookingsProps['customers']): string =>
