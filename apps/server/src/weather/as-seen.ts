@@ -1,5 +1,4 @@
 import { correctedCourse, MS_PER_HOUR, type WeatherHour, type SightRecord } from '@keen/core';
-import { corrected } from './weather.service.js';
 
 /** Measured hours as somebody saw them from the window, where anybody did. */
 export function asSeen(
@@ -10,8 +9,14 @@ export function asSeen(
   const seen = [...hours];
   for (const sight of sights) {
     const i = Math.floor((sight.atMs - fromMs) / MS_PER_HOUR);
-    const [corrected] = correctedCourse(seen.slice(i, i + 1), sight);
-    if (corrected) seen[i] = corrected;
+    const [seenHour] = correctedCourse(seen.slice(i, i + 1), sight);
+    if (seenHour) seen[i] = seenHour;
   }
   return seen;
 }
+
+export type Course = readonly (WeatherHour | null)[];
+
+/** Corrected by everything that was seen, the earliest first. */
+export const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
+  sights.reduce<Course>((hours, sight) => correctedCourse(hours, sight), course);

@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import {
-  correctedCourse,
   membersAround,
   mergedHours,
   type MergedHour,
@@ -20,7 +19,7 @@ import { SettingsService } from '../settings/settings.service.js';
 import { SightsRepository } from '../records/sights.repository.js';
 import { WeatherRepository } from '../records/weather.repository.js';
 import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
-import { asSeen } from './as-seen.js';
+import { asSeen, type Course, corrected } from './as-seen.js';
 
 const KEPT_RUN_MS = 48 * MS_PER_HOUR;
 
@@ -48,12 +47,6 @@ export interface WeatherBundle {
 }
 
 const TOLD_PAST_HOURS = 24;
-
-type Course = readonly (WeatherHour | null)[];
-
-/** Corrected by everything that was seen, the earliest first. */
-export const corrected = (course: Course, sights: readonly SightRecord[]): Course =>
-  sights.reduce<Course>((hours, sight) => correctedCourse(hours, sight), course);
 
 @Injectable()
 export class WeatherService {
