@@ -181,6 +181,7 @@ export {
 export {
   addableSteps,
   extraKey,
+  fittingsOf,
   extraOf,
   inUsualWay,
   inWay,
@@ -195,7 +196,6 @@ export {
   stepKeys,
   WASH_STEP_IDS,
   WAY_IDS,
-  wayOf,
   WAYS,
   waysOf,
   type DriedBy,
@@ -248,8 +248,12 @@ export {
   localTime,
   MOST_DRIVE_MINUTES,
   PLACE_KINDS,
+  BUCKET_WATERS,
   SITE_RULES,
+  SITE_SOAPS,
   TAPS,
+  type BucketWater,
+  type SiteSoap,
   type FinishAt,
   type OpenSpan,
   type Place,
@@ -280,6 +284,7 @@ export {
   cellDetail,
   countBits,
   equippedMethod,
+  methodAt,
   nearestWays,
   NightAir,
   PlaceCalendar,
@@ -295,6 +300,7 @@ export {
   type MethodCase,
   type NearWay,
   type VerdictKind,
+  type WashPlace,
 } from './verdict/index.js';
 // What lies on the roads.
 export {

@@ -95,7 +95,7 @@ export class BookingsService {
     if (unknown !== undefined)
       throw badField('extras', `extras: there is no work of the season called ${unknown}.`);
     const work = shopSeasonJobs(season).filter(({ id }) => jobIds.includes(id));
-    const whole = methodFor(methodId, vehicle, null, work);
+    const whole = methodFor(methodId, { vehicle, place, work });
     const minutes = whole.minutes + 2 * place.travelMinutes;
     const costMinor = washCost(place, whole).totalMinor + (prices.hourMinor * minutes) / MINUTES_PER_HOUR;
     const asked = {

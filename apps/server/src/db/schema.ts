@@ -21,6 +21,8 @@ import {
   SPOT_CAUSES,
   SPOT_MATERIALS,
   TAPS,
+  SITE_SOAPS,
+  BUCKET_WATERS,
   WASH_STATUSES,
   WATER_BEHAVIOURS,
   type BottleLevel,
@@ -119,6 +121,8 @@ export const places = sqliteTable('place', {
   finishAt: text('finish_at', { mode: 'json' }).$type<FinishAt | null>(),
   mostMinutes: real('most_minutes'),
   dryingSpot: text('drying_spot').notNull().default(''),
+  siteSoap: text('site_soap', { enum: SITE_SOAPS }).notNull().default('ordinary'),
+  bucketWater: text('bucket_water', { enum: BUCKET_WATERS }).notNull().default('brought'),
   removedMs,
 });
 

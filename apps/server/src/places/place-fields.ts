@@ -54,6 +54,8 @@ export function newPlaceFields(dto: CreatePlaceDto): Omit<PlaceRecord, 'id'> {
     finishAt: null,
     mostMinutes: null,
     dryingSpot: '',
+    siteSoap: 'ordinary',
+    bucketWater: 'brought',
     ...dto,
     carsAtOnce: dto.carsAtOnce ?? 1,
     climate: climateOf(dto.climate),

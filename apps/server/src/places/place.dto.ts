@@ -1,9 +1,13 @@
 import {
+  BUCKET_WATERS,
+  type BucketWater,
   METHOD_IDS,
   PLACE_KINDS,
   type PlaceKind,
   SITE_RULES,
   type SiteRule,
+  SITE_SOAPS,
+  type SiteSoap,
   TAPS,
   type Tap,
   MOST_DRIVE_MINUTES,
@@ -185,6 +189,16 @@ export class CreatePlaceDto {
   mostMinutes?: number | null;
   /** Where in the shade a car can be dried near by. */
   @MayBeAbsent() @IsString() @MaxLength(120) dryingSpot?: string;
+  /** How well the site’s own soap works. */
+  @ApiProperty({ enum: SITE_SOAPS, required: false })
+  @MayBeAbsent()
+  @IsIn(SITE_SOAPS)
+  siteSoap?: SiteSoap;
+  /** Where buckets are filled. */
+  @ApiProperty({ enum: BUCKET_WATERS, required: false })
+  @MayBeAbsent()
+  @IsIn(BUCKET_WATERS)
+  bucketWater?: BucketWater;
   /** Where a wash that begins here is ended: dried, or washed by hand once it is rinsed. */
   @IsOptional() @ValidateNested() @Type(() => FinishAtDto) finishAt?: FinishAtDto | null;
 }

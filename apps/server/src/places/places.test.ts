@@ -24,6 +24,8 @@ describe('a place', () => {
       finishAt: null,
       mostMinutes: null,
       dryingSpot: '',
+      siteSoap: 'ordinary',
+      bucketWater: 'brought',
       climate: { kind: 'heated', setpointC: 14, relHumidityFraction: null },
       finalRinse: null,
       tariff: null,

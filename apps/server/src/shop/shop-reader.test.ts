@@ -1,5 +1,12 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
-import { DEFAULT_HOUSE, DEFAULT_LIMITS, DEFAULT_PRICES, DEFAULT_SEASON, type WashRecord } from '@keen/core';
+import {
+  DEFAULT_HOUSE,
+  DEFAULT_LIMITS,
+  DEFAULT_PRICES,
+  DEFAULT_SEASON,
+  type WashPlace,
+  type WashRecord,
+} from '@keen/core';
 import { MethodsReader } from './methods.reader.js';
 import { ShopReader } from './shop-reader.js';
 import { PLACE, VEHICLE } from '../testing/test-app.js';
@@ -139,15 +146,18 @@ describe('the facts of the plan', () => {
 });
 
 describe('how the shop washes', () => {
+  const bay = { forbids: [], washWater: { tempC: 34 } } as unknown as WashPlace;
   it('is by its house, its kit and its limits, on this car, with the work that is wanted', async () => {
     const methods = new MethodsReader(
       { all: () => Promise.resolve({ products: [], gear: [] }) } as never,
       { read: () => Promise.resolve(settings) } as never,
     );
     const methodFor = await methods.read();
-    const plain = methodFor('bay-contact', car('black') as never);
+    const plain = methodFor('bay-contact', { vehicle: car('black') as never, place: bay });
     expect(plain).toMatchObject({ id: 'bay-contact', wayId: 'whole' });
     expect(plain.steps.find(({ id }) => id === 'contact')?.product?.from).toBe('typical');
-    expect(methodFor('garage-rinseless', car('black') as never).wayId).toBe('touch-two-panels');
+    expect(methodFor('garage-rinseless', { vehicle: car('black') as never, place: bay }).wayId).toBe(
+      'touch-two-panels',
+    );
   });
 });

@@ -4,8 +4,6 @@ import {
   type LaidCoat,
   mixesFor,
   NOTHING_TAKEN,
-  inWay,
-  wayOf,
   takenFrom,
   type WashFound,
   type WashRecord,
@@ -53,8 +51,13 @@ export class KitUseService {
       this.kit.all(),
     ]);
     // In the way that was accepted: its litres and its product are those of the plan.
-    const plain = methodFor(methodId, vehicle, predicted?.placeC, [], predicted ?? undefined);
-    const method = inWay(plain, wayOf(plain, predicted?.wayId ?? null));
+    const method = methodFor(methodId, {
+      vehicle,
+      place,
+      placeC: predicted?.placeC,
+      choices: predicted ?? undefined,
+      wayId: predicted?.wayId,
+    });
     const mixes = mixesFor(method.steps, { vehicle, kit, placeC: MILD_C });
     return { used: washUse(method, mixes, place), laid: coatsLaid(method.steps) };
   }

@@ -68,7 +68,7 @@ function apply(changes: WashChanges) {
     },
     {
       read: () =>
-        Promise.resolve((_id: string, _car: object, _cold: null, work: unknown[]) => ({
+        Promise.resolve((_id: string, { work }: { work: unknown[] }) => ({
           minutes: 55 + 10 * work.length,
         })),
     },

@@ -132,14 +132,12 @@ export class WashChangesService {
       this.methods.read(),
     ]);
     const jobs = shopSeasonJobs(season);
-    const minutesOf: Shop['minutesOf'] = ({ methodId, extras }, vehicle, workedMinutes) =>
-      workedMinutes ??
-      methodFor(
-        methodId,
-        vehicle,
-        null,
-        jobs.filter(({ id }) => extras.includes(id)),
-      ).minutes;
+    const minutesOf: Shop['minutesOf'] = ({ methodId, placeId, extras }, vehicle, workedMinutes) => {
+      const place = places.find(({ id }) => id === placeId);
+      if (!place) throw notFound('place', placeId);
+      const work = jobs.filter(({ id }) => extras.includes(id));
+      return workedMinutes ?? methodFor(methodId, { vehicle, place, work }).minutes;
+    };
     const { restMinutes } = house.numbers;
     return { places, vehicles, workers, minutesOf, restMinutes, nowMs: this.clock.now() };
   }

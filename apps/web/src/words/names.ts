@@ -131,7 +131,7 @@ export const SITE_RULE_NAMES: Readonly<Record<SiteRule, string>> = {
   'no-run-off': 'No wash water on the ground or in the storm drain',
   'no-washing-in-frost': 'No washing in frost',
   'no-contact': 'No washing by hand',
-  'neighbour-close': 'No jet, hose or foam: another car stands close',
+  'neighbour-close': 'No jet, hose or foam: a car is parked beside it',
 };
 export const FLIP_NAMES: Readonly<Record<FlipInput, string>> = {
   air: 'Air',

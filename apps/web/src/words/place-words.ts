@@ -1,4 +1,4 @@
-import type { PlaceKind, Tap } from '@keen/core';
+import type { BucketWater, PlaceKind, SiteSoap, Tap } from '@keen/core';
 
 export const PLACE_KIND_NAMES: Readonly<Record<PlaceKind, string>> = {
   garage: 'Garage',
@@ -13,6 +13,17 @@ export const TAP_NAMES: Readonly<Record<Tap, string>> = {
   none: 'None',
   'frost-shut': 'Shut while nights freeze',
   always: 'Always live',
+};
+
+export const SITE_SOAP_NAMES: Readonly<Record<SiteSoap, string>> = {
+  weak: 'Thin: it hardly foams',
+  ordinary: 'Ordinary',
+  strong: 'Strong: it bites',
+};
+
+export const BUCKET_WATER_NAMES: Readonly<Record<BucketWater, string>> = {
+  brought: 'Brought full, with lids',
+  gun: 'Filled there, from the paid gun',
 };
 
 /** What is known of the air indoors. */

@@ -27,6 +27,9 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'foam-on-bare-paint': 'it bonds to bare paint only, and within two minutes it is rinsed off again',
   'ends-elsewhere': 'it is warmer or drier there; the meter is off and the bay is free',
   'ice-melts-first': 'nothing may rub ice: what froze on the way melts first',
+  'warm-while-it-runs': 'the gun’s water is warm, and the meter runs now anyway',
+  'car-beside-it':
+    'a sheet over it, or its near side wetted from a bucket, keeps your mist off; lay the hose behind you',
   'warm-before-touch': 'warm water keeps ice away until the hand has been there',
 };
 

@@ -58,6 +58,8 @@ export const RUN_STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'other-car': 'Go on with the other car',
   'drive-on': 'Drive to where you finish',
   thaw: 'Let it thaw',
+  'fill-buckets': 'Fill the buckets from the gun',
+  'shield-neighbour': 'Cover the car beside it',
 };
 
 export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
@@ -96,6 +98,7 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
 
 export const PACK_NAMES: Readonly<Record<PackItem, string>> = {
   'lidded-buckets': 'lidded buckets, filled',
+  'empty-buckets': 'buckets, empty: filled there',
   foamer: 'foamer, filled',
   mitts: 'mitts',
   'wheel-kit': 'wheel mitt, brush and bucket',

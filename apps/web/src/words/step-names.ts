@@ -47,4 +47,6 @@ export const STEP_NAMES: Readonly<Record<WashStepId, string>> = {
   'other-car': 'the other car',
   'drive-on': 'drive to where it is finished',
   thaw: 'let it thaw',
+  'fill-buckets': 'buckets filled there',
+  'shield-neighbour': 'car beside it covered',
 };

@@ -3,7 +3,7 @@ import type { RunPackQuestion } from './question.js';
 import type { Tools } from './tools.js';
 
 import type { Kit } from '../kit/index.js';
-import { driveOf } from '../method/index.js';
+import { driveOf, fittingsOf } from '../method/index.js';
 import type { PackHour, RunPack } from '../live/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { leftOn, runSheet, sunLine } from '../run/index.js';
@@ -60,7 +60,7 @@ export function packOf(
   if (!first) return null;
   // What was accepted is what is done; without it, the way and the bottles that the verdict has.
   const judged = cellDetail(request, startMs);
-  const plain = equippedMethod(methodId, { ...request, placeC });
+  const plain = equippedMethod(methodId, { ...request, placeC, fittings: fittingsOf(place) });
   const method = wayId && placeC !== undefined ? methodAt(plain, wayId, place) : judged.method;
   const endMs = startMs + method.minutes * MS_PER_MINUTE;
   const { lightAtStart, lightLeftMinutes } = calendar.light(startMs, endMs);

@@ -30,5 +30,10 @@ const coldStepsOf = ({ bottles }: Shelf): readonly number[] => [
 ];
 
 /** Buckets are as warm as the method wants them in the cold; where the air is warm nobody heats water, °C. */
-export const bucketAt = ({ bucketC, steps }: Method, placeC: number | null | undefined): number | null =>
-  isWarm(placeC) && steps.some(({ id }) => STEP_KINDS[id].wets?.water === 'bucket') ? UNHEATED_C : bucketC;
+export const bucketAt = (
+  { bucketC, fillsBuckets, steps }: Method,
+  placeC: number | null | undefined,
+): number | null =>
+  !fillsBuckets && isWarm(placeC) && steps.some(({ id }) => STEP_KINDS[id].wets?.water === 'bucket')
+    ? UNHEATED_C
+    : bucketC;

@@ -1,7 +1,16 @@
-import { type Method, STEP_KINDS, type StepProduct, type WashStep, withSteps } from '../method/index.js';
+import {
+  type Fittings,
+  type Method,
+  PLAIN_FITTINGS,
+  STEP_KINDS,
+  type StepProduct,
+  type WashStep,
+  withSteps,
+} from '../method/index.js';
 import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 import { BUCKET_ROLES, stepProductRow, type StepProductRow } from './data/step-products.js';
+import { SITE_SOAP_FACTS, type SiteSoapFacts } from './data/site-soap.js';
 import { bottleFor, type ChoiceCase, typicalFor } from './choose-bottle.js';
 import { bucketAt } from './cold-class.js';
 import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
@@ -10,14 +19,32 @@ import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
 export interface EquipCase extends Omit<ChoiceCase, 'isToStrip'> {
   /** How much more there is of this body than of a saloon. */
   readonly sizeFactor: number;
+  /** What the place has; absent: nothing out of the ordinary. */
+  readonly fittings?: Fittings;
 }
 
 type Around = EquipCase & Pick<ChoiceCase, 'isToStrip'>;
 
-/** In-use pH of what comes out of a place's own lance and out of a machine (judgement). */
-const SITE_PH: Readonly<Partial<Record<WashStep['id'], number>>> = { foam: 11.5, 'machine-soak': 12.5 };
+/** In-use pH of what a machine soaks with (judgement). */
+const MACHINE_PH = 12.5;
 /** How much stronger than in a bucket soap has to be in a foamer or a sprayer, at the least: a lance draws at about 1:10 (judgement). */
 const SPRAYED_STRENGTH = 10;
+
+const soapAt = ({ fittings = PLAIN_FITTINGS }: EquipCase): SiteSoapFacts =>
+  SITE_SOAP_FACTS[fittings.siteSoap];
+
+/** Foam on the meter comes out of the place's own lance. */
+const isSiteFoam = ({ id, onMeter }: WashStep): boolean => id === 'foam' && onMeter;
+
+/** What the site's soap takes off, by how well it works. */
+function removedBySite(step: WashStep, of: EquipCase): WashStep['removes'] {
+  const { worksFraction } = soapAt(of);
+  const entries = Object.entries(step.removes).map(([group, share]) => [
+    group,
+    Math.min(1, share * worksFraction),
+  ]);
+  return Object.fromEntries(entries) as WashStep['removes'];
+}
 
 /** Does a hand come to what this step puts on before it is rinsed off? Then it is soap for the mitt, and a mild one does. */
 function isForTheHand(step: WashStep, steps: readonly WashStep[]): boolean {
@@ -137,8 +164,8 @@ const siteProduct = (inUsePh: number): StepProduct => ({
 });
 
 function productFor(step: WashStep, steps: readonly WashStep[], of: Around): StepProduct | null {
-  const site = SITE_PH[step.id];
-  if (site !== undefined && (step.id === 'machine-soak' || step.onMeter)) return siteProduct(site);
+  if (step.id === 'machine-soak') return siteProduct(MACHINE_PH);
+  if (isSiteFoam(step)) return siteProduct(soapAt(of).inUsePh);
   // What aids drying lays something on the paint that was just stripped.
   if (of.isToStrip && step.id === 'towel') return null;
   const row = rowFor(step, steps);
@@ -171,6 +198,7 @@ function equipped(step: WashStep, steps: readonly WashStep[], of: Around): WashS
   if (!product) return step;
   const litres = litresOf(step, product, of);
   const { dwell } = product;
+  if (isSiteFoam(step)) return { ...step, litres, product, removes: removedBySite(step, of) };
   if (!dwell || !step.dwell) return { ...step, litres, product };
   if (step.hasOwnDwell) return { ...step, litres, product, dwell: withinLabel(step.dwell, dwell) };
   const minutes = step.hasOwnMinutes

@@ -5,6 +5,7 @@ import {
   type Method,
   METHOD_IDS,
   methodOf,
+  PLAIN_FITTINGS,
   shopMethod,
   sizeFactor,
   WASH_STEP_IDS,
@@ -188,6 +189,21 @@ describe('the mixes of a wash', () => {
     expect(mixes([FOAM], asked).map(({ step }) => step)).not.toContain('foam');
     const foam = methodWith('bay-touch-free', { house: site }).steps.find(({ id }) => id === 'foam');
     expect(foam?.product).toMatchObject({ from: 'site', inUsePh: 11.5, costMinor: 0 });
+  });
+
+  it('take off as much, and bite as hard, as the site’s soap does', () => {
+    const of = (siteSoap: 'weak' | 'ordinary' | 'strong') => {
+      const method = methodWith('bay-touch-free', {
+        fittings: { ...PLAIN_FITTINGS, allowsOwnFoam: false, siteSoap },
+      });
+      return { method, foam: method.steps.find(({ id }) => id === 'foam') };
+    };
+    expect(of('weak').foam?.removes).toMatchObject({ upper: 0.25, lower: 0.225 });
+    expect(of('ordinary').foam?.removes).toMatchObject({ upper: 0.5, lower: 0.45 });
+    expect(of('weak').foam?.product?.inUsePh).toBeLessThan(of('ordinary').foam?.product?.inUsePh ?? 0);
+    expect(of('strong').foam?.product?.inUsePh).toBeGreaterThan(11.5);
+    expect(of('weak').method.removes.upper).toBeLessThan(of('ordinary').method.removes.upper);
+    expect(of('strong').method.removes.upper).toBeGreaterThan(of('ordinary').method.removes.upper);
   });
 
   it('are batches for one car, larger for a larger body', () => {

@@ -15,6 +15,8 @@ import type { LaidCoat, Predicted, RunRecord, WashFound, WashRecord } from './wa
 
 /** What is read of a wash to tell what it changed. */
 export interface DoneWash extends Pick<WashRecord, 'methodId' | 'startMs' | 'minutes' | 'extras'> {
+  /** Absent: it is not known where. */
+  readonly placeId?: string;
   /** The way in which it was planned. */
   readonly predicted?: Pick<Predicted, 'wayId'> | null;
   readonly found:

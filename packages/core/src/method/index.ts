@@ -15,4 +15,5 @@ export * from './in-way.js';
 export * from './stages.js';
 export * from './own-order.js';
 export * from './shop-method.js';
-export * from './house-edits.js';
+export type { WashedCar } from './house-edits.js';
+export * from './fittings.js';

@@ -87,6 +87,8 @@ export interface Method {
   readonly filmGramsPerM2: number | null;
   /** Water from a warm bucket instead of the place's own, °C. */
   readonly bucketC: number | null;
+  /** Its buckets are filled there, not brought. */
+  readonly fillsBuckets?: true;
   readonly litres: number;
   readonly needs: readonly MethodNeed[];
   /** The products that it cannot do without need at least this air, °C; null: any. */

@@ -22,6 +22,8 @@ export const STEP_REASONS = [
   'bonded-dirt-last',
   'wet-paint-takes-it',
   'foam-on-bare-paint',
+  'warm-while-it-runs',
+  'car-beside-it',
 ] as const;
 /** Why a step stands where it stands. */
 export type StepReason = (typeof STEP_REASONS)[number];

@@ -49,6 +49,8 @@ export const WASH_STEP_IDS = [
   'other-car',
   'drive-on',
   'thaw',
+  'fill-buckets',
+  'shield-neighbour',
 ] as const;
 export type WashStepId = (typeof WASH_STEP_IDS)[number];
 

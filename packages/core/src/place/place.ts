@@ -56,6 +56,14 @@ export const SITE_RULES = [
 /** What the site, its landlord or the town forbids, or what a car that stands close does. */
 export type SiteRule = (typeof SITE_RULES)[number];
 
+export const SITE_SOAPS = ['weak', 'ordinary', 'strong'] as const;
+/** How well the soap works that comes out of the site's own lance or brush, as those who know it say. */
+export type SiteSoap = (typeof SITE_SOAPS)[number];
+
+export const BUCKET_WATERS = ['brought', 'gun'] as const;
+/** Where buckets are filled: brought full, lidded and warm; or there, from the paid gun. */
+export type BucketWater = (typeof BUCKET_WATERS)[number];
+
 /** Minutes that one waits, by hour of the day; null: never a queue. */
 export interface Queue {
   /** 24 numbers, Monday to Friday. */
@@ -88,6 +96,10 @@ export interface PlaceAlone extends EarthPoint {
   readonly tariff: Tariff | null;
   readonly queue: Queue | null;
   readonly forbids: readonly SiteRule[];
+  /** Absent: ordinary. */
+  readonly siteSoap?: SiteSoap;
+  /** Absent: brought. */
+  readonly bucketWater?: BucketWater;
   readonly travelMinutes: number;
   /** Cars that can be washed there side by side. */
   readonly carsAtOnce: number;

@@ -16,10 +16,13 @@ export interface WarmWater {
   readonly mix: MixedWater | null;
   /** Too hot for hands when it leaves: mix it at the place instead. */
   readonly isHotForHands: boolean;
+  /** Drawn there from the paid gun, as warm as it comes; absent: brought. */
+  readonly isFilledThere?: true;
 }
 
 export const PACK_ITEMS = [
   'lidded-buckets',
+  'empty-buckets',
   'foamer',
   'mitts',
   'wheel-kit',
@@ -80,6 +83,10 @@ function warmWater(
     .reduce((sum, step) => sum + step.litres, 0);
   if (litres === 0) return null;
   const wantedC = method.bucketC ?? TEPID_C;
+  if (method.fillsBuckets) {
+    const isHotForHands = wantedC > HOTTEST_FOR_HANDS_C;
+    return { litres, wantedC, startC: wantedC, mix: null, isHotForHands, isFilledThere: true };
+  }
   const startC = startForArrival({
     litres,
     wantedC,
@@ -107,8 +114,10 @@ function packList(
   const indoors = place.kind === 'garage' || place.kind === 'heated-unit';
   const isNeighbourClose = place.forbids.includes('neighbour-close');
   const { mitts, foldedTowels, dryingTowels } = media;
+  const dipsIn = method.steps.some(({ id }) => BUCKET_STEPS.has(id));
   const wants: readonly (readonly [PackItem, boolean])[] = [
-    ['lidded-buckets', method.steps.some(({ id }) => BUCKET_STEPS.has(id))],
+    ['lidded-buckets', !method.fillsBuckets && dipsIn],
+    ['empty-buckets', method.fillsBuckets === true && dipsIn],
     ['foamer', method.needs.includes('own-foam')],
     ['mitts', mitts > 0],
     ['wheel-kit', steps.has('wheels')],

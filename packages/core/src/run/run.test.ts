@@ -4,6 +4,7 @@ import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../ki
 import {
   ACID_PH,
   ALKALI_PH,
+  fittingsOf,
   inUsualWay,
   type Method,
   METHOD_IDS,
@@ -59,7 +60,7 @@ function sheet(
     FROM,
   );
   if (!site) throw new Error('an hour without weather');
-  const method = inUsualWay(methodWith(methodId, kit));
+  const method = inUsualWay(methodWith(methodId, { ...kit, fittings: fittingsOf(place) }));
   return runSheet({
     vehicle: VEHICLE,
     place,
@@ -430,6 +431,20 @@ describe('what is prepared', () => {
     const indoors = sheet(HEATED_UNIT, 'garage-rinseless').preparation;
     expect(indoors.pack).toEqual(expect.arrayContaining(['folded-towels', 'floor-squeegee']));
     expect(indoors.pack).not.toContain('grit');
+  });
+
+  it('is drawn from the gun where buckets are filled there, and empty ones are packed', () => {
+    const gun = sheet({ ...BAY, bucketWater: 'gun' }, 'bay-contact');
+    expect(gun.preparation.pack).toContain('empty-buckets');
+    expect(gun.preparation.pack).not.toContain('lidded-buckets');
+    expect(gun.preparation.water).toMatchObject({
+      isFilledThere: true,
+      startC: BAY.washWater.tempC,
+      mix: null,
+    });
+    const brought = sheet(BAY, 'bay-contact');
+    expect(gun.minutes).toBeGreaterThan(brought.minutes);
+    expect(gun.preparation.money.meterMinor).toBeGreaterThanOrEqual(brought.preparation.money.meterMinor);
   });
 
   it('has water that leaves so hot that it arrives as wanted', () => {

@@ -17,12 +17,13 @@ const vehicleFacts = ({
 
 /** What is read of a done wash; one that is marked done before its minutes have passed is over now. */
 function doneWash(
-  { methodId, startMs, minutes, extras, found, predicted }: WashRecord,
+  { methodId, placeId, startMs, minutes, extras, found, predicted }: WashRecord,
   nowMs: number,
 ): DoneWash {
   const run = found?.run && { steps: found.run.steps };
   return {
     methodId,
+    placeId,
     startMs,
     minutes: Math.min(minutes, Math.max(0, (nowMs - startMs) / MS_PER_MINUTE)),
     extras,

@@ -1,5 +1,12 @@
-import { type WashEffect, washEffect, workAmongSteps } from '../log/index.js';
-import { isMethodId, type Method, METHOD_IDS } from '../method/index.js';
+import { type DoneWash, type WashEffect, washEffect, workAmongSteps } from '../log/index.js';
+import {
+  type Fittings,
+  fittingsOf,
+  isMethodId,
+  type Method,
+  METHOD_IDS,
+  PLAIN_FITTINGS,
+} from '../method/index.js';
 import { methodsWithWork } from '../verdict/index.js';
 import type { Place } from '../place/index.js';
 import { type TargetState, targetState } from '../plan/index.js';
@@ -59,6 +66,8 @@ interface CarCase extends Pick<
   readonly car: CarFacts;
   /** Where it stands at night; null: in the street. */
   readonly standsAt: Place | null;
+  /** By place: what it has that changes the steps of a wash there. */
+  readonly fittings: Readonly<Record<string, Fittings>>;
 }
 
 /** A car's state by the hour: what happened since it began counts, and time moves on with the next. */
@@ -72,6 +81,7 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
     season,
     drivesOn,
     standsAt: standsAt(question),
+    fittings: Object.fromEntries(question.places.map((place) => [place.id, fittingsOf(place)])),
     nowMs: startOfHourMs(question.nowMs),
     ...roadFacts(question),
   };
@@ -83,11 +93,12 @@ function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes'> {
   const { vehicle, washes } = setting.car;
   const methodsWith = methodsWithWork({ ...setting, vehicle });
   const rows = shopSeasonJobs(setting.season);
+  const there = ({ placeId = '' }: DoneWash): Fittings => setting.fittings[placeId] ?? PLAIN_FITTINGS;
   return {
-    methods: METHOD_IDS.map((id) => methodsWith([])(id, null)),
+    methods: METHOD_IDS.map((id) => methodsWith([], PLAIN_FITTINGS)(id, null)),
     washes: washes.flatMap((wash) =>
       isMethodId(wash.methodId)
-        ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows))(wash.methodId, null))]
+        ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows), there(wash))(wash.methodId, null))]
         : [],
     ),
   };

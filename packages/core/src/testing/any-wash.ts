@@ -33,11 +33,30 @@ const offering = (place: Place, methodIds: readonly string[], priceMinor: number
   methods: methodIds.map((methodId) => ({ methodId, priceMinor })),
 });
 
+const BAY_METHODS = ['bay-touch-free', 'bay-contact', 'bay-rinse-rinseless'];
+
 const SITES: readonly Place[] = [
-  offering(BAY, ['bay-touch-free', 'bay-contact', 'bay-rinse-rinseless'], 100),
+  offering(BAY, BAY_METHODS, 100),
+  offering(
+    { ...BAY, id: 'thin-bay', forbids: ['no-own-foam'], siteSoap: 'weak', bucketWater: 'gun' },
+    BAY_METHODS,
+    150,
+  ),
   offering(
     { ...DRIVE, id: 'garage', kind: 'garage', climate: { kind: 'unheated' }, shelter: { kind: 'indoors' } },
     ['garage-rinseless', 'garage-hose', 'waterless'],
+    0,
+  ),
+  offering(
+    {
+      ...DRIVE,
+      id: 'shared-garage',
+      kind: 'garage',
+      climate: { kind: 'unheated' },
+      shelter: { kind: 'indoors' },
+      forbids: ['neighbour-close'],
+    },
+    ['garage-rinseless', 'waterless'],
     0,
   ),
   offering(DRIVE, ['drive-hose', 'salt-flush', 'waterless'], 200),

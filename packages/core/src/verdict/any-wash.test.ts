@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { mixesFor, productUse } from '../kit/index.js';
 import { closedRun, keyedSteps, mergeActions, runMoment, type RunPack, runState } from '../live/index.js';
-import { removedBy } from '../method/index.js';
+import { fittingsOf, removedBy } from '../method/index.js';
 import { washEffect } from '../log/index.js';
 import { washTotals } from '../plan/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
@@ -199,7 +199,7 @@ describe('any wash', () => {
           extras: request.work?.map(({ id }) => id) ?? [],
           found: { spots: 'none', run: closed.record },
         },
-        equippedMethod(method.id, { ...request, placeC: found.placeC }),
+        equippedMethod(method.id, { ...request, placeC: found.placeC, fittings: fittingsOf(place) }),
       );
       for (const group of ZONE_GROUPS) {
         expect(effect.removes[group]).toBeCloseTo(method.removes[group], 6);

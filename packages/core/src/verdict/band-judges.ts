@@ -1,4 +1,4 @@
-import { isMethodId, type WayId } from '../method/index.js';
+import { fittingsOf, isMethodId, type WayId } from '../method/index.js';
 import type { Judgement } from '../rules/index.js';
 import type { SeasonJobRow } from '../season/index.js';
 import { BandJudge } from './band-judge.js';
@@ -16,7 +16,7 @@ export function bandJudges(request: Circumstances): BandJudges {
   const methodsWith = methodsWithWork(request);
   return (site, methodId, work = []) => {
     const key = [site.place.id, methodId, ...work.map(({ id }) => id)].join(' ');
-    const methods = methodsWith(work);
+    const methods = methodsWith(work, fittingsOf(site.place));
     const judge =
       judges.get(key) ?? new BandJudge(site.place, (placeC) => methods(methodId, placeC), request, site);
     judges.set(key, judge);

@@ -1,4 +1,4 @@
-import type { Method, WayId } from '../method/index.js';
+import { fittingsOf, type Method, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import type { SeasonJobRow } from '../season/index.js';
 import { BandJudge } from './band-judge.js';
@@ -42,7 +42,7 @@ export const judgedWays = (request: CellRequest, startMs: number): Judged[] =>
 
 function judgeOf(request: CellRequest, change: (method: Method) => Method): BandJudge {
   const { place, control, roadAhead } = request;
-  const methods = methodsByCold(request);
+  const methods = methodsByCold({ ...request, fittings: fittingsOf(place) });
   const methodAt = (placeC: number | null): Method => change(methods(request.methodId, placeC));
   const weather = { control: new PlaceWeather(new PlaceCalendar(place), control, roadAhead), members: [] };
   return new BandJudge(place, methodAt, request, weather);

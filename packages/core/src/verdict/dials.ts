@@ -1,5 +1,5 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { type Method, STEP_KINDS } from '../method/index.js';
+import { fittingsOf, type Method, STEP_KINDS } from '../method/index.js';
 import type { Finding, Standing } from '../rules/index.js';
 import { relHumidityFraction, type WeatherHour } from '../weather/index.js';
 import { dewPointFromHumidity } from '../air/index.js';
@@ -143,7 +143,10 @@ export function otherDials(request: CellRequest, startMs: number): Dial[] {
 
 /** How long the work on the body takes; nothing where no hand dries it. */
 export function handDials(request: CellRequest, startMs: number): Dial[] {
-  const { drying, steps } = equippedMethod(request.methodId, request);
+  const { drying, steps } = equippedMethod(request.methodId, {
+    ...request,
+    fittings: fittingsOf(request.place),
+  });
   if (drying.kind === 'left') return [];
   const now = steps.reduce((sum, { id, minutes }) => (STEP_KINDS[id].goesOverBody ? sum + minutes : sum), 0);
   if (now === 0) return [];

@@ -2,6 +2,9 @@ import type { HouseRules } from '../house-rules/index.js';
 import { coldClass, equip, type Shelf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import {
+  atFittings,
+  type Fittings,
+  fittingsOf,
   inUsualWay,
   inWay,
   type Method,
@@ -28,21 +31,30 @@ export interface MethodCase {
   readonly placeC?: number | null;
   /** Work of the season that is done with it, in its order. */
   readonly work?: readonly SeasonJobRow[];
+  /** What the place has that changes the steps; absent: nothing out of the ordinary. */
+  readonly fittings?: Fittings;
 }
+
+/** What of a place decides how a wash is done there. */
+export type WashPlace = Pick<Place, 'finish' | 'siteSoap' | 'bucketWater' | 'forbids' | 'washWater'>;
 
 /** The method as the shop does it on this car, with the products that it takes for it. */
 export const equippedMethod = (
   methodId: string,
-  { vehicle, house, limits, shelf, placeC, work = [] }: MethodCase,
-): Method =>
-  equip(withSeasonWork(shopMethod(methodId, house, vehicle), work), {
+  { vehicle, house, limits, shelf, placeC, work = [], fittings }: MethodCase,
+): Method => {
+  const plain = shopMethod(methodId, house, vehicle);
+  const there = fittings ? atFittings(plain, fittings) : plain;
+  return equip(withSeasonWork(there, work), {
     vehicle,
     shelf,
     stands: shopStands(limits),
     choices: house.products,
     sizeFactor: sizeFactor(house, vehicle),
     placeC,
+    fittings,
   });
+};
 
 const takesSame = (a: Method, b: Method): boolean =>
   a.bucketC === b.bucketC &&
@@ -72,14 +84,14 @@ export function methodsByCold(
 
 type ByCold = ReturnType<typeof methodsByCold>;
 
-/** The same with some work of the season, made once for each of it. */
+/** The same at places, with some work of the season; made once for all places that have the same. */
 export function methodsWithWork(
-  of: Omit<MethodCase, 'placeC' | 'work'>,
-): (work: readonly SeasonJobRow[]) => ByCold {
+  of: Omit<MethodCase, 'placeC' | 'work' | 'fittings'>,
+): (work: readonly SeasonJobRow[], fittings: Fittings) => ByCold {
   const made = new Map<string, ByCold>();
-  return (work) => {
-    const key = work.map(({ id }) => id).join();
-    const known = made.get(key) ?? methodsByCold({ ...of, work });
+  return (work, fittings) => {
+    const key = JSON.stringify([work.map(({ id }) => id), fittings]);
+    const known = made.get(key) ?? methodsByCold({ ...of, work, fittings });
     made.set(key, known);
     return known;
   };
@@ -89,7 +101,7 @@ export function methodsWithWork(
 export function methodAt(
   plain: Method,
   wayId: WayId | null | undefined,
-  { finish }: Pick<Place, 'finish'>,
+  { finish }: Pick<WashPlace, 'finish'>,
 ): Method {
   const way = wayOf(plain, wayId ?? null);
   return way.isElsewhere && !finish ? inUsualWay(plain) : inWay(plain, way, finish?.driveMinutes);
@@ -97,16 +109,16 @@ export function methodAt(
 
 /** The methods in their ways, the usual one where none is given, with work of the season or without; each made once. */
 export function methodsInWays(
-  of: Omit<MethodCase, 'placeC' | 'work'>,
+  of: Omit<MethodCase, 'placeC' | 'work' | 'fittings'>,
 ): (
   methodId: string,
   cell: { readonly placeC?: number | null; readonly wayId?: WayId },
-  at: { readonly place: Pick<Place, 'finish'>; readonly work?: readonly SeasonJobRow[] },
+  at: { readonly place: WashPlace; readonly work?: readonly SeasonJobRow[] },
 ) => Method {
   const methodsWith = methodsWithWork(of);
   const made = new Map<Method, Map<string, Method>>();
   return (methodId, { placeC = null, wayId }, { place, work = [] }) => {
-    const plain = methodsWith(work)(methodId, placeC);
+    const plain = methodsWith(work, fittingsOf(place))(methodId, placeC);
     const ways = made.get(plain) ?? new Map<string, Method>();
     made.set(plain, ways);
     const key = `${wayId ?? ''} ${place.finish?.driveMinutes ?? ''}`;

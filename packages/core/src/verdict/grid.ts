@@ -1,5 +1,5 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import type { Method, WayId } from '../method/index.js';
+import { fittingsOf, type Method, METHOD_IDS, type WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { type Finding, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
 import { type BandJudge } from './band-judge.js';
@@ -161,11 +161,10 @@ function bandKey(request: GridRequest, place: Place, method: Method): string {
 export function verdictGrid(request: GridRequest, watch: GridWatch = {}, judges?: BandJudges): Band[] {
   const remembers = judges !== undefined;
   const judgeOf = judges ?? bandJudges(request);
-  const methods = equippedMethods(request);
-  const total = request.sites.length * methods.length;
+  const total = request.sites.length * METHOD_IDS.length;
   let done = 0;
   return request.sites.flatMap((site) =>
-    methods.map((method): Band => {
+    equippedMethods({ ...request, fittings: fittingsOf(site.place) }).map((method): Band => {
       const key = bandKey(request, site.place, method);
       const band = watch.known?.(key) ?? makeBand(request, site, { method, judgeOf, remembers });
       watch.keep?.(key, band);

@@ -1,4 +1,5 @@
 import {
+  type BucketWater,
   type HorizonPoint,
   METHODS,
   type Opening,
@@ -6,6 +7,7 @@ import {
   type PlaceKind,
   type PlaceRecord,
   type SiteRule,
+  type SiteSoap,
   type Tap,
 } from '@keen/core';
 import { type AirDraft, airDraft, NO_AIR } from './air-draft.js';
@@ -69,6 +71,8 @@ export interface PlaceDraft extends AirDraft {
   /** null: as long as one likes. */
   readonly mostMinutes: number | null;
   readonly dryingSpot: string;
+  readonly siteSoap: SiteSoap;
+  readonly bucketWater: BucketWater;
   /** Where a wash that begins here is ended; null: here. */
   readonly finishPlaceId: string | null;
   readonly finishMinutes: number | null;
@@ -135,6 +139,8 @@ export const newPlace = (
   carsAtOnce: 1,
   mostMinutes: null,
   dryingSpot: '',
+  siteSoap: 'ordinary',
+  bucketWater: 'brought',
   finishPlaceId: null,
   finishMinutes: null,
   finishMinor: null,
@@ -183,6 +189,8 @@ export function draftOf(place: PlaceRecord): PlaceDraft {
     ...fields,
     mostMinutes: fields.mostMinutes ?? null,
     dryingSpot: fields.dryingSpot ?? '',
+    siteSoap: fields.siteSoap ?? 'ordinary',
+    bucketWater: fields.bucketWater ?? 'brought',
     ...airDraft(climate),
     horizon: shelter.kind === 'open' ? shelter.horizon : [],
     openings: shelter.kind === 'roofed' ? shelter.openings : [],

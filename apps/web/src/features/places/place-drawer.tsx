@@ -6,6 +6,7 @@ import { useRecordForm } from '../../parts/use-record-form.js';
 import { optionsOf } from '../../words/names.js';
 import { PLACE_KIND_NAMES } from '../../words/place-words.js';
 import { AirFields } from './air-fields.js';
+import { BayFields } from './bay-fields.js';
 import { FinishFields } from './finish-fields.js';
 import { draftOf, KIND_FACTS, newPlace, ofKind } from './place-draft.js';
 import { placeErrors } from './place-errors.js';
@@ -80,6 +81,7 @@ export function PlaceDrawer({ place, places, timeZone, currency, onClose }: Plac
         errors={errors}
         onChange={(tariff) => set({ tariff })}
       />
+      <BayFields draft={draft} set={set} />
       <WhereFields draft={draft} set={set} errors={errors} />
       <FinishFields
         draft={draft}

@@ -53,6 +53,8 @@ export function Prepare({
         <dd>
           {water === null ? (
             'none'
+          ) : water.isFilledThere ? (
+            `${format.litres(water.litres)} from the gun there, about ${format.temp(water.wantedC)}${water.isHotForHands ? ' (too hot for hands: let it cool, and never on frozen glass)' : ''}`
           ) : (
             <>
               {format.litres(water.litres)} at {format.temp(water.startC)}, {format.temp(water.wantedC)} on

@@ -75,6 +75,8 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
   'other-car': { ...PLAIN, reason: 'dwells-while-others-are-done', cautions: [] },
   'drive-on': { ...PLAIN, reason: 'ends-elsewhere', cautions: ['wet-brakes'] },
   thaw: { ...PLAIN, reason: 'ice-melts-first', cautions: [] },
+  'fill-buckets': { ...PLAIN, reason: 'warm-while-it-runs', cautions: [] },
+  'shield-neighbour': { ...PLAIN, reason: 'car-beside-it', cautions: [] },
   'before-machine': { ...PLAIN, reason: 'machine-tears-and-misses', cautions: [] },
   'machine-soak': {
     ...SPRAYED,
