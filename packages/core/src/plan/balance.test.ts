@@ -71,7 +71,28 @@ describe('the balance', () => {
     ahead,
     atMs,
   });
+  /** Salt on the left doors at that hour, unwashed. */
+  const unwashedDoors = (): number => {
+    const then = ahead
+      .filter((hour) => hour.atMs < atMs)
+      .reduce((sum, hour) => {
+        sum.step(hour);
+        return sum;
+      }, ledger.copy());
+    return then.zones().find(({ zone }) => zone === 'lower-left')?.loadGramsPerM2 ?? NaN;
+  };
   const rowOf = (methodId: string) => rows.find((row) => row.methodId === methodId);
+
+  it('leaves of each zone’s salt what the way does not take off', () => {
+    const touched = rows.filter(({ removes }) => removes.lower > 0.3);
+    expect(touched.length).toBeGreaterThan(0);
+    const never = unwashedDoors();
+    for (const { left, removes } of touched) {
+      const doors = (of: typeof left): number =>
+        of.find(({ zone }) => zone === 'lower-left')?.loadGramsPerM2 ?? NaN;
+      expect(doors(left)).toBeCloseTo(never * (1 - removes.lower), 6);
+    }
+  });
 
   it('has a row for every way on offer and no other', () => {
     const offered = PLACES.flatMap(({ id, methods }) => methods.map(({ methodId }) => `${id} ${methodId}`));
