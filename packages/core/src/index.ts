@@ -138,6 +138,7 @@ export {
 export {
   CLAIMED_LIFE_DAYS,
   clogTest,
+  isSalted,
   compatibility,
   PRODUCT_ROLE_IDS,
   PRODUCT_ROLES,

@@ -262,6 +262,20 @@ export const spots = sqliteTable(
   (table) => [index('spot_by_vehicle').on(table.vehicleId, table.atMs)],
 );
 
+export const spotPhotos = sqliteTable(
+  'spot_photo',
+  {
+    ...ofVehicle,
+    spotId: text('spot_id')
+      .notNull()
+      .references(() => spots.id),
+    atMs: integer('at_ms').notNull(),
+    mediaType: text('media_type').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  },
+  (table) => [index('spot_photo_by_spot').on(table.spotId, table.atMs)],
+);
+
 export const soilLooks = sqliteTable(
   'soil_look',
   {

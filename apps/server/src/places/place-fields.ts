@@ -1,6 +1,7 @@
 import { hasLength, type PlaceClimate, type PlaceRecord, type Shelter } from '@keen/core';
 import { badField } from '../errors/api-error.js';
-import type { ClimateDto, CreatePlaceDto, ShelterDto, UpdatePlaceDto } from './place.dto.js';
+import type { CreatePlaceDto, UpdatePlaceDto } from './place.dto.js';
+import type { ClimateDto, ShelterDto } from './place-parts.dto.js';
 
 function climateOf(dto: ClimateDto): PlaceClimate {
   const { kind, setpointC, relHumidityFraction = null, usualC = null, readC = null, readAtMs = null } = dto;

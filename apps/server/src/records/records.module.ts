@@ -9,6 +9,7 @@ import { Records } from './records.js';
 import { RunsRepository } from './runs.repository.js';
 import { SightsRepository } from './sights.repository.js';
 import { SoilLooksRepository } from './soil-looks.repository.js';
+import { SpotPhotosRepository } from './spot-photos.repository.js';
 import { SpotsRepository } from './spots.repository.js';
 import { SwabsRepository } from './swabs.repository.js';
 import { TreatmentsRepository } from './treatments.repository.js';
@@ -29,6 +30,7 @@ const REPOSITORIES = [
   RunsRepository,
   SightsRepository,
   SoilLooksRepository,
+  SpotPhotosRepository,
   SpotsRepository,
   SwabsRepository,
   TreatmentsRepository,

@@ -4,6 +4,7 @@ import { ApiTags } from '@nestjs/swagger';
 import { spotLadder, type SpotRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { SpotPhotosRepository } from '../records/spot-photos.repository.js';
 import { SpotsRepository } from '../records/spots.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { ChangeSpotDto, SpotDto } from './spot.dto.js';
@@ -14,6 +15,7 @@ import { ChangeSpotDto, SpotDto } from './spot.dto.js';
 export class SpotsController {
   constructor(
     private readonly spots: SpotsRepository,
+    private readonly photos: SpotPhotosRepository,
     private readonly vehicles: VehiclesRepository,
     private readonly clock: ClockService,
   ) {}
@@ -22,7 +24,11 @@ export class SpotsController {
   @Get()
   async list(@Param('vehicleId') vehicleId: string): Promise<SpotRecord[]> {
     await this.vehicles.read(vehicleId);
-    return this.spots.list(vehicleId);
+    const [records, photos] = await Promise.all([
+      this.spots.list(vehicleId),
+      this.photos.idsBySpot(vehicleId),
+    ]);
+    return records.map((record) => ({ ...record, photoIds: photos.get(record.id) ?? [] }));
   }
 
   /** Keeps spots that were found now. */

@@ -1,7 +1,8 @@
 import { Module } from '@nestjs/common';
+import { SpotPhotosController } from './spot-photos.controller.js';
 import { SpotsController } from './spots.controller.js';
 
 @Module({
-  controllers: [SpotsController],
+  controllers: [SpotsController, SpotPhotosController],
 })
 export class SpotsModule {}

@@ -18,6 +18,22 @@ export const useAddSpot = () =>
     'spots',
   );
 
+/** The path of a photograph, to send it, delete it or bring it back. */
+export const spotPhotoPath = (
+  { vehicleId, id }: Pick<SpotRecord, 'vehicleId' | 'id'>,
+  photoId: string,
+): string => `vehicles/${encodeURIComponent(vehicleId)}/spots/${id}/photos/${encodeURIComponent(photoId)}`;
+
+export const spotPhotoUrl = (spot: Pick<SpotRecord, 'vehicleId' | 'id'>, photoId: string): string =>
+  `/api/${spotPhotoPath(spot, photoId)}`;
+
+export const useAddSpotPhoto = () =>
+  useChange(
+    ({ spot, file }: { spot: Pick<SpotRecord, 'vehicleId' | 'id'>; file: Blob }) =>
+      ask<void>(spotPhotoPath(spot, crypto.randomUUID()), { method: 'PUT', file }),
+    'spots',
+  );
+
 export const useChangeSpot = () =>
   useChange(
     ({ vehicleId, id, ...body }: Pick<SpotRecord, 'vehicleId' | 'id'> & { done: readonly RungDone[] }) =>

@@ -10,6 +10,8 @@ export interface SpotRecord extends Spot {
   readonly atMs: number;
   readonly done: readonly RungDone[];
   readonly note: string;
+  /** Photographs of them, the oldest first; absent: none. */
+  readonly photoIds?: readonly string[];
 }
 
 /** `open`: there is something to try; `gone`; or `referred`: it is for somebody else. */

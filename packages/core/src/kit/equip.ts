@@ -1,50 +1,23 @@
-import {
-  type Fittings,
-  type Method,
-  PLAIN_FITTINGS,
-  STEP_KINDS,
-  type StepProduct,
-  type WashStep,
-  withSteps,
-} from '../method/index.js';
+import { type Method, STEP_KINDS, type StepProduct, type WashStep, withSteps } from '../method/index.js';
 import type { MinutesRange } from '../quantity/index.js';
 import type { ProductRole } from '../protection/index.js';
 import { BUCKET_ROLES, stepProductRow, type StepProductRow } from './data/step-products.js';
-import { SITE_SOAP_FACTS, type SiteSoapFacts } from './data/site-soap.js';
 import { bottleFor, type ChoiceCase, typicalFor } from './choose-bottle.js';
 import { bucketAt } from './cold-class.js';
 import type { Shelf, ShelfBottle, Vessel } from './shelf.js';
-
-/** What decides the products of a wash. */
-export interface EquipCase extends Omit<ChoiceCase, 'isToStrip'> {
-  /** How much more there is of this body than of a saloon. */
-  readonly sizeFactor: number;
-  /** What the place has; absent: nothing out of the ordinary. */
-  readonly fittings?: Fittings;
-}
+import {
+  type EquipCase,
+  MACHINE_PH,
+  soapAt,
+  isSiteFoam,
+  removedBySite,
+  siteProduct,
+} from './site-product.js';
 
 type Around = EquipCase & Pick<ChoiceCase, 'isToStrip'>;
 
-/** In-use pH of what a machine soaks with (judgement). */
-const MACHINE_PH = 12.5;
 /** How much stronger than in a bucket soap has to be in a foamer or a sprayer, at the least: a lance draws at about 1:10 (judgement). */
 const SPRAYED_STRENGTH = 10;
-
-const soapAt = ({ fittings = PLAIN_FITTINGS }: EquipCase): SiteSoapFacts =>
-  SITE_SOAP_FACTS[fittings.siteSoap];
-
-/** Foam on the meter comes out of the place's own lance. */
-const isSiteFoam = ({ id, onMeter }: WashStep): boolean => id === 'foam' && onMeter;
-
-/** What the site's soap takes off, by how well it works. */
-function removedBySite(step: WashStep, of: EquipCase): WashStep['removes'] {
-  const { worksFraction } = soapAt(of);
-  const entries = Object.entries(step.removes).map(([group, share]) => [
-    group,
-    Math.min(1, share * worksFraction),
-  ]);
-  return Object.fromEntries(entries) as WashStep['removes'];
-}
 
 /** Does a hand come to what this step puts on before it is rinsed off? Then it is soap for the mitt, and a mild one does. */
 function isForTheHand(step: WashStep, steps: readonly WashStep[]): boolean {
@@ -140,28 +113,6 @@ function productOf(row: StepProductRow, step: WashStep, of: Around): StepProduct
     ...(step.ownParts === undefined ? {} : { hasOwnParts: true }),
   };
 }
-
-/** The place's own soap: its strength and its price are the place's. */
-const siteProduct = (inUsePh: number): StepProduct => ({
-  from: 'site',
-  id: null,
-  name: null,
-  role: 'alkaline-pre-wash',
-  because: 'site',
-  inUsePh,
-  dwell: null,
-  lowestWorkC: null,
-  capMl: null,
-  into: 'foamer',
-  parts: 0,
-  fewestParts: 0,
-  mixMl: 0,
-  productMl: 0,
-  panelPercent: null,
-  vesselMl: null,
-  costMinor: 0,
-  isEssential: false,
-});
 
 function productFor(step: WashStep, steps: readonly WashStep[], of: Around): StepProduct | null {
   if (step.id === 'machine-soak') return siteProduct(MACHINE_PH);

@@ -6,6 +6,7 @@ export * from './meeting.js';
 export * from './choose-bottle.js';
 export * from './cold-class.js';
 export * from './equip.js';
+export * from './site-product.js';
 export * from './mix.js';
 export * from './chemistry.js';
 export * from './warnings.js';

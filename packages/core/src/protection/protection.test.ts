@@ -120,6 +120,23 @@ describe('clogged or gone', () => {
     });
   });
 
+  it('begins with the mild acid where water lies flat after a winter’s salt, and goes through the rest then', () => {
+    expect(clogTest('flat', [], 10)).toEqual({ kind: 'try', cleaner: 'mineral-acid' });
+    const acid = { cleaner: 'mineral-acid', after: 'flat' } as const;
+    expect(clogTest('flat', [acid], 40)).toEqual({ kind: 'try', cleaner: 'film-remover' });
+    expect(clogTest('flat', [], 9)).toEqual({ kind: 'try', cleaner: 'film-remover' });
+    expect(clogTest('sheeting', [], 40)).toEqual({ kind: 'try', cleaner: 'film-remover' });
+    expect(
+      clogTest(
+        'flat',
+        CLOG_CLEANERS.map((cleaner) => ({ cleaner, after: 'flat' as const })),
+        40,
+      ),
+    ).toEqual({
+      kind: 'gone',
+    });
+  });
+
   it('was clogged if a cleaner brings it back', () => {
     expect(clogTest('flat', [{ cleaner: 'film-remover', after: 'beading' }])).toEqual({
       kind: 'clogged',

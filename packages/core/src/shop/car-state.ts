@@ -8,21 +8,10 @@ import {
   PLAIN_FITTINGS,
 } from '../method/index.js';
 import { methodsWithWork } from '../verdict/index.js';
-import type { Place } from '../place/index.js';
 import { type TargetState, targetState } from '../plan/index.js';
 import { type CoatEvent, protectionsAfter } from '../protection/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
-import {
-  type CompiledHour,
-  type LearntPickUp,
-  PLAIN_PICK_UP,
-  type SaltLedger,
-  type Surroundings,
-  carLife,
-  compileLife,
-  learnPickUp,
-  runLedger,
-} from '../salt/index.js';
+import { type CompiledHour, type SaltLedger, type Surroundings, runLedger } from '../salt/index.js';
 import { shopSeasonJobs } from '../season/index.js';
 import { type ZoneSoil, soilByGroup, soilNow } from '../soil/index.js';
 import { type ByGroup, type CarZone, type Vehicle } from '../vehicle/index.js';
@@ -30,11 +19,12 @@ import { startOfHourMs } from '../weather/index.js';
 import type { Keeper } from './keeper.js';
 import { courseDay, DAY_HOUR, daysAhead, SALTED_GRAMS_PER_M2, type SaltDay } from './salt-days.js';
 import { roadFacts, surroundingsOf } from './roads.js';
-import { type CarFacts, type OfCar, type ShopFacts, standsAt } from './shop-facts.js';
+import { type CarFacts, type OfCar, standsAt } from './shop-facts.js';
 import { coatEvent, isStillThere, latest, soilFacts } from './since-washes.js';
+import { type CarCase, livedHours, type LivedHours } from './lived-hours.js';
 
 /** A car brought up to the present: its ledger, what it picks up, how dirty it is. */
-export interface CarState {
+export interface CarState extends LivedHours {
   /** With its protection as the washes since have left it. */
   readonly vehicle: Vehicle;
   readonly methods: readonly Method[];
@@ -42,10 +32,7 @@ export interface CarState {
   readonly washes: readonly WashEffect[];
   /** What of that became of its protection. */
   readonly coatEvents: readonly CoatEvent[];
-  readonly past: readonly CompiledHour[];
-  readonly ahead: readonly CompiledHour[];
   readonly ledger: SaltLedger;
-  readonly pickUp: LearntPickUp;
   readonly days: readonly SaltDay[];
   readonly estimated: readonly ZoneSoil[];
   readonly soil: readonly ZoneSoil[];
@@ -54,20 +41,6 @@ export interface CarState {
   readonly lastContactMs: number | null;
   /** What its target has used up, and when it is reached. */
   readonly target: TargetState;
-}
-
-const NOTHING_LEARNT: LearntPickUp = { factor: 1, count: 0, checks: [] };
-
-/** What a car's state is worked out from, besides weather and roads. */
-interface CarCase extends Pick<
-  ShopFacts,
-  'house' | 'limits' | 'shelf' | 'season' | 'drivesOn' | 'weather' | 'nowMs'
-> {
-  readonly car: CarFacts;
-  /** Where it stands at night; null: in the street. */
-  readonly standsAt: Place | null;
-  /** By place: what it has that changes the steps of a wash there. */
-  readonly fittings: Readonly<Record<string, Fittings>>;
 }
 
 /** A car's state by the hour: what happened since it began counts, and time moves on with the next. */
@@ -102,28 +75,6 @@ function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes'> {
         : [],
     ),
   };
-}
-
-/** The hours that the car lives through, with what its swabs say of how much it picks up. */
-function livedHours(
-  { car, standsAt: at, weather, drivesOn }: CarCase,
-  washes: readonly WashEffect[],
-  around: Surroundings,
-): Pick<CarState, 'past' | 'ahead' | 'pickUp'> {
-  const { driving, weekShares } = car.vehicle;
-  const life = carLife({ driving, weekShares, standsAt: at, drives: car.drives }, around);
-  const seasonHours = weather.observed.length;
-  const plain = compileLife(life, { ...PLAIN_PICK_UP, drivesOn });
-  const pickUp =
-    car.readings.length > 0
-      ? learnPickUp(plain.slice(0, seasonHours), {
-          washes,
-          readings: car.readings,
-          untilMs: Infinity,
-        })
-      : NOTHING_LEARNT;
-  const own = pickUp.factor === 1 ? plain : compileLife(life, { factor: pickUp.factor, drivesOn });
-  return { past: own.slice(0, seasonHours), ahead: own.slice(seasonHours), pickUp };
 }
 
 /** The ledger up to now, what it said each day, and how far its clock was when the car was last clean. */

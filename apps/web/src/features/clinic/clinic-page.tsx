@@ -8,6 +8,7 @@ import {
   CAUSE_REMEDIES,
   CLINIC_CAUTION_TEXTS,
   MATERIAL_NAMES,
+  REFER_TEXTS,
   RUNG_NAMES,
   RUNG_TEXTS,
   SIGN_TEXTS,
@@ -123,6 +124,7 @@ export function ClinicPage() {
           </p>
           <h2>{RUNG_NAMES[rung.id]}</h2>
           <p>{RUNG_TEXTS[rung.id]}</p>
+          {rung.id === 'refer' && <p>{REFER_TEXTS[spot.material]}</p>}
           {rung.cautions.map((caution) => (
             <p key={caution} className={classes.caution}>
               {CLINIC_CAUTION_TEXTS[caution]}

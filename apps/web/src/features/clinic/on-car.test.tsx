@@ -82,4 +82,36 @@ describe('spots on a car', () => {
     expect(onZone('glass')).toEqual({ zone: 'glass', recordId: null, done: [], material: 'glass' });
     expect(onZone(null)).toEqual({ zone: null, recordId: null, done: [] });
   });
+
+  it('show their photographs, and have one deleted and brought back', async () => {
+    const sent = serve([{ ...RECORD, photoIds: ['p1', 'p2'] }]);
+    open({ vehicleId: 'black', zone: 'roof' });
+    const shown = await screen.findByAltText('Spots on the roof, photograph 2');
+    expect(shown.getAttribute('src')).toBe('/api/vehicles/black/spots/s1/photos/p2');
+    await userEvent.click(
+      screen.getByRole('button', { name: 'Delete photograph 1 of the spots on the roof' }),
+    );
+    await userEvent.click(await screen.findByText('Undo'));
+    await waitFor(() =>
+      expect(
+        sent.filter(({ path }) => path.includes('/photos/')).map(({ method, path }) => [method, path]),
+      ).toEqual([
+        ['DELETE', '/api/vehicles/black/spots/s1/photos/p1'],
+        ['POST', '/api/vehicles/black/spots/s1/photos/p1/restore'],
+      ]),
+    );
+  });
+
+  it('say what is wrong with a file that is no picture, and send nothing', async () => {
+    const sent = serve([RECORD]);
+    open({ vehicleId: 'black', zone: 'roof' });
+    await screen.findByRole('button', { name: 'Photograph the spots on the roof' });
+    const input = document.querySelector<HTMLInputElement>('input[type=file]');
+    if (!input) throw new Error('no file can be chosen');
+    await userEvent.upload(input, new File(['x'], 'list.txt', { type: 'text/plain' }), {
+      applyAccept: false,
+    });
+    expect((await screen.findByRole('alert')).textContent).toMatch(/not a picture/);
+    expect(sent.some(({ method }) => method === 'PUT')).toBe(false);
+  });
 });

@@ -11,6 +11,7 @@ import { ZONE_NAMES } from '../../words/car-names.js';
 import { spotText } from '../../words/clinic-words.js';
 import classes from './clinic.module.css';
 import { fromRecord, onZone, type SpotCase } from './spot-case.js';
+import { SpotPhotos } from './spot-photos.js';
 
 interface OnCarProps {
   readonly spot: SpotCase;
@@ -71,6 +72,7 @@ export function OnCar({ spot, onChange }: OnCarProps) {
                     onClick={() => forget(record)}
                   />
                 </Group>
+                <SpotPhotos record={record} />
               </li>
             ))}
           </ul>

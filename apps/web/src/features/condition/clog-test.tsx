@@ -1,5 +1,5 @@
 import { Button, Group } from '@mantine/core';
-import { clogTest, type ClogTry, type WaterBehaviour } from '@keen/core';
+import { clogTest, isSalted, type ClogTry, type WaterBehaviour } from '@keen/core';
 import { useState } from 'react';
 import { BEHAVIOUR_NAMES, CLEANER_NAMES } from '../../words/car-names.js';
 import { optionsOf } from '../../words/names.js';
@@ -7,11 +7,13 @@ import classes from './condition.module.css';
 
 interface ClogTestProps {
   readonly before: WaterBehaviour;
+  /** On which it has lain under salt. */
+  readonly saltDays: number;
   readonly onFound: (behaviour: WaterBehaviour) => void;
 }
 
-/** Clogged or gone? One cleaner after another, mildest first, until beads come back or none is left. */
-export function ClogTest({ before, onFound }: ClogTestProps) {
+/** Clogged or gone? One cleaner after another until beads come back or none is left. */
+export function ClogTest({ before, saltDays, onFound }: ClogTestProps) {
   const [tries, setTries] = useState<readonly ClogTry[] | null>(null);
   if (before === 'beading') return null;
   if (tries === null) {
@@ -21,7 +23,7 @@ export function ClogTest({ before, onFound }: ClogTestProps) {
       </Button>
     );
   }
-  const answer = clogTest(before, tries);
+  const answer = clogTest(before, tries, saltDays);
   const last = tries.at(-1);
   return (
     <div className={classes.test} aria-live="polite">
@@ -41,6 +43,9 @@ export function ClogTest({ before, onFound }: ClogTestProps) {
             On a hand-sized spot: use {CLEANER_NAMES[answer.cleaner]}, rinse, pour clean water on. What does
             it do?
           </p>
+          {answer.cleaner === 'mineral-acid' && isSalted(before, saltDays) && (
+            <p className="muted">First, because it has lain under salt, and what salt leaves is mineral.</p>
+          )}
           {answer.cleaner === 'mineral-acid' && (
             <p className={classes.caution}>
               Acid: gloves and goggles, never over alkali or with chlorine, seconds only, not on bare metal;

@@ -69,6 +69,7 @@ export function ProtectionPanel({ vehicle, condition, zone, nowMs }: ProtectionP
       <ClogTest
         key={`test-${zone}`}
         before={row.observed?.behaviour ?? vehicle.waterBehaviour}
+        saltDays={condition.protections.find((one) => one.zone === zone)?.saltDays ?? 0}
         onFound={see}
       />
       <ProtectionForm key={`${zone} ${row.kind} ${row.appliedMs}`} row={row} nowMs={nowMs} onKeep={keep} />

@@ -5,7 +5,7 @@ import { closeDeed, closeDraft, closeErrors, nextBehaviour } from './close-form.
 import { clockText } from '../../parts/clock-text.js';
 import { alarmsBetween, mainTap, skipDeeds } from './live-view.js';
 import { liveStep, METER, moment } from '../../testing/live.js';
-import { keptSize, PhotoRefused, requirePhotoFile } from './photo.js';
+import { keptSize, PhotoRefused, requirePhotoFile } from '../../parts/photo.js';
 import { readingC } from './reading.js';
 import { simulatedThermometer } from './thermometer.js';
 

@@ -1,7 +1,7 @@
 import { FileButton, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { useDraft } from '../../parts/drafts.js';
-import { PhotoRefused, smallPhoto } from './photo.js';
+import { PhotoRefused, smallPhoto } from '../../parts/photo.js';
 import shared from './live.module.css';
 import type { PartProps, MoreSheetProps } from './more-props.js';
 

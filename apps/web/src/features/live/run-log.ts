@@ -3,7 +3,8 @@ import { ApiError } from '../../api/client.js';
 import type { KeptPhoto, KeptRun, RunDb } from './run-db.js';
 import { clockOffsetMs } from './clock-offset.js';
 import { RunShelf } from './run-shelf.js';
-import { type RunServer, type Picture, type RunView, NOTHING } from './run-view.js';
+import type { Picture } from '../../parts/photo.js';
+import { NOTHING, type RunServer, type RunView } from './run-view.js';
 
 /** The server was reached and does not take it; anything else is worth another attempt. */
 const isRefusal = (error: unknown): error is ApiError => error instanceof ApiError && error.status < 500;

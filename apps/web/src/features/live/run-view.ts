@@ -13,11 +13,6 @@ export interface RunServer {
   sendPhoto(washId: string, photoId: string, photo: Blob): Promise<void>;
 }
 
-export interface Picture {
-  readonly bytes: ArrayBuffer;
-  readonly mediaType: string;
-}
-
 /** What the screen shows of the log. */
 export interface RunView extends ShelfTally {
   /** null: nothing is known of it yet. */

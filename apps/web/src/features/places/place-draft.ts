@@ -11,6 +11,7 @@ import {
   type Tap,
 } from '@keen/core';
 import { type AirDraft, airDraft, NO_AIR } from './air-draft.js';
+import { type QueueRow, queueRows } from './queue-rows.js';
 
 /** What is typed of a water. */
 export interface WaterDraft {
@@ -34,13 +35,6 @@ export interface TariffDraft {
   readonly blockPriceMinor: number | null;
   readonly blockSeconds: number | null;
   readonly pausable: boolean;
-}
-
-/** Waiting between two hours of the day. */
-export interface QueueRow {
-  readonly fromHour: number;
-  readonly toHour: number;
-  readonly minutes: number;
 }
 
 /** What is typed into the form of a place. */
@@ -145,30 +139,6 @@ export const newPlace = (
   finishMinutes: null,
   finishMinor: null,
 });
-
-/** Twenty-four hours as stretches of equal waiting; hours without any are left out. */
-export function queueRows(minutesByHour: readonly number[]): QueueRow[] {
-  const rows: QueueRow[] = [];
-  minutesByHour.forEach((minutes, hour) => {
-    const last = rows.at(-1);
-    if (minutes <= 0) return;
-    if (last?.toHour === hour && last.minutes === minutes)
-      rows[rows.length - 1] = { ...last, toHour: hour + 1 };
-    else rows.push({ fromHour: hour, toHour: hour + 1, minutes });
-  });
-  return rows;
-}
-
-/** The stretches as twenty-four hours; where two overlap the longer wait counts. */
-export const queueHours = (rows: readonly QueueRow[]): number[] =>
-  Array.from({ length: 24 }, (_, hour) =>
-    Math.max(
-      0,
-      ...rows
-        .filter(({ fromHour, toHour }) => fromHour <= hour && hour < toHour)
-        .map(({ minutes }) => minutes),
-    ),
-  );
 
 const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
   const fraction = 'relHumidityFraction' in climate ? (climate.relHumidityFraction ?? null) : null;

@@ -8,9 +8,8 @@ import {
   newPlace,
   ofKind,
   type PlaceDraft,
-  queueHours,
-  queueRows,
 } from './place-draft.js';
+import { queueHours, queueRows } from './queue-rows.js';
 import { placeErrors } from './place-errors.js';
 import { placeFrom } from './place-form.js';
 

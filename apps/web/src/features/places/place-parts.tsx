@@ -4,7 +4,8 @@ import { HARDNESS_LABELS } from '../../format/format.js';
 import { hardnessScale, tempScale } from '../../format/scales.js';
 import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
-import { type QueueRow, type WaterDraft } from './place-draft.js';
+import { type WaterDraft } from './place-draft.js';
+import { type QueueRow } from './queue-rows.js';
 import type { PlaceErrors } from './place-errors.js';
 
 const ORIGINS = [

@@ -1,4 +1,8 @@
-import type { Picture } from './run-view.js';
+/** A picture as it is kept and sent. */
+export interface Picture {
+  readonly bytes: ArrayBuffer;
+  readonly mediaType: string;
+}
 
 const MOST_BYTES = 40_000_000;
 const LONGEST_SIDE = 1600;
