@@ -22,7 +22,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
   await form.getByRole('textbox', { name: /^Usual/ }).fill('0.5');
   await form.getByRole('textbox', { name: 'Strongest allowed' }).fill('8');
   await form.getByRole('textbox', { name: 'One cap, mL' }).fill('15');
-  await form.getByRole('textbox', { name: 'Left in all, mL' }).fill('5000');
+  await form.getByRole('textbox', { name: 'Left, mL' }).fill('5000');
   await page.reload();
   await page.getByRole('button', { name: 'Add a product' }).click();
   await expect(form.getByRole('textbox', { name: 'Name' })).toHaveValue('Green rinseless');

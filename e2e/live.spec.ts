@@ -63,7 +63,7 @@ test.describe('a run on a phone', () => {
     await press(page).click();
     await press(page).click();
     await expect(page.getByRole('region', { name: /^Dwell:/ })).toHaveCount(0);
-    const edge = page.getByRole('region', { name: 'Wet edge' });
+    const edge = page.getByRole('region', { name: 'Time before each panel dries or freezes' });
     await expect(edge.getByRole('button')).toHaveCount(8);
 
     await bar(page).getByRole('button', { name: 'More' }).click();

@@ -33,7 +33,7 @@ test('a wash before a coating, with another car close: told by the place, minded
   await page.getByRole('button', { name: 'Edit Rented heated unit' }).click();
   await page.getByRole('combobox', { name: 'Forbidden here' }).focus();
   await page.keyboard.press('ArrowDown');
-  await page.getByRole('option', { name: 'No jet, hose or foam: another car stands close' }).click();
+  await page.getByRole('option', { name: 'No jet, hose or foam: a car is parked beside it' }).click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
@@ -54,7 +54,7 @@ test('a wash before a coating, with another car close: told by the place, minded
   await expect(step('See that no panel beads')).toContainText('Bare from here');
   // A drying aid would lie between the paint and its coat.
   await expect(step('Towel it dry')).not.toContainText('drying aid');
-  await expect(page.getByText('sheet for the car that stands close')).toBeVisible();
+  await expect(page.getByText('sheet for the car parked beside it')).toBeVisible();
   await isOnePage(page);
   await page.request.delete(`/api/washes/${id}`);
   await page.request.patch('/api/places/heated-unit', { data: { forbids: [] } });

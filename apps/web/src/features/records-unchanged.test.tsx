@@ -212,7 +212,7 @@ describe('a record that is opened and saved unchanged', () => {
 describe('a record of which one field is changed', () => {
   it('sends that field, and what was read of it', async () => {
     open(drawers().product);
-    const left = screen.getByLabelText('Left in all, mL');
+    const left = screen.getByLabelText('Left, mL');
     await userEvent.clear(left);
     await userEvent.type(left, '500');
     await save();
@@ -225,12 +225,12 @@ describe('a record of which one field is changed', () => {
     const message = 'leftMl was changed meanwhile: it was 612.5 when you opened this, and is 300 now.';
     answer = { status: 409, body: { error: { code: 'changed-meanwhile', field: 'leftMl', message } } };
     open(drawers().product);
-    const left = screen.getByLabelText('Left in all, mL');
+    const left = screen.getByLabelText('Left, mL');
     await userEvent.clear(left);
     await userEvent.type(left, '500');
     await save();
     expect((await screen.findByText(/Save again to keep yours/)).textContent).toContain('is 300 now');
-    expect(screen.getByLabelText<HTMLInputElement>('Left in all, mL').value).toBe('500');
+    expect(screen.getByLabelText<HTMLInputElement>('Left, mL').value).toBe('500');
     await userEvent.click(screen.getByRole('button', { name: 'Cancel' }));
   });
 
@@ -242,7 +242,7 @@ describe('a record of which one field is changed', () => {
     // The bottle was used meanwhile; the draft knows only the name.
     open(<ProductDrawer product={{ ...PRODUCT, leftMl: 300 }} onClose={done} />);
     expect(screen.getByLabelText<HTMLInputElement>(/^Name/).value).toBe('Iron remover 2');
-    expect(screen.getByLabelText<HTMLInputElement>('Left in all, mL').value).toBe('300');
+    expect(screen.getByLabelText<HTMLInputElement>('Left, mL').value).toBe('300');
     await save();
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]?.body).toEqual({ name: 'Iron remover 2', was: { name: 'Iron remover' } });

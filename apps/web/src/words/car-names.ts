@@ -123,7 +123,7 @@ export const SEASON_JOB_NAMES: Readonly<Record<SeasonJobId, string>> = {
 export const TARGET_NAMES = {
   days: 'Days',
   'salt-days': 'Days with salt on it',
-  'active-hours': 'Active hours of the salt clock',
+  'active-hours': 'Hours of salt at work',
 } as const satisfies Readonly<Record<CadenceTarget['kind'], string>>;
 /** "underbody and anti-corrosion foam"; empty where there is none. */
 export const seasonJobsText = (jobIds: readonly SeasonJobId[]): string =>

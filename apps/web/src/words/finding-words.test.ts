@@ -123,7 +123,7 @@ describe('what was found, in words', () => {
     ],
     [
       told('site-rule', 'condition', { siteRule: 'neighbour-close', remedy: 'shield-neighbour' }),
-      'another car stands close: you sheet it over and spray on to the cloth',
+      'a car is parked beside it: you sheet it over and spray on to the cloth',
     ],
     // Sky and clock.
     [told('falling', 'clear'), 'under a roof, or not dried by hand'],

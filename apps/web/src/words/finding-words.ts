@@ -150,7 +150,7 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
     if (finding.remedy === 'site-soap')
       return 'you use the soap of the site: your own foam is not allowed here';
     if (finding.remedy === 'shield-neighbour')
-      return 'another car stands close: you sheet it over and spray on to the cloth';
+      return 'a car is parked beside it: you sheet it over and spray on to the cloth';
     const frost = finding.actual == null ? '' : ` (${format.temp(finding.actual)})`;
     return `forbidden here: ${SITE_RULE_NAMES[finding.siteRule].toLowerCase()}${frost}`;
   },

@@ -123,7 +123,7 @@ export const WEATHER_FIELD_NAMES: Readonly<Record<NeededField, string>> = {
   dewPointC: 'the damp',
   windMetresPerSecond: 'the wind',
   cloudFraction: 'the sky',
-  precipMm: 'what falls',
+  precipMm: 'rain or snow',
 };
 export const SITE_RULE_NAMES: Readonly<Record<SiteRule, string>> = {
   'no-own-bucket': 'No buckets of your own',

@@ -85,7 +85,7 @@ it('more workers are named by their day, more room by its place and day', () => 
 });
 
 it.each([
-  { costMinor: null, text: 'it does not go where it stands now' },
+  { costMinor: null, text: 'it does not go where it is now' },
   { costMinor: 0.4, text: 'worth the same' },
   { costMinor: -0.4, text: 'worth the same' },
   { costMinor: 120, text: 'costs $1.20' },

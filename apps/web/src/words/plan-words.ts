@@ -68,7 +68,7 @@ export function reliefText(relief: PlanRelief, places: Named, format: Format): s
 
 /** "costs 1.20 more", "gains 0.40", "costs the same". */
 export function moveCostText(costMinor: number | null, format: Format): string {
-  if (costMinor === null) return 'it does not go where it stands now';
+  if (costMinor === null) return 'it does not go where it is now';
   const cents = Math.round(costMinor);
   if (cents === 0) return 'worth the same';
   return cents > 0 ? `costs ${format.money(cents)}` : `gains ${format.money(-cents)}`;

@@ -115,7 +115,7 @@ export const PACK_NAMES: Readonly<Record<PackItem, string>> = {
   'drain-cover': 'drain cover',
   light: 'light',
   grit: 'grit for the ground',
-  'dust-sheet': 'sheet for the car that stands close',
+  'dust-sheet': 'sheet for the car parked beside it',
   'drip-mat': 'absorbent mat for the drips',
 };
 

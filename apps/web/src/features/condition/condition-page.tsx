@@ -46,7 +46,7 @@ export function ConditionPage() {
         />
       }
     >
-      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its condition stands here.</NoVehicles>}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its condition is shown here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !condition && vehicleId !== '' && <Loading what="Estimating soil and wear" />}
       {condition && vehicle && clock && (

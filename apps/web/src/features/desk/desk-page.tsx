@@ -16,7 +16,7 @@ import {
   outputUnits,
   shownExample,
 } from './desk-view.js';
-import { shownUnit } from './desk-units.js';
+import { shownUnit } from '../../format/shown-unit.js';
 import { WashSum } from './wash/wash-sum.js';
 import { workingOf } from './working.js';
 import classes from './desk.module.css';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { CALCULATORS, calculate, DEFAULT_DISPLAY, type DisplaySettings } from '@keen/core';
-import { shownUnit } from './desk-units.js';
+import { shownUnit } from '../../format/shown-unit.js';
 import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk-view.js';
 import { workingOf } from './working.js';
 

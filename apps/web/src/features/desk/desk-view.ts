@@ -1,5 +1,5 @@
 import { CALCULATORS, type DisplaySettings, schemasOf } from '@keen/core';
-import { shownUnit, typed } from './desk-units.js';
+import { shownUnit, typed } from '../../format/shown-unit.js';
 
 export interface DeskField {
   readonly name: string;

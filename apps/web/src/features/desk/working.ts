@@ -158,7 +158,7 @@ const WORKINGS: Readonly<Record<string, (sum: Sum) => string[]>> = {
   ],
   'resin-life': ({ given, found }) => [
     `capacity = ${plain(given.resinLitres)} L × ${n(given.capacityGramsPerLitre)} g/L = ${plain((given.resinLitres ?? 0) * (given.capacityGramsPerLitre ?? 0))} g`,
-    `÷ ${n((given.tdsMgPerLitre ?? 0) / 1000)} g/L = ${plain(found.litresTotal)} L in all; ${n(found.litresLeft)} L left`,
+    `÷ ${n((given.tdsMgPerLitre ?? 0) / 1000)} g/L = ${plain(found.litresTotal)} L altogether; ${n(found.litresLeft)} L left`,
   ],
   meter: ({ found, output }) => [
     `run through: ${n(found.runThroughSeconds)} s on the meter, ${n((found.runThroughMinor ?? 0) / 100)}`,

@@ -116,7 +116,7 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
       </Group>
       <Group grow align="start">
         {number('bottleMl', 'Bottle, mL', { decimals: 0 })}
-        {number('leftMl', 'Left in all, mL', { decimals: 0 })}
+        {number('leftMl', 'Left, mL', { decimals: 0 })}
         {number('lowMl', 'Low at, mL', { decimals: 0 })}
         {number('price', `A bottle costs, ${display.currency}`)}
       </Group>

@@ -35,7 +35,7 @@ export function Headline({ trace, wipeMinutes, inHandFraction, format }: Headlin
   return (
     <div className={classes.headline} aria-live="polite">
       <p className={classes.edge}>
-        <span className={classes.label}>Wet edge</span>
+        <span className={classes.label}>Time before it dries or freezes</span>
         <strong className="figure">
           {trace.wetEdgeMinutes === null ? 'open' : format.minutes(trace.wetEdgeMinutes)}
         </strong>

@@ -62,7 +62,7 @@ export function LabPage() {
       title="Film lab"
       lead={
         origin
-          ? `Begun from the ${origin}. Move anything; the film answers.`
+          ? `Started from the ${origin}. Move anything; the film answers.`
           : 'One panel and the water on it. Move anything; the film answers.'
       }
       actions={

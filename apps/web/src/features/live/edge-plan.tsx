@@ -49,7 +49,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
   const press = (panel: PanelId): void =>
     act({ kind: edges.some((edge) => edge.panel === panel) ? 'wiped' : 'wet', panel });
   return (
-    <section className={shared.plan} aria-label="Wet edge">
+    <section className={shared.plan} aria-label="Time before each panel dries or freezes">
       {first ? (
         <p className={classes.wipeNext} data-ends={first.ends}>
           {isDrying ? 'Wipe the ' : 'First: '}

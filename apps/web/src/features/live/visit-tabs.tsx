@@ -18,7 +18,7 @@ interface VisitTabsProps {
 /** What a car waits for, in one line. */
 function standsText({ state, moment }: LiveRun): string {
   if (state.phase === 'closed') return 'closed';
-  if (state.phase === 'not-begun') return 'not begun';
+  if (state.phase === 'not-begun') return 'not started';
   const [due] = moment.dwells.toSorted((a, b) => a.latestInSeconds - b.latestInSeconds);
   if (due)
     return due.latestInSeconds > 0

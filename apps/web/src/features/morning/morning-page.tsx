@@ -131,7 +131,7 @@ export function MorningPage() {
       <BackupAlert />
       <SkyStrip />
       {vehicles?.length === 0 && (
-        <NoVehicles>Add a vehicle and a place to wash it, and the answer stands here.</NoVehicles>
+        <NoVehicles>Add a vehicle and a place to wash it, and the answer is shown here.</NoVehicles>
       )}
       <PlannedList title="Planned for today" washes={planned.filter(isToday)} {...list} />
       <Days days={todays} {...cards} />

@@ -51,6 +51,8 @@ describe('the form of a place', () => {
     travelMinutes: 9,
     mostMinutes: 20,
     dryingSpot: 'behind the north wall',
+    siteSoap: 'weak',
+    bucketWater: 'gun',
     carsAtOnce: 2,
   };
 

@@ -117,7 +117,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         </Button>
       }
     >
-      {vehicles.length === 0 && <NoVehicles>Add a vehicle, and its washes stand here.</NoVehicles>}
+      {vehicles.length === 0 && <NoVehicles>Add a vehicle, and its washes are shown here.</NoVehicles>}
       <Proposal
         key={view.id}
         view={view}
@@ -136,7 +136,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
       {drag.error && <Failed error={drag.error} />}
       <div className={classes.main} data-open={chosen !== null || undefined}>
         {blocks.length === 0 && vehicles.length > 0 && drag.dragged === null && (
-          <Empty title="Nothing stands in the plan, and nothing is due" />
+          <Empty title="Nothing is planned, and nothing is due" />
         )}
         {isNarrow ? (
           <Agenda strips={strips} blocks={blocks} {...around} chosenKey={chosenKey} onChoose={choose} />

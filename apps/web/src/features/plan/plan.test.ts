@@ -295,7 +295,7 @@ describe('words about the plan', () => {
     { costMinor: 120, text: 'costs $1.20' },
     { costMinor: -40, text: 'gains $0.40' },
     { costMinor: 0.2, text: 'worth the same' },
-    { costMinor: null, text: 'it does not go where it stands now' },
+    { costMinor: null, text: 'it does not go where it is now' },
   ])('tell a move of $costMinor', ({ costMinor, text }) => {
     expect(moveCostText(costMinor, format)).toBe(text);
   });

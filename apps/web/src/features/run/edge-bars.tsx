@@ -18,7 +18,7 @@ export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
   const scale = edgeScaleMinutes(edges);
   return (
     <section className={classes.box}>
-      <h2>Wet edge, panel by panel</h2>
+      <h2>Time before each panel dries or freezes</h2>
       <ul className={classes.edges}>
         {edges.map(({ panel, minutes, ends }, i) => (
           <li key={panel} data-first={(i === 0 && minutes !== null) || undefined}>

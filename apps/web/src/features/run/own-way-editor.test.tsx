@@ -127,7 +127,7 @@ describe('the editor of the steps', () => {
   it('changes only later washes once it is begun', async () => {
     serve();
     show(<OwnWayEditor answer={answer()} isBegun onClose={() => undefined} />);
-    expect(await screen.findByText(/stays as it was begun/)).toBeTruthy();
+    expect(await screen.findByText(/stays as it was started/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'This wash only' })).toBeNull();
   });
 

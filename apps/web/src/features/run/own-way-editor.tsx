@@ -130,7 +130,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
       <p className="muted">
         Minutes and water are those of a saloon; other bodies take more or less by their surface (a house
         rule).
-        {isBegun && ' This wash is under way and stays as it was begun.'}
+        {isBegun && ' This wash is under way and stays as it was started.'}
       </p>
       <ol className={classes.steps}>
         {steps.map((step, i) => (

@@ -66,7 +66,7 @@ export function Prepare({
             </>
           )}
         </dd>
-        <dt>Water in all</dt>
+        <dt>Water, total</dt>
         <dd>{format.litres(litresInAll)}</dd>
         <dt>To pay there</dt>
         <dd>

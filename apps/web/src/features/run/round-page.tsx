@@ -97,7 +97,7 @@ export function RoundPage() {
                 <dd>
                   {round.windChillC === null
                     ? 'mild'
-                    : `feels like ${format.temp(round.windChillC)} at the coldest, ${format.minutes(round.handsMinutes)} in all with wet hands`}
+                    : `feels like ${format.temp(round.windChillC)} at the coldest, ${format.minutes(round.handsMinutes)} with wet hands altogether`}
                 </dd>
               </dl>
               <h3>Mix, in this order</h3>

@@ -61,6 +61,6 @@ describe('the steps of a sheet', () => {
     const [first, round] = await shown([step({}), ...parts]);
     expect(within(first as HTMLElement).getByText(/12:00/)).toBeTruthy();
     expect(round?.textContent).toMatch(/Part by part:.*12:10.*12:18/);
-    expect(round?.textContent).toMatch(/16 min in all/);
+    expect(round?.textContent).toMatch(/16 min altogether/);
   });
 });

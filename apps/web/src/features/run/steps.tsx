@@ -20,7 +20,7 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
       <strong>{RUN_STEP_NAMES[step.id]}</strong>
       {!inAll && step.groups.length > 0 && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
       {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
-      {inAll && ' in all'}
+      {inAll && ' altogether'}
       {step.litres > 0 && `, ${format.litres(step.litres)}`}
       {step.onMeter && <span className={classes.meter}> on the meter</span>}
       {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}

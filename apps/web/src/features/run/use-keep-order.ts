@@ -10,7 +10,7 @@ export const messageOf = (error: Error | null): string | null => {
   if (!error) return null;
   return error instanceof ApiError
     ? error.message
-    : 'The server is not responding. Your order stands here; try again.';
+    : 'The server is not responding. Your order is still here; try again.';
 };
 
 /** What is kept now, and how to keep another order. */

@@ -27,7 +27,7 @@ export function Ledger({ salt, vehicle }: { readonly salt: SaltAnswer; readonly 
               aria-label="What the drawing shows"
               data={[
                 { value: 'load', label: 'Load, g/m²' },
-                { value: 'clock', label: 'Clock, active hours' },
+                { value: 'clock', label: 'Hours of salt at work' },
               ]}
               value={kind}
               onChange={(value) => setKind(value === 'clock' ? 'clock' : 'load')}
@@ -36,7 +36,7 @@ export function Ledger({ salt, vehicle }: { readonly salt: SaltAnswer; readonly 
           <UnfoldedCar
             bodyClass={vehicle.bodyClass}
             layer={saltLayer(day.zones, kind, fastest)}
-            label={kind === 'load' ? 'Salt load in grams a square metre' : 'Clock in active hours'}
+            label={kind === 'load' ? 'Salt load in grams a square metre' : 'Hours of salt at work'}
           />
           {last > 0 && (
             <Slider
@@ -84,7 +84,7 @@ export function Answers({ salt }: { readonly salt: SaltAnswer }) {
   const saved = [...salt.savedNow].sort((a, b) => b.activeHours - a.activeHours);
   return (
     <section className={classes.box}>
-      <h2>Reading (active hours, estimated)</h2>
+      <h2>Hours of salt at work (estimated)</h2>
       <dl className={classes.answers}>
         <dt>
           {salt.savedByLast

@@ -31,7 +31,7 @@ export function SaltPage() {
         />
       }
     >
-      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its ledger stands here.</NoVehicles>}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its salt is shown here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !salt && vehicleId !== '' && <Loading what="Running the ledger" />}
       {salt && vehicle && (

@@ -25,7 +25,7 @@ export function saltLayer(zones: readonly ZoneSalt[], kind: SaltLayerKind, faste
         : {
             text: activeHours.toFixed(0),
             strength: activeHours / most,
-            spoken: `${activeHours.toFixed(0)} active hours`,
+            spoken: `${activeHours.toFixed(0)} hours of salt at work`,
           },
     ]),
   );

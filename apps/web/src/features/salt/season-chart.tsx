@@ -27,7 +27,7 @@ export function SeasonChart({ salt }: { readonly salt: SaltAnswer }) {
     xaxis: { type: 'datetime', labels: { datetimeUTC: false } },
     yaxis: [
       { title: { text: 'Underbody load, g/m²' }, decimalsInFloat: 0, min: 0 },
-      { opposite: true, title: { text: 'Clock, active hours' }, decimalsInFloat: 0, min: 0 },
+      { opposite: true, title: { text: 'Salt at work, h' }, decimalsInFloat: 0, min: 0 },
     ],
     annotations: {
       xaxis: salt.washesMs.map((x) => ({

@@ -1,6 +1,9 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
+import type { DisplaySettings } from '@keen/core';
+import { shownUnit, typed } from '../../format/shown-unit.js';
+import { useFormat } from '../../format/use-format.js';
 import { numberOf } from '../../parts/number-text.js';
 import { TypedNumber } from '../../parts/typed-number.js';
 import classes from './settings.module.css';
@@ -22,12 +25,39 @@ interface NumberRowsProps {
   readonly onSave: (id: string, value: number) => Promise<unknown>;
 }
 
+const signed = (value: number): string => typed(value).replace('-', '−');
+
+/** A row in the user's own unit: how it is shown, read back, and what is wrong with what was typed. */
+function shownRow({ unit, value, min, max, means }: NumberRow, display: DisplaySettings) {
+  const { label, toShown, fromShown } = shownUnit(unit, display);
+  return {
+    label: `${means}, ${label}`,
+    /** Beside the field, where there is room for it. */
+    short: label.length <= 5 ? label : '',
+    shipped: `${signed(toShown(value))} ${label}`,
+    toShown: (kept: number): number => Number(typed(toShown(kept))),
+    read: (text: string | number): number | null => {
+      const found = numberOf(text);
+      return found === null ? null : fromShown(found);
+    },
+    fault: (kept: number): string | null =>
+      kept < min || kept > max ? `From ${signed(toShown(min))} to ${signed(toShown(max))} ${label}.` : null,
+  };
+}
+
 /** Numbers that decide, each with its meaning, unit, origin and the shipped value; saved when one leaves the field. */
 export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
+  const { display } = useFormat();
   const [errors, setErrors] = useState<Record<string, string>>({});
-  const save = (id: string, text: string | number): void => {
-    const value = numberOf(text);
-    if (value === null || value === values[id]) return;
+  const save = (row: NumberRow, value: number | null): void => {
+    const { id } = row;
+    // As it was, to the places that are shown.
+    if (value === null || Math.abs(value - (values[id] ?? NaN)) <= 1e-6 * Math.abs(value)) return;
+    const fault = shownRow(row, display).fault(value);
+    if (fault) {
+      setErrors((old) => ({ ...old, [id]: fault }));
+      return;
+    }
     onSave(id, value).then(
       () => setErrors(({ [id]: _, ...others }) => others),
       (error: unknown) =>
@@ -39,35 +69,40 @@ export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
   };
   return (
     <div>
-      {rows.map((row) => (
-        <div key={row.id} className={classes.row}>
-          <div>
-            {row.means.charAt(0).toUpperCase() + row.means.slice(1)}
-            <div className="muted">
-              {row.origin}; shipped as {String(row.value).replace('-', '−')} {row.unit}
+      {rows.map((row) => {
+        const shown = shownRow(row, display);
+        const value = values[row.id];
+        const isChanged = value !== row.value;
+        return (
+          <div key={row.id} className={classes.row} data-changed={isChanged || undefined}>
+            <div>
+              {row.means.charAt(0).toUpperCase() + row.means.slice(1)}
+              <div className="muted">
+                {row.origin}; shipped as {shown.shipped}
+              </div>
             </div>
+            <TypedNumber
+              key={`${value} ${display.temperature} ${display.volume} ${display.wind} ${display.currency}`}
+              aria-label={shown.label}
+              rightSection={<span className="muted">{shown.short}</span>}
+              rightSectionWidth={48}
+              hideControls
+              defaultValue={value === undefined ? undefined : shown.toShown(value)}
+              onBlur={(event) => save(row, shown.read(event.currentTarget.value))}
+              onKeyDown={(event) => event.key === 'Enter' && save(row, shown.read(event.currentTarget.value))}
+              error={errors[row.id]}
+            />
+            <Button
+              variant="default"
+              size="compact-md"
+              disabled={!isChanged}
+              onClick={() => save(row, row.value)}
+            >
+              As shipped
+            </Button>
           </div>
-          <TypedNumber
-            key={values[row.id]}
-            aria-label={`${row.means}, ${row.unit}`}
-            rightSection={<span className="muted">{row.unit.length <= 5 ? row.unit : ''}</span>}
-            rightSectionWidth={48}
-            hideControls
-            defaultValue={values[row.id]}
-            onBlur={(event) => save(row.id, event.currentTarget.value)}
-            onKeyDown={(event) => event.key === 'Enter' && save(row.id, event.currentTarget.value)}
-            error={errors[row.id]}
-          />
-          <Button
-            variant="default"
-            size="compact-md"
-            disabled={values[row.id] === row.value}
-            onClick={() => save(row.id, row.value)}
-          >
-            As shipped
-          </Button>
-        </div>
-      ))}
+        );
+      })}
     </div>
   );
 }

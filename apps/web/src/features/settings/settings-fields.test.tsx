@@ -76,18 +76,71 @@ describe('a number that decides', () => {
   });
 
   it('tells a refusal at its own field, and takes it away once it is kept', async () => {
-    const answers = [Promise.reject(fault('limits.frost', 'must be from −20 to 5 °C.')), Promise.resolve()];
+    const answers = [
+      Promise.reject(fault('limits.frost', 'is not what this shop can have.')),
+      Promise.resolve(),
+    ];
     answers[0]?.catch(() => undefined);
     const onSave = open(jest.fn((_id: string, _value: number) => answers.shift() ?? Promise.resolve()));
     await userEvent.clear(field());
-    await userEvent.type(field(), '-99{Enter}');
-    expect(await screen.findByText('must be from −20 to 5 °C.')).toBeTruthy();
+    await userEvent.type(field(), '-19{Enter}');
+    expect(await screen.findByText('is not what this shop can have.')).toBeTruthy();
     expect(field().getAttribute('aria-invalid')).toBe('true');
     expect(screen.getByLabelText('strongest wind, m/s').getAttribute('aria-invalid')).not.toBe('true');
     await userEvent.clear(field());
     await userEvent.type(field(), '-9{Enter}');
-    await waitFor(() => expect(screen.queryByText('must be from −20 to 5 °C.')).toBeNull());
+    await waitFor(() => expect(screen.queryByText('is not what this shop can have.')).toBeNull());
     expect(onSave).toHaveBeenCalledTimes(2);
+  });
+});
+
+describe('a number in the user’s own unit', () => {
+  const PRICE: NumberRow = {
+    id: 'hour',
+    value: 3000,
+    min: 0,
+    max: 100_000,
+    unit: 'minor units per hour',
+    means: 'an hour of work',
+    origin: 'judgement',
+  };
+  const SHARE: NumberRow = {
+    ...PRICE,
+    id: 'hand',
+    value: 0.33,
+    min: 0,
+    max: 1,
+    unit: 'share',
+    means: 'in hand',
+  };
+  const open = () => {
+    const onSave = jest.fn((_id: string, _value: number): Promise<unknown> => Promise.resolve());
+    show(<NumberRows rows={[PRICE, SHARE]} values={{ hour: 3500, hand: 0.33 }} onSave={onSave} />);
+    return onSave;
+  };
+
+  it('is money, not minor units, and a percentage, not a fraction', async () => {
+    const onSave = open();
+    const hour = screen.getByLabelText<HTMLInputElement>(/an hour of work, [A-Z]{3} per hour/);
+    expect(hour.value).toBe('35');
+    expect(screen.getByText('An hour of work').textContent).toMatch(/shipped as 30 [A-Z]{3} per hour/);
+    await userEvent.clear(hour);
+    await userEvent.type(hour, '42.5{Enter}');
+    expect(onSave).toHaveBeenLastCalledWith('hour', 4250);
+    const hand = screen.getByLabelText<HTMLInputElement>('in hand, %');
+    expect(hand.value).toBe('33');
+    await userEvent.click(hand);
+    await userEvent.tab();
+    expect(onSave).toHaveBeenCalledTimes(1);
+  });
+
+  it('says what is allowed in that unit, and sends nothing', async () => {
+    const onSave = open();
+    const hour = screen.getByLabelText(/an hour of work/);
+    await userEvent.clear(hour);
+    await userEvent.type(hour, '5000{Enter}');
+    expect(await screen.findByText(/^From 0 to 1000 [A-Z]{3} per hour\.$/)).toBeTruthy();
+    expect(onSave).not.toHaveBeenCalled();
   });
 });
 

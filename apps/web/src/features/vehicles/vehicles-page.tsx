@@ -17,7 +17,7 @@ function targetText({ target, cadenceDays }: VehicleRecord): string {
   if (target.kind === 'days') return `Every ${cadenceDays} days.`;
   return target.kind === 'salt-days'
     ? `Never more than ${target.most} days with salt on it.`
-    : `Never more than ${target.most} active hours.`;
+    : `Never more than ${target.most} hours of salt at work.`;
 }
 
 /** Where each car has a page of its own. */
@@ -47,7 +47,7 @@ function VehicleItem({ vehicle, places, onEdit, onDelete }: VehicleItemProps) {
         <p>
           {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
           {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
-          {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Stands{' '}
+          {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Parked overnight{' '}
           {vehicle.standsAtPlaceId ? `at ${nameOf(places, vehicle.standsAtPlaceId)}` : 'in the street'}.{' '}
           {targetText(vehicle)}
         </p>

@@ -37,7 +37,7 @@ export function ReadHours() {
           ? 'nothing falls'
           : `${reading.precipMm.toFixed(1)} mm ${reading.precipKind ? FALL_NAMES[reading.precipKind] : ''}`.trim(),
     ];
-    const of = member > 0 ? `, member ${member}` : '';
+    const of = member > 0 ? `, variant ${member}` : '';
     return `${format.dayTime(reading.atMs)}${of}: ${parts.filter((part) => part !== null).join(', ')}`;
   };
   return (
@@ -96,7 +96,7 @@ export function ReadHours() {
             </tr>
             <tr>
               <th scope="row">{PLAIN_COLUMNS[1]}</th>
-              <td colSpan={3}>of a forecast: 0 or empty is the control, 1 to 30 are its members</td>
+              <td colSpan={3}>of a forecast: 0 or empty is the main one, 1 to 30 are its variants</td>
             </tr>
             <tr>
               <th scope="row">{PLAIN_COLUMNS[2]}</th>

@@ -84,7 +84,7 @@ export function SeeNow() {
     <section className={classes.box}>
       <h2>What I see now</h2>
       <p className="muted">
-        It stands in this hour and fades back to the forecast: the air over about {SIGHT_FADE_HOURS.airTempC}{' '}
+        It counts in this hour and fades back to the forecast: the air over about {SIGHT_FADE_HOURS.airTempC}{' '}
         h, cloud over {SIGHT_FADE_HOURS.cloudFraction} h, wind over {SIGHT_FADE_HOURS.windMetresPerSecond} h
         (judgement). A road seen goes on from what was seen.
       </p>

@@ -67,7 +67,7 @@ function Source({ one, isLast, onMove, onUse }: SourceProps) {
       : null,
     issuedMs === null
       ? null
-      : `forecast of ${format.dayTime(issuedMs)}${memberCount > 0 ? ` with ${memberCount} members` : ', one course'}`,
+      : `forecast of ${format.dayTime(issuedMs)}${memberCount > 0 ? ` in ${memberCount} variants` : ', one course'}`,
   ].filter((fact) => fact !== null);
   return (
     <li>

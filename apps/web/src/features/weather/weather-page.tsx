@@ -18,7 +18,7 @@ export function WeatherPage() {
       title="Weather"
       lead={
         view
-          ? `${view.source} leads, issued ${format.dayTime(view.issuedMs)}, ${view.memberCount} members.`
+          ? `${view.source} is used first: forecast of ${format.dayTime(view.issuedMs)}, ${view.memberCount} variants.`
           : undefined
       }
     >

@@ -59,15 +59,15 @@ function Labels({ bands, places, format }: Pick<RibbonProps, 'bands' | 'places' 
       <div className={classes.label} style={{ height: AIR }}>
         <strong>Air</strong>
         <span>
-          line: control, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: 10–90 % of members;
-          dashes: freezing; bars: rain or snow
+          line: main forecast, {format.display.temperature === 'F' ? '°F' : '°C'}; shade: eight in ten of the
+          forecasts; dashes: freezing; bars: rain or snow
         </span>
       </div>
       <div className={classes.label} style={{ height: ROAD_HEIGHT + BAND_GAP }}>
         <strong>Main road</strong>
       </div>
       <div className={classes.label} style={{ height: CLOCK_HEIGHT + BAND_GAP }}>
-        <strong>Salt clock</strong>
+        <strong>Salt at work</strong>
       </div>
       {bands.map((band, i) => (
         <div key={`${band.placeId} ${band.methodId}`}>

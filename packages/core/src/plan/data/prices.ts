@@ -5,7 +5,7 @@ export const PRICES = [
     value: 12,
     min: 0,
     max: 1000,
-    unit: 'minor units per active hour',
+    unit: 'minor units per hour of salt at work',
     means: 'worth of an hour in which salt does not eat',
   },
   {

@@ -1,6 +1,6 @@
 import { Select, TextInput } from '@mantine/core';
 import { useFormat } from '../../../format/use-format.js';
-import { shownUnit } from '../desk-units.js';
+import { shownUnit } from '../../../format/shown-unit.js';
 import type { EventRow } from './wash-form.js';
 import classes from './wash.module.css';
 

@@ -1,5 +1,5 @@
 import type { DisplaySettings, WashEvent, WashSumInput } from '@keen/core';
-import { shownUnit, typed } from '../desk-units.js';
+import { shownUnit, typed } from '../../../format/shown-unit.js';
 
 /** One row of the table of events, as it is typed. */
 export interface EventRow {

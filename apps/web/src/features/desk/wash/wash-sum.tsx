@@ -2,7 +2,7 @@ import { Button, Select, TextInput } from '@mantine/core';
 import { calculate, CALCULATORS, washPoints, type WashSumAnswer, type WashSumInput } from '@keen/core';
 import { useState } from 'react';
 import { useFormat } from '../../../format/use-format.js';
-import { shownUnit } from '../desk-units.js';
+import { shownUnit } from '../../../format/shown-unit.js';
 import { type EventRow, nextEvent, type PanelFields, shownExample, washInput } from './wash-form.js';
 import { EventFields } from './event-fields.js';
 import { WashSpans } from './wash-spans.js';

@@ -1,4 +1,5 @@
-import type { DisplaySettings } from '@keen/core';
+import { type DisplaySettings, MINOR_PER_UNIT } from '@keen/core';
+import { LITRES_PER_GALLON } from './scales.js';
 
 /** A unit as a user prefers it: what stands beside the field, and the way there and back. */
 export interface ShownUnit {
@@ -8,7 +9,6 @@ export interface ShownUnit {
 }
 
 const ML_PER_FL_OZ = 29.5735;
-const LITRES_PER_GALLON = 3.785412;
 const KMH = { ms: 1 / 3.6, kmh: 1, mph: 0.621371 } as const;
 const WIND_LABELS = { ms: 'm/s', kmh: 'km/h', mph: 'mph' } as const;
 
@@ -20,9 +20,9 @@ const scaled = (label: string, factor: number): ShownUnit => ({
 const tail = (unit: string, from: string): string => unit.slice(from.length);
 
 /**
- * A sum's own unit in the user's: temperatures, winds, volumes and money; every other unit stays as it is.
+ * A unit of a sum or a setting in the user's own: temperatures, winds, volumes, shares and money; every other stays as it is.
  *
- * @param unit as the sum's schema tells it, such as "°C" or "mL of finished mix"
+ * @param unit as its schema has it, such as "°C" or "mL of finished mix"
  */
 export function shownUnit(unit: string, display: DisplaySettings): ShownUnit {
   if (/^°C\b/.test(unit) && display.temperature === 'F') {
@@ -40,7 +40,12 @@ export function shownUnit(unit: string, display: DisplaySettings): ShownUnit {
     return scaled(`fl oz${tail(unit, 'mL')}`, 1 / ML_PER_FL_OZ);
   if (/^L(?!\/)/.test(unit) && display.volume === 'gal')
     return scaled(`gal${tail(unit, 'L')}`, 1 / LITRES_PER_GALLON);
-  if (unit === 'minor units') return scaled(display.currency, 0.01);
+  if (unit === 'K' && display.temperature === 'F') return scaled('°F', 1.8);
+  if (unit === 'share') return scaled('%', 100);
+  if (unit.startsWith('minor units')) {
+    const money = scaled(`${display.currency}${tail(unit, 'minor units')}`, 1 / MINOR_PER_UNIT);
+    return { ...money, fromShown: (shown) => Math.round(money.fromShown(shown)) };
+  }
   return scaled(unit, 1);
 }
 
