@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { ApiError } from '../../api/client.js';
-import type { DisplaySettings } from '@keen/core';
+import type { Format } from '../../format/format.js';
 import { shownUnit, typed } from '../../format/shown-unit.js';
 import { useFormat } from '../../format/use-format.js';
 import { numberOf } from '../../parts/number-text.js';
@@ -25,16 +25,20 @@ interface NumberRowsProps {
   readonly onSave: (id: string, value: number) => Promise<unknown>;
 }
 
+const MINOR = 'minor units';
+
 const signed = (value: number): string => typed(value).replace('-', '−');
 
 /** A row in the user's own unit: how it is shown, read back, and what is wrong with what was typed. */
-function shownRow({ unit, value, min, max, means }: NumberRow, display: DisplaySettings) {
+function shownRow({ unit, value, min, max, means }: NumberRow, { display, money }: Format) {
   const { label, toShown, fromShown } = shownUnit(unit, display);
   return {
     label: `${means}, ${label}`,
     /** Beside the field, where there is room for it. */
     short: label.length <= 5 ? label : '',
-    shipped: `${signed(toShown(value))} ${label}`,
+    shipped: unit.startsWith(MINOR)
+      ? money(value) + unit.slice(MINOR.length)
+      : `${signed(toShown(value))} ${label}`,
     toShown: (kept: number): number => Number(typed(toShown(kept))),
     read: (text: string | number): number | null => {
       const found = numberOf(text);
@@ -47,13 +51,14 @@ function shownRow({ unit, value, min, max, means }: NumberRow, display: DisplayS
 
 /** Numbers that decide, each with its meaning, unit, origin and the shipped value; saved when one leaves the field. */
 export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
-  const { display } = useFormat();
+  const format = useFormat();
+  const { display } = format;
   const [errors, setErrors] = useState<Record<string, string>>({});
   const save = (row: NumberRow, value: number | null): void => {
     const { id } = row;
     // As it was, to the places that are shown.
     if (value === null || Math.abs(value - (values[id] ?? NaN)) <= 1e-6 * Math.abs(value)) return;
-    const fault = shownRow(row, display).fault(value);
+    const fault = shownRow(row, format).fault(value);
     if (fault) {
       setErrors((old) => ({ ...old, [id]: fault }));
       return;
@@ -70,7 +75,7 @@ export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
   return (
     <div>
       {rows.map((row) => {
-        const shown = shownRow(row, display);
+        const shown = shownRow(row, format);
         const value = values[row.id];
         const isChanged = value !== row.value;
         return (

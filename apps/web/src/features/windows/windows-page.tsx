@@ -1,6 +1,7 @@
-import { SegmentedControl } from '@mantine/core';
+import { Button, SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import {
+  type Band,
   type ForecastHour,
   type PlaceRecord,
   type VehicleRecord,
@@ -26,6 +27,7 @@ import { Refused } from './refused.js';
 import { Reasons } from './reasons.js';
 import { CELL_WIDTHS, firstChoice, openBands, type Point, type Zoom } from './ribbon-view.js';
 import { Ribbon } from './ribbon.js';
+import { everGoes, weekText } from './week-view.js';
 import classes from './ribbon.module.css';
 
 /** When, where and how for one vehicle over the week. */
@@ -55,7 +57,7 @@ export function WindowsPage() {
         />
       }
     >
-      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its windows stand here.</NoVehicles>}
+      {vehicles?.length === 0 && <NoVehicles>Add a vehicle first; its windows are shown here.</NoVehicles>}
       {error && <Failed error={error} onRetry={() => void refetch()} />}
       {!error && !ready && !isStopped && vehicleId !== '' && (
         <Loading what="Working out the week" progress={progress} onStop={stop} />
@@ -85,7 +87,9 @@ interface WeekProps {
 
 function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const format = useFormat();
-  const bands = useMemo(() => openBands(view), [view]);
+  const open = useMemo(() => openBands(view), [view]);
+  const [isAllShown, setAllShown] = useState(() => !open.some(everGoes));
+  const bands = useMemo(() => (isAllShown ? open : open.filter(everGoes)), [open, isAllShown]);
   const [chosen, setChosen] = useState<Point>(() => firstChoice(bands, nowMs));
   const isPhone = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
   const [zoom, setZoom] = useState<Zoom>(isPhone ? 'days' : 'week');
@@ -98,9 +102,16 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
     return <Empty title="No place can wash this vehicle">Add a place, or a method to a place.</Empty>;
 
   const show = ({ placeId, methodId, startMs }: NearWay): void => {
-    const bandIndex = bands.findIndex((one) => one.placeId === placeId && one.methodId === methodId);
-    const hourIndex = bands[bandIndex]?.cells.findLastIndex((one) => one.startMs <= startMs) ?? -1;
+    // What never goes may be folded away.
+    setAllShown(true);
+    const bandIndex = open.findIndex((one) => one.placeId === placeId && one.methodId === methodId);
+    const hourIndex = open[bandIndex]?.cells.findLastIndex((one) => one.startMs <= startMs) ?? -1;
     if (bandIndex >= 0 && hourIndex >= 0) setChosen({ bandIndex, hourIndex });
+  };
+  const fold = (): void => {
+    const shownNext = isAllShown ? open.filter(everGoes) : open;
+    setChosen({ ...chosen, bandIndex: Math.max(0, shownNext.indexOf(band)) });
+    setAllShown(!isAllShown);
   };
   const planCell = (): void => {
     const { placeId, methodId } = band;
@@ -122,6 +133,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   };
   return (
     <>
+      <p className={classes.summary}>{weekText(open, { nowMs, places, format })}</p>
       <div>
         <Ribbon
           view={view}
@@ -136,6 +148,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
         />
         <div className={classes.below}>
           <Legend />
+          <FoldButton bands={open} isAllShown={isAllShown} onFold={fold} />
           <SegmentedControl
             aria-label="How much of the week is shown"
             data={[
@@ -163,6 +176,24 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
       />
       <Refused bands={view.bands} places={places} />
     </>
+  );
+}
+
+interface FoldButtonProps {
+  readonly bands: readonly Band[];
+  readonly isAllShown: boolean;
+  readonly onFold: () => void;
+}
+
+/** Ways that never go this week are folded away; nothing is offered where all go, or none. */
+function FoldButton({ bands, isAllShown, onFold }: FoldButtonProps) {
+  const never = bands.filter((band) => !everGoes(band)).length;
+  if (never === 0 || never === bands.length) return null;
+  const ways = never === 1 ? 'the way that never goes' : `the ${never} ways that never go`;
+  return (
+    <Button variant="default" size="compact-md" onClick={onFold}>
+      {isAllShown ? 'Hide' : 'Show'} {ways} this week
+    </Button>
   );
 }
 

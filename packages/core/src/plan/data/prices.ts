@@ -6,7 +6,7 @@ export const PRICES = [
     min: 0,
     max: 1000,
     unit: 'minor units per hour of salt at work',
-    means: 'worth of an hour in which salt does not eat',
+    means: 'what an hour of salt damage avoided is worth',
   },
   {
     id: 'hourMinor',
@@ -14,7 +14,7 @@ export const PRICES = [
     min: 0,
     max: 100_000,
     unit: 'minor units per hour',
-    means: "worth of an hour of one's own time; a paid hand costs about twice as much",
+    means: 'what an hour of your own time is worth; paid help costs about twice as much',
   },
   {
     id: 'coldMinorPerMinute',
