@@ -51,13 +51,13 @@ describe('the week of a car', () => {
   it('says where and when, and what ends it', () => {
     const said = text([band('unit', ['wait', 'go', 'go', 'wait'])]);
     expect(said).toMatch(/^First that goes: Thu, Jan 1, 01:00, Unit, waterless/);
-    expect(said).toMatch(/Until 03:00: then closes/);
+    expect(said).toMatch(/It goes until 03:00; after that: closes/);
   });
 
   it('says its condition where nothing goes as it is, and says so where nothing goes at all', () => {
     expect(text([band('bay', ['wait', 'go-if'])])).toMatch(/^Nothing goes as it is\. .*Bay.*, if /);
     expect(text([band('bay', ['no', 'wait'])])).toMatch(/^Nothing goes this week/);
-    expect(text([band('unit', ['go', 'go'])])).not.toMatch(/Until/);
+    expect(text([band('unit', ['go', 'go'])])).not.toMatch(/until/);
   });
 
   it('tells ways that never go from the others', () => {

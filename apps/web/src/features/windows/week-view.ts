@@ -52,5 +52,5 @@ export function weekText(
   if (!closes) return begins;
   const isSameDay = format.dayKey(closes.startMs) === format.dayKey(cell.startMs);
   const until = isSameDay ? format.time(closes.startMs) : format.dayTime(closes.startMs);
-  return `${begins} Until ${until}: then ${findingText(closes.limiting, format)}.`;
+  return `${begins} It goes until ${until}; after that: ${findingText(closes.limiting, format)}.`;
 }

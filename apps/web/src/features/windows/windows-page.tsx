@@ -1,7 +1,6 @@
-import { Button, SegmentedControl } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import {
-  type Band,
   type ForecastHour,
   type PlaceRecord,
   type VehicleRecord,
@@ -20,15 +19,14 @@ import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.js';
-import { VerdictPatterns, VerdictSwatch } from '../../parts/verdict-patterns.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
-import { VERDICT_WORDS } from '../../words/names.js';
 import { Refused } from './refused.js';
 import { Reasons } from './reasons.js';
 import { CELL_WIDTHS, firstChoice, openBands, type Point, type Zoom } from './ribbon-view.js';
 import { Ribbon } from './ribbon.js';
 import { everGoes, weekText } from './week-view.js';
 import classes from './ribbon.module.css';
+import { FoldButton, Legend } from './below-ribbon.js';
 
 /** When, where and how for one vehicle over the week. */
 export function WindowsPage() {
@@ -176,44 +174,5 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
       />
       <Refused bands={view.bands} places={places} />
     </>
-  );
-}
-
-interface FoldButtonProps {
-  readonly bands: readonly Band[];
-  readonly isAllShown: boolean;
-  readonly onFold: () => void;
-}
-
-/** Ways that never go this week are folded away; nothing is offered where all go, or none. */
-function FoldButton({ bands, isAllShown, onFold }: FoldButtonProps) {
-  const never = bands.filter((band) => !everGoes(band)).length;
-  if (never === 0 || never === bands.length) return null;
-  const ways = never === 1 ? 'the way that never goes' : `the ${never} ways that never go`;
-  return (
-    <Button variant="default" size="compact-md" onClick={onFold}>
-      {isAllShown ? 'Hide' : 'Show'} {ways} this week
-    </Button>
-  );
-}
-
-function Legend() {
-  return (
-    <div className={classes.legend}>
-      {(['go', 'go-if', 'wait', 'no', 'unknown'] as const).map((verdict) => (
-        <span key={verdict}>
-          <VerdictSwatch verdict={verdict} /> {VERDICT_WORDS[verdict]}
-        </span>
-      ))}
-      <span>
-        <svg width={18} height={18} aria-hidden="true">
-          <VerdictPatterns />
-          <rect width={18} height={18} rx={3} fill="var(--kr-brine-soft)" />
-          <rect width={18} height={18} rx={3} fill="url(#members-disagree)" />
-        </svg>
-        Forecasts differ
-      </span>
-      <span className="muted">Paler: closer to its limit</span>
-    </div>
   );
 }
