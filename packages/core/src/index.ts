@@ -219,7 +219,12 @@ export {
 export {
   bottlesFor,
   EMPTY_SHELF,
+  CLOTH_DUTIES,
   CLOTH_KINDS,
+  demoted,
+  isWorn,
+  laundered,
+  type ClothDuty,
   GEAR_KINDS,
   KEPT_IN,
   kitWarnings,

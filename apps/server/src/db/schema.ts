@@ -5,6 +5,7 @@ import {
   type CarZone,
   type DailyDriving,
   DRIVE_ORIGINS,
+  CLOTH_DUTIES,
   GEAR_KINDS,
   KEPT_IN,
   MESSAGE_KINDS,
@@ -440,6 +441,9 @@ export const gear = sqliteTable('gear', {
   lifeLitres: real('life_litres'),
   litresUsed: real('litres_used').notNull(),
   notes: text('notes').notNull(),
+  duty: text('duty', { enum: CLOTH_DUTIES }).notNull().default('paint'),
+  launderedTimes: real('laundered_times').notNull().default(0),
+  hasGuard: integer('has_guard', { mode: 'boolean' }),
   removedMs,
 });
 

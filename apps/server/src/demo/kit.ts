@@ -125,9 +125,17 @@ const piece = (id: string, name: string, kind: Gear['kind'], rest: Partial<Gear>
 });
 
 export const DEMO_GEAR: readonly Gear[] = [
-  piece('folded-towels', 'Edgeless towels, grey', 'folded-towel', { count: 30, cleanCount: 14 }),
-  piece('drying-towels', 'Twisted-loop drying towels', 'drying-towel', { count: 4, cleanCount: 2 }),
-  piece('mitts', 'Wash mitts', 'mitt', { count: 4, cleanCount: 4 }),
+  piece('folded-towels', 'Edgeless towels, grey', 'folded-towel', {
+    count: 30,
+    cleanCount: 14,
+    launderedTimes: 18,
+  }),
+  piece('drying-towels', 'Twisted-loop drying towels', 'drying-towel', {
+    count: 4,
+    cleanCount: 2,
+    launderedTimes: 31,
+  }),
+  piece('mitts', 'Wash mitts', 'mitt', { count: 4, cleanCount: 4, launderedTimes: 12 }),
   piece('hand-foamer', 'Pump foamer', 'foamer', { volumeMl: 1000 }),
   piece('sprayers', 'Trigger sprayers', 'sprayer', { count: 4, volumeMl: 750 }),
   piece('lance', 'Foam lance of the pressure washer', 'lance', {
@@ -135,7 +143,7 @@ export const DEMO_GEAR: readonly Gear[] = [
     outputLitresPerBottle: 11,
     notes: 'Timed: a litre leaves in 95 s at 7 L/min.',
   }),
-  piece('buckets', 'Wash buckets with lids', 'bucket', { count: 3, volumeMl: 15_000 }),
+  piece('buckets', 'Wash buckets with lids', 'bucket', { count: 3, volumeMl: 15_000, hasGuard: true }),
   piece('blower', 'Heated blower', 'blower'),
   piece('resin', 'Resin bottle, 7 L', 'resin', { lifeLitres: 516, litresUsed: 447 }),
 ];

@@ -1,4 +1,6 @@
 import {
+  CLOTH_DUTIES,
+  type ClothDuty,
   GEAR_KINDS,
   type GearKind,
   KEPT_IN,
@@ -10,6 +12,7 @@ import {
 import { ApiProperty, IntersectionType, PartialType } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
 import {
+  IsBoolean,
   IsIn,
   IsInt,
   IsNotEmpty,
@@ -106,6 +109,18 @@ export class CreateGearDto {
   lifeLitres?: number | null;
   @MayBeAbsent() @IsNumber() @Min(0) @Max(MOST_LITRES) litresUsed?: number;
   @MayBeAbsent() @IsString() @MaxLength(1000) notes?: string;
+  /** What cloths may still touch. */
+  @ApiProperty({ enum: CLOTH_DUTIES, required: false })
+  @MayBeAbsent()
+  @IsIn(CLOTH_DUTIES)
+  duty?: ClothDuty;
+  /** How often each was laundered, on average. */
+  @MayBeAbsent() @IsNumber() @Min(0) @Max(10_000) launderedTimes?: number;
+  /** Of buckets: a grid that keeps the grit down; null: nobody says. */
+  @ApiProperty({ type: Boolean, nullable: true, required: false })
+  @IsOptional()
+  @IsBoolean()
+  hasGuard?: boolean | null;
 }
 
 export class UpdateGearDto extends IntersectionType(

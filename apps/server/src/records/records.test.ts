@@ -53,6 +53,8 @@ describe('rows that can be taken away', () => {
       finishAt: null,
       mostMinutes: null,
       dryingSpot: '',
+      siteSoap: 'ordinary',
+      bucketWater: 'brought',
     }) as never;
   let places: PlacesRepository;
   beforeEach(async () => {

@@ -1,6 +1,11 @@
-import type { GearKind, KeptIn, ProductRole } from '@keen/core';
+import type { ClothDuty, GearKind, KeptIn, ProductRole } from '@keen/core';
 
 export const KEPT_IN_NAMES: Readonly<Record<KeptIn, string>> = { van: 'in the van', indoors: 'indoors' };
+export const DUTY_NAMES: Readonly<Record<ClothDuty, string>> = {
+  paint: 'paint',
+  sills: 'sills and shuts',
+  wheels: 'wheels',
+};
 export const GEAR_NAMES: Readonly<Record<GearKind, string>> = {
   'folded-towel': 'folded towels',
   'drying-towel': 'drying towels',

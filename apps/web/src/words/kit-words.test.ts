@@ -41,7 +41,7 @@ describe('a piece of gear', () => {
   it.each([
     { of: gear('drying-towel', { count: 6, cleanCount: 4 }), text: '4 of 6 clean' },
     { of: gear('mitt', { count: 1, cleanCount: 1 }), text: '1 of 1 clean' },
-    { of: gear('bucket', { count: 2, volumeMl: 15_000 }), text: '2, 15.00 L bottle' },
+    { of: gear('bucket', { count: 2, volumeMl: 15_000 }), text: '2, 15.00 L' },
     { of: gear('bucket', {}), text: 'one' },
     {
       of: gear('foamer', { volumeMl: 1000, outputLitresPerBottle: 11 }),
@@ -66,6 +66,7 @@ it('what is to be seen to this evening has its numbers', () => {
         low: [foam],
         spent: [{ gear: towels, litresLeft: 12 }],
         laundry: [towels],
+        worn: [],
         scratching: [{ name: 'Bath towels' } as Gear],
         stripping: [{ name: 'Dish soap' } as Product],
       },

@@ -1,5 +1,6 @@
-import { CLOTH_KINDS, type Gear, type KitWarnings, type Product } from '@keen/core';
+import { CLOTH_KINDS, demoted, type Gear, type KitWarnings, type Product } from '@keen/core';
 import type { Format } from '../format/format.js';
+import { DUTY_NAMES } from './kit-names.js';
 
 /** "1:9 (10 %), label 1:4 to 1:20", "neat". */
 export function strengthText({
@@ -21,10 +22,14 @@ export const dwellRangeText = ({ dwell }: Pick<Product, 'dwell'>, format: Format
 /** What there is of a piece of gear, and what of it is left. */
 export function gearText(gear: Gear, format: Format): string {
   const { kind, count, cleanCount, volumeMl, outputLitresPerBottle, lifeLitres, litresUsed } = gear;
+  const { duty = 'paint', launderedTimes = 0, hasGuard = null } = gear;
   const isCloth = CLOTH_KINDS.has(kind);
   const parts = [
     isCloth ? `${cleanCount} of ${count} clean` : count === 1 ? '' : `${count}`,
-    volumeMl === null ? '' : `${format.ml(volumeMl)} bottle`,
+    isCloth && duty !== 'paint' ? `for ${DUTY_NAMES[duty]}` : '',
+    isCloth && launderedTimes >= 1 ? `laundered ${Math.round(launderedTimes)} times` : '',
+    volumeMl === null ? '' : `${format.ml(volumeMl)}${kind === 'bucket' ? '' : ' bottle'}`,
+    hasGuard === null ? '' : hasGuard ? 'with a guard' : 'without a guard',
     outputLitresPerBottle === null || volumeMl === null
       ? ''
       : `draws 1:${((outputLitresPerBottle * 1000) / volumeMl - 1).toFixed(1)} (measured)`,
@@ -37,7 +42,7 @@ export function gearText(gear: Gear, format: Format): string {
 
 /** What is to be seen to this evening, each with its number. */
 export function warningTexts(warnings: KitWarnings, format: Format): string[] {
-  const { freezing, low, spent, laundry, scratching, stripping, coldestC } = warnings;
+  const { freezing, low, spent, laundry, worn, scratching, stripping, coldestC } = warnings;
   return [
     ...freezing.map(
       ({ name, lowestStoreC }) =>
@@ -52,6 +57,11 @@ export function warningTexts(warnings: KitWarnings, format: Format): string[] {
     ...laundry.map(
       ({ name, cleanCount, count }) => `Launder ${name}: ${cleanCount} of ${count} clean, no softener.`,
     ),
+    ...worn.map((gear) => {
+      const lower = demoted(gear);
+      const times = Math.round(gear.launderedTimes ?? 0);
+      return `${gear.name} were laundered ${times} times: ${lower ? `use them on ${DUTY_NAMES[lower]} only` : 'they are rags now'}.`;
+    }),
     ...scratching.map(
       ({ name }) => `${name} scratch: their hems and loops hold grit. Get folded towels of microfibre.`,
     ),

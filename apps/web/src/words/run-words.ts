@@ -92,6 +92,8 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'one-door-at-a-time': 'A car is parked beside it: one door at a time, a hand on its edge.',
   'wet-brakes':
     'Wipe windscreen, mirrors and lamps before you drive; brakes are wet, try them, and belts and doors may freeze.',
+  'grit-in-the-bucket':
+    'No guard in the bucket: wring the mitt out above it, let the grit settle, and change the rinse water when it clouds.',
   'gloves-and-goggles': 'Gloves and goggles.',
   'never-acid-over-alkali': 'Never acid over alkali or alkali over acid; never acid with chlorine.',
 };

@@ -12,3 +12,4 @@ export * from './chemistry.js';
 export * from './warnings.js';
 export * from './wash-use.js';
 export * from './kit-taken.js';
+export * from './cloth-wear.js';

@@ -1,4 +1,4 @@
-import type { Gear, GearKind, Kit } from './product.js';
+import { type Gear, type GearKind, isForPaint, type Kit } from './product.js';
 import type { WashUse } from './wash-use.js';
 
 /** What a wash really took out of the kit; giving it back gives back so much, and no more. */
@@ -15,7 +15,7 @@ export const NOTHING_TAKEN: KitTaken = Object.freeze({ products: [], cloths: [],
 function clothsOf(gear: readonly Gear[], kind: GearKind, wanted: number): KitTaken['cloths'] {
   let left = wanted;
   return gear
-    .filter((row) => row.kind === kind)
+    .filter((row) => row.kind === kind && isForPaint(row))
     .flatMap(({ id, cleanCount }) => {
       const count = Math.min(left, cleanCount);
       left -= count;

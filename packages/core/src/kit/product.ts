@@ -71,6 +71,10 @@ export const CLOTH_KINDS: ReadonlySet<GearKind> = new Set([
   'sponge',
 ]);
 
+export const CLOTH_DUTIES = ['paint', 'sills', 'wheels'] as const;
+/** What a cloth may still touch: a worn one goes down from paint to sills, then to wheels. */
+export type ClothDuty = (typeof CLOTH_DUTIES)[number];
+
 /** What is not used up at once: cloths, bottles, machines, filters. */
 export interface Gear {
   readonly id: string;
@@ -87,6 +91,12 @@ export interface Gear {
   readonly lifeLitres: number | null;
   readonly litresUsed: number;
   readonly notes: string;
+  /** Of cloths and mitts; absent: paint. */
+  readonly duty?: ClothDuty;
+  /** How often each of them was laundered, on average; absent: nobody counted. */
+  readonly launderedTimes?: number;
+  /** Of buckets, a grid that keeps the grit down; absent or null: nobody says. */
+  readonly hasGuard?: boolean | null;
 }
 
 /** All that the shop owns. */
@@ -100,9 +110,12 @@ export const EMPTY_KIT: Kit = { products: [], gear: [] };
 const ofKind = ({ gear }: Pick<Kit, 'gear'>, kind: GearKind): Gear[] =>
   gear.filter((one) => one.kind === kind);
 
-/** How many of a kind are clean; null where the kit holds none of it. */
+/** May it still touch paint? */
+export const isForPaint = ({ duty = 'paint' }: Pick<Gear, 'duty'>): boolean => duty === 'paint';
+
+/** How many of a kind are clean and may touch paint; null where the kit holds none of it. */
 export function cleanOf(kit: Pick<Kit, 'gear'>, kind: GearKind): number | null {
-  const found = ofKind(kit, kind);
+  const found = ofKind(kit, kind).filter(isForPaint);
   return found.length === 0 ? null : found.reduce((sum, { cleanCount }) => sum + cleanCount, 0);
 }
 

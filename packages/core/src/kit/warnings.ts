@@ -1,3 +1,4 @@
+import { isWorn } from './cloth-wear.js';
 import { CLOTH_KINDS, type Gear, type Kit, type Product } from './product.js';
 
 /** What is to be seen to this evening. */
@@ -9,6 +10,8 @@ export interface KitWarnings {
   readonly spent: readonly { readonly gear: Gear; readonly litresLeft: number }[];
   /** Cloths of which more are soiled than clean. */
   readonly laundry: readonly Gear[];
+  /** Cloths whose pile is worn for what they still touch. */
+  readonly worn: readonly Gear[];
   /** Household towels where no other cloth is owned: their loops and hems scratch. */
   readonly scratching: readonly Gear[];
   /** Dish soap where no car shampoo is owned: wax goes with it. */
@@ -45,6 +48,7 @@ export function kitWarnings({ products, gear }: Kit, coldestC: number | null): K
       return [{ gear: one, litresLeft: Math.max(0, one.lifeLitres - one.litresUsed) }];
     }),
     laundry: gear.filter(({ kind, count, cleanCount }) => CLOTH_KINDS.has(kind) && cleanCount * 2 < count),
+    worn: gear.filter(isWorn),
     scratching: gear.some(({ kind }) => CAR_TOWELS.has(kind))
       ? []
       : gear.filter(({ kind }) => kind === 'household-towel'),

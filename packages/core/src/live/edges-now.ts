@@ -66,6 +66,7 @@ export function edgesNow(
     edges: byStep,
     lowEdges: lowEdges(of, panels),
     stopAfter: [],
+    hasNoGuard: false,
     ...stepsAround(
       { vehicle, place, method, site, overnightC: pack.sheet.overnightC },
       pack.sheet.preparation.mixes,

@@ -47,6 +47,7 @@ export const STEP_CAUTIONS = [
   'one-door-at-a-time',
   'wet-brakes',
   'haze-again',
+  'grit-in-the-bucket',
 ] as const;
 /** What has to be minded at a step. */
 export type StepCaution = (typeof STEP_CAUTIONS)[number];

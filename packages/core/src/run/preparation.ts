@@ -18,6 +18,8 @@ export interface WarmWater {
   readonly isHotForHands: boolean;
   /** Drawn there from the paid gun, as warm as it comes; absent: brought. */
   readonly isFilledThere?: true;
+  /** Buckets that are owned, and what each is filled with, mL; absent: the kit does not say. */
+  readonly buckets?: { readonly count: number; readonly volumeMl: number };
 }
 
 export const PACK_ITEMS = [
@@ -104,6 +106,9 @@ function warmWater(
   };
 }
 
+const inBuckets = (water: WarmWater | null, buckets: WarmWater['buckets']): WarmWater | null =>
+  water && buckets ? { ...water, buckets } : water;
+
 function packList(
   place: Place,
   { method, media }: { method: Method; media: Method['media'] },
@@ -155,6 +160,7 @@ export function preparation(
     readonly mixes: readonly Mix[];
     readonly cloths: Cloths;
     readonly clean: CleanMedia;
+    readonly buckets?: WarmWater['buckets'];
   },
   around: {
     readonly outdoorsC: number;
@@ -167,7 +173,10 @@ export function preparation(
   const { media, faces } = cloths;
   const { meter } = cost;
   return {
-    water: warmWater(method, { minutes: place.travelMinutes, airTempC: around.outdoorsC }),
+    water: inBuckets(
+      warmWater(method, { minutes: place.travelMinutes, airTempC: around.outdoorsC }),
+      wash.buckets,
+    ),
     litresInAll: method.litres,
     media,
     faces,

@@ -1,6 +1,6 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
 import type { HouseRules } from '../house-rules/index.js';
-import { cleanOf, type Kit, type Mix, mixesFor } from '../kit/index.js';
+import { cleanOf, firstOfKind, type Kit, type Mix, mixesFor } from '../kit/index.js';
 import type { Method, SectionId } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost, type WashCost } from '../plan/index.js';
@@ -10,7 +10,7 @@ import { panelAir, type PlaceHour, surfaceOf, type WashHours } from '../wash/ind
 import type { WeatherHour } from '../weather/index.js';
 import { clothsFor } from './cloths.js';
 import { dryingPlan, type DryingPlan } from './drying.js';
-import { preparation, type Preparation } from './preparation.js';
+import { preparation, type Preparation, type WarmWater } from './preparation.js';
 import { type RunStep, runSteps } from './run-step.js';
 import type { StepsAround, WetEdge } from './steps-around.js';
 import { lowEdges, wetEdges } from './wet-edges.js';
@@ -82,7 +82,7 @@ export function stepsAround(
     overnightC,
   }: Pick<RunSheetCase, 'vehicle' | 'place' | 'method' | 'overnightC'> & { site: PlaceHour },
   mixes: readonly Mix[],
-): Omit<StepsAround, 'edges' | 'lowEdges' | 'stopAfter'> {
+): Omit<StepsAround, 'edges' | 'lowEdges' | 'stopAfter' | 'hasNoGuard'> {
   const { airTempC } = site.air;
   const isRoofed = place.kind === 'garage' || place.kind === 'heated-unit';
   return {
@@ -99,6 +99,11 @@ export function stepsAround(
   };
 }
 
+function bucketsOf(kit: Kit): WarmWater['buckets'] {
+  const bucket = firstOfKind(kit, 'bucket');
+  return bucket?.volumeMl ? { count: bucket.count, volumeMl: bucket.volumeMl } : undefined;
+}
+
 /** What is to be brought and done before the first water. */
 function prepared(
   { kit, place, method, vehicle, soil, outdoors, hours: [{ site }], isDark }: RunSheetCase,
@@ -111,7 +116,7 @@ function prepared(
   };
   const cloths = clothsFor({ vehicle, method, soil, drying: made.drying });
   return preparation(
-    { place, method, cost: made.cost, mixes: made.mixes, cloths, clean },
+    { place, method, cost: made.cost, mixes: made.mixes, cloths, clean, buckets: bucketsOf(kit) },
     {
       outdoorsC: outdoors.airTempC,
       placeC: site.air.airTempC,
@@ -148,6 +153,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
       edges: wet.byStep,
       lowEdges: lowEdges(of, panels),
       stopAfter: cost.meter?.stopAfter ?? null,
+      hasNoGuard: firstOfKind(of.kit, 'bucket')?.hasGuard === false,
       ...stepsAround({ ...of, site }, mixes),
     }),
     minutes: method.minutes,

@@ -86,6 +86,7 @@ const PLAIN_STEPS: StepsAround = {
   mixes: [],
   forbids: [],
   hasNoDrain: false,
+  hasNoGuard: false,
   lifts: true,
   glassC: 5,
   waterC: 8,
@@ -431,6 +432,36 @@ describe('what is prepared', () => {
     const indoors = sheet(HEATED_UNIT, 'garage-rinseless').preparation;
     expect(indoors.pack).toEqual(expect.arrayContaining(['folded-towels', 'floor-squeegee']));
     expect(indoors.pack).not.toContain('grit');
+  });
+
+  it('minds the grit where the bucket has no guard, and says nothing where it has one or nobody knows', () => {
+    const bucket = (hasGuard: boolean | null) => ({
+      products: [],
+      gear: [
+        {
+          id: 'b',
+          name: 'Buckets',
+          kind: 'bucket' as const,
+          count: 2,
+          cleanCount: 0,
+          volumeMl: 12_000,
+          outputLitresPerBottle: null,
+          lifeLitres: null,
+          litresUsed: 0,
+          notes: '',
+          hasGuard,
+        },
+      ],
+    });
+    const cautionsOf = (kit: Kit): readonly string[] =>
+      sheet(BAY, 'bay-contact', {}, null, kit).steps.find(({ id }) => id === 'contact')?.cautions ?? [];
+    expect(cautionsOf(bucket(false))).toContain('grit-in-the-bucket');
+    expect(cautionsOf(bucket(true))).not.toContain('grit-in-the-bucket');
+    expect(cautionsOf(bucket(null))).not.toContain('grit-in-the-bucket');
+    expect(sheet(BAY, 'bay-contact', {}, null, bucket(true)).preparation.water?.buckets).toEqual({
+      count: 2,
+      volumeMl: 12_000,
+    });
   });
 
   it('is drawn from the gun where buckets are filled there, and empty ones are packed', () => {

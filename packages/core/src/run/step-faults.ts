@@ -35,6 +35,12 @@ export const underneath = (step: WashStep, { lifts }: StepsAround): StepCaution[
     ? ['never-under-a-jack']
     : [];
 
+const DIPS: ReadonlySet<WashStepId> = new Set(['contact', 'rinseless', 'strip']);
+
+/** What has to be minded where a hand goes back into a bucket without a guard. */
+export const inTheBucket = ({ id }: WashStep, { hasNoGuard }: StepsAround): StepCaution[] =>
+  hasNoGuard && DIPS.has(id) ? ['grit-in-the-bucket'] : [];
+
 /** What has to be minded at a step for the sake of the car that stands close. */
 export function besideNeighbour(step: WashStep, around: StepsAround): StepCaution[] {
   if (!isNeighbourClose(around)) return [];

@@ -42,6 +42,8 @@ export interface StepsAround {
   readonly forbids: readonly SiteRule[];
   /** A floor without a drain, under a roof. */
   readonly hasNoDrain: boolean;
+  /** The buckets have no guard, as somebody says who knows. */
+  readonly hasNoGuard: boolean;
   /** Cars are lifted there; in a bay one reaches under from beside. */
   readonly lifts: boolean;
   /** Glass before it is wetted, and the water that meets it first, °C. */

@@ -1,6 +1,6 @@
 import { chemicalClashes, type Mix, notRinsed } from '../kit/index.js';
 import { type Method, STEP_KINDS, wetUnder, type StepCaution, type WashStep } from '../method/index.js';
-import { besideNeighbour, clashFault, faultsOf, ofStrong, underneath } from './step-faults.js';
+import { besideNeighbour, clashFault, faultsOf, inTheBucket, ofStrong, underneath } from './step-faults.js';
 import type { StepFault, StepsAround } from './steps-around.js';
 import { boundedDwell, firstToEnd, type StepDwell } from './step-dwell.js';
 import { isMixOf, shareOfMix } from './step-mix.js';
@@ -101,6 +101,7 @@ export function cautionsAt(step: WashStep, i: number, { steps, around, inUsePh }
     ...ofStrong(step, inUsePh[i] ?? null),
     ...underneath(step, around),
     ...besideNeighbour(step, around),
+    ...inTheBucket(step, around),
     ...(wets ? [around.isRoofed ? ('ice-on-floor' as const) : ('ice-underfoot' as const)] : []),
   ];
 }

@@ -1,9 +1,9 @@
-import { Group, Select, Textarea, TextInput } from '@mantine/core';
+import { Checkbox, Group, Select, Textarea, TextInput } from '@mantine/core';
 import type { Gear } from '@keen/core';
 import { useSaveGear } from '../../api/kit-queries.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
-import { GEAR_NAMES } from '../../words/kit-names.js';
+import { DUTY_NAMES, GEAR_NAMES } from '../../words/kit-names.js';
 import { optionsOf } from '../../words/names.js';
 import { TypedNumber } from '../../parts/typed-number.js';
 import { gearDraft, type GearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
@@ -28,7 +28,7 @@ export function GearDrawer({ gear, onClose }: GearDrawerProps) {
     onClose,
   });
   const has = gearHas(draft.kind);
-  const number = (field: Extract<keyof GearDraft, string>, label: string, description?: string) => (
+  const number = (field: Exclude<keyof GearDraft, 'hasGuard'>, label: string, description?: string) => (
     <TypedNumber
       label={label}
       description={description}
@@ -67,6 +67,27 @@ export function GearDrawer({ gear, onClose }: GearDrawerProps) {
         {number('count', 'How many')}
         {has.laundry && number('cleanCount', 'Clean and dry')}
       </Group>
+      {has.laundry && (
+        <Group grow align="start">
+          <Select
+            label="Used on"
+            description="Only what is for paint is counted for a wash"
+            data={optionsOf(DUTY_NAMES)}
+            value={draft.duty}
+            onChange={(duty) => duty && set({ duty })}
+            allowDeselect={false}
+          />
+          {number('launderedTimes', 'Laundered, times', 'Each of them, on average; counted on from here')}
+        </Group>
+      )}
+      {has.guard && (
+        <Checkbox
+          label="With a guard that keeps the grit down"
+          checked={draft.hasGuard ?? false}
+          indeterminate={draft.hasGuard === null}
+          onChange={(event) => set({ hasGuard: event.currentTarget.checked })}
+        />
+      )}
       {has.bottle && (
         <Group grow align="start">
           {number('volumeMl', draft.kind === 'bucket' ? 'Filled with, mL' : 'Bottle, mL')}

@@ -1,4 +1,4 @@
-import { CLOTH_KINDS, type Gear, type GearKind } from '@keen/core';
+import { CLOTH_KINDS, type ClothDuty, type Gear, type GearKind } from '@keen/core';
 import { numberOf } from '../../parts/number-text.js';
 import type { FormErrors } from './product-form.js';
 
@@ -14,6 +14,9 @@ export interface GearDraft {
   readonly outputLitresPerBottle: Typed;
   readonly lifeLitres: Typed;
   readonly litresUsed: Typed;
+  readonly duty: ClothDuty;
+  readonly launderedTimes: Typed;
+  readonly hasGuard: boolean | null;
   readonly notes: string;
 }
 
@@ -26,6 +29,9 @@ export const NEW_GEAR: GearDraft = {
   outputLitresPerBottle: '',
   lifeLitres: '',
   litresUsed: 0,
+  duty: 'paint',
+  launderedTimes: 0,
+  hasGuard: null,
   notes: '',
 };
 
@@ -38,6 +44,7 @@ export const gearHas = (kind: GearKind) => ({
   bottle: BOTTLES.has(kind),
   output: kind === 'foamer' || kind === 'lance',
   life: FILTERS.has(kind),
+  guard: kind === 'bucket',
 });
 
 export const gearDraft = (gear: Gear): GearDraft => ({
@@ -45,6 +52,9 @@ export const gearDraft = (gear: Gear): GearDraft => ({
   volumeMl: gear.volumeMl ?? '',
   outputLitresPerBottle: gear.outputLitresPerBottle ?? '',
   lifeLitres: gear.lifeLitres ?? '',
+  duty: gear.duty ?? 'paint',
+  launderedTimes: gear.launderedTimes ?? 0,
+  hasGuard: gear.hasGuard ?? null,
 });
 
 const isWhole = (typed: Typed): boolean => {
@@ -71,6 +81,7 @@ export function gearErrors(draft: GearDraft): FormErrors {
       : 'At least what the bottle holds.',
     lifeLitres: !life || isAbove(draft.lifeLitres, 1) ? undefined : 'Above 0.',
     litresUsed: isAbove(draft.litresUsed, 0) ? undefined : 'From 0.',
+    launderedTimes: !laundry || isAbove(draft.launderedTimes, 0) ? undefined : 'From 0.',
   };
 }
 
@@ -90,5 +101,8 @@ export function gearFrom(draft: GearDraft): Omit<Gear, 'id'> {
     outputLitresPerBottle: orNull(draft.outputLitresPerBottle, has.output),
     lifeLitres: orNull(draft.lifeLitres, has.life),
     litresUsed: has.life ? (numberOf(draft.litresUsed) ?? 0) : 0,
+    duty: has.laundry ? draft.duty : 'paint',
+    launderedTimes: has.laundry ? (numberOf(draft.launderedTimes) ?? 0) : 0,
+    hasGuard: has.guard ? draft.hasGuard : null,
   };
 }

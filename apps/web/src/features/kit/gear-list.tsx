@@ -1,13 +1,17 @@
 import { Button } from '@mantine/core';
-import type { Gear } from '@keen/core';
+import { demoted, type Gear, isWorn, laundered } from '@keen/core';
 import { useRemoveFrom, useRestoreTo, useSaveGear } from '../../api/kit-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty } from '../../parts/states.js';
 import { gearText } from '../../words/kit-words.js';
-import { GEAR_NAMES } from '../../words/kit-names.js';
+import { DUTY_NAMES, GEAR_NAMES } from '../../words/kit-names.js';
 import { gearHas } from './gear-form.js';
 import classes from './kit.module.css';
+
+/** What a change of a piece is undone with. */
+const before = (piece: Gear, change: Partial<Gear>): Partial<Gear> =>
+  Object.fromEntries((Object.keys(change) as (keyof Gear)[]).map((field) => [field, piece[field]]));
 
 /** Cloths, sprayers, machines and filters, and what of them is ready. */
 export function GearList({
@@ -30,9 +34,7 @@ export function GearList({
       { id: piece.id, ...change },
       {
         onSuccess: () =>
-          noticeWithUndo(message, () =>
-            save.mutate({ id: piece.id, cleanCount: piece.cleanCount, litresUsed: piece.litresUsed }),
-          ),
+          noticeWithUndo(message, () => save.mutate({ id: piece.id, ...before(piece, change) })),
         onError: noticeOfFailure,
       },
     );
@@ -47,6 +49,7 @@ export function GearList({
       <ul className={classes.gear}>
         {gear.map((piece) => {
           const { laundry, life } = gearHas(piece.kind);
+          const lower = demoted(piece);
           return (
             <li key={piece.id}>
               <div>
@@ -59,10 +62,22 @@ export function GearList({
                   <Button
                     size="compact-sm"
                     variant="default"
-                    onClick={() => renew(piece, { cleanCount: piece.count }, `${piece.name} laundered.`)}
+                    onClick={() => renew(piece, laundered(piece), `${piece.name} laundered.`)}
                     aria-label={`${piece.name} are laundered`}
                   >
                     Laundered
+                  </Button>
+                )}
+                {laundry && isWorn(piece) && lower !== null && (
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    onClick={() =>
+                      renew(piece, { duty: lower }, `${piece.name} are for ${DUTY_NAMES[lower]} from now on.`)
+                    }
+                    aria-label={`Use ${piece.name} on ${DUTY_NAMES[lower]} only`}
+                  >
+                    On {DUTY_NAMES[lower]} only
                   </Button>
                 )}
                 {life && (

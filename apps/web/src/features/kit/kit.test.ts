@@ -40,6 +40,9 @@ const TOWELS: Gear = {
   lifeLitres: null,
   litresUsed: 0,
   notes: '',
+  duty: 'sills',
+  launderedTimes: 12,
+  hasGuard: null,
 };
 const faults = (draft: object): string[] =>
   Object.entries(draft).flatMap(([field, text]) => (text === undefined ? [] : [field]));
@@ -111,7 +114,13 @@ describe('the form of gear', () => {
     expect(gearFrom(gearDraft(TOWELS))).toEqual(fields);
     const blower = gearFrom({ ...gearDraft(TOWELS), kind: 'blower', volumeMl: 750, litresUsed: 9 });
     expect(blower).toMatchObject({ cleanCount: 0, volumeMl: null, litresUsed: 0 });
-    expect(gearHas('lance')).toEqual({ laundry: false, bottle: true, output: true, life: false });
+    expect(gearHas('lance')).toEqual({
+      laundry: false,
+      bottle: true,
+      output: true,
+      life: false,
+      guard: false,
+    });
   });
 
   it.each([
@@ -133,7 +142,7 @@ describe('the words of the kit', () => {
     expect(strengthText(FOAM)).toBe('1:9 (10 %), label 1:4 to 1:20');
     expect(strengthText({ usualParts: 0, fewestParts: 0, mostParts: 0 })).toBe('neat');
     expect(dwellRangeText(FOAM, format)).toBe('3.0 min to 8.0 min');
-    expect(gearText(TOWELS, format)).toBe('14 of 30 clean');
+    expect(gearText(TOWELS, format)).toBe('14 of 30 clean, for sills and shuts, laundered 12 times');
     const lance = { ...TOWELS, kind: 'lance', count: 1, volumeMl: 1000, outputLitresPerBottle: 11 } as const;
     expect(gearText(lance, format)).toBe('1.00 L bottle, draws 1:10.0 (measured)');
   });
@@ -144,6 +153,7 @@ describe('the words of the kit', () => {
       low: [FOAM],
       spent: [],
       laundry: [TOWELS],
+      worn: [],
       scratching: [],
       stripping: [],
       coldestC: -7,

@@ -5,6 +5,7 @@ import {
   type PlaceRecord,
   type WashRecord,
 } from '@keen/core';
+import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { SITE_RULE_NAMES } from '../../words/names.js';
 import { STEP_NAMES } from '../../words/step-names.js';
@@ -21,6 +22,17 @@ const SKIN: Readonly<Record<string, string>> = {
   '2-5-min': 'bare skin freezes in 2 to 5 min',
   'under-2-min': 'bare skin freezes in under 2 min',
 };
+
+/** "; in 2 of your buckets", or that they do not hold it. */
+function bucketsText(
+  litres: number,
+  { count, volumeMl }: { readonly count: number; readonly volumeMl: number },
+  format: Format,
+): string {
+  const wanted = Math.ceil((litres * 1000) / volumeMl - 1e-6);
+  if (wanted <= count) return `; in ${wanted} of your ${countText(count, 'bucket')}`;
+  return `; your ${countText(count, 'bucket')} hold ${format.litres((count * volumeMl) / 1000)}, so one is filled again`;
+}
 
 /** What to mix, pack and put on before leaving. */
 export function Prepare({
@@ -65,6 +77,7 @@ export function Prepare({
               {water.isHotForHands && ' (too hot for hands when it leaves; never on frozen glass)'}
             </>
           )}
+          {water?.buckets && bucketsText(water.litres, water.buckets, format)}
         </dd>
         <dt>Water, total</dt>
         <dd>{format.litres(litresInAll)}</dd>
