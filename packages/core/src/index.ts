@@ -447,6 +447,7 @@ export {
   type SpotsFound,
   type WashFound,
   type WashRecord,
+  type WashVisit,
   type WashStatus,
 } from './log/index.js';
 // A run at the car.
@@ -469,6 +470,7 @@ export {
   sunSide,
   underTodaysNames,
   visitOf,
+  type VisitPack,
   workedSeconds,
   type DwellMoment,
   type EdgeMoment,
@@ -504,6 +506,7 @@ export {
   KEPT_ROOMS,
   planNotes,
   shopPlaces,
+  SLOT_MS,
   slotOf,
   stockByMethod,
   type CarFacts,

@@ -44,6 +44,7 @@ import {
   type SiteRule,
   type Tariff,
   type WashFound,
+  type WashVisit,
   type Water,
   type WeatherReading,
   type WeekShares,
@@ -151,6 +152,8 @@ export const washes = sqliteTable(
     costMinor: integer('cost_minor'),
     predicted: text('predicted', { mode: 'json' }).$type<Predicted | null>(),
     found: text('found', { mode: 'json' }).$type<WashFound | null>(),
+    /** The other wash of the same visit, and what both take together. */
+    visit: text('visit', { mode: 'json' }).$type<WashVisit | null>(),
     removedMs,
   },
   (table) => [

@@ -18,6 +18,7 @@ import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { acceptedOf } from '../answers/accepted.js';
 import { AnswersService } from '../answers/answers.service.js';
 import { WashesService } from '../washes/washes.service.js';
 import { type ArrivedAction, RunsRepository } from '../records/runs.repository.js';
@@ -76,19 +77,7 @@ export class RunsService {
   private async freshPack(wash: WashRecord): Promise<RunPack> {
     const nowMs = this.clock.now();
     const startMs = Math.max(wash.startMs, startOfHourMs(nowMs));
-    const { vehicleId, placeId, methodId, extras } = wash;
-    const { wayId, placeC, products, variant } = wash.predicted ?? {};
-    const draft = await this.verdicts.runPack({
-      vehicleId,
-      placeId,
-      methodId,
-      startMs,
-      wayId,
-      placeC,
-      products,
-      variant,
-      extras,
-    });
+    const draft = await this.verdicts.runPack(acceptedOf({ ...wash, startMs }));
     if (!draft)
       throw badField('washId', 'Nobody knows the weather of that hour, so there is no sheet for it yet.');
     const named = { ...draft, washId: wash.id };

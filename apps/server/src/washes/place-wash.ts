@@ -43,6 +43,12 @@ export interface Wanted {
   readonly choices?: WashChoices;
   /** It comes back as it was, with the minutes that were counted then. */
   readonly isBack?: boolean;
+  /** As it stood; absent: it is new. */
+  readonly before?: WashRecord;
+  /** To be done in one visit with this wash; null: by itself; absent: as before. */
+  readonly visitWith?: string | null;
+  /** The wash with which it is in a visit now. */
+  readonly partnerId?: string;
   /** As the program works it through; absent where the forecast does not reach. */
   readonly worked?: Worked;
 }
@@ -76,7 +82,7 @@ export function newWash(dto: PlanWashDto, field: string, shop: Shop): Wanted {
 
 /** A planned wash as it is to stand after a change. */
 export function movedWash(
-  { id: _, wayId, products, variant, ...change }: MoveWashDto & { readonly id: string },
+  { id: _, wayId, products, variant, visitWith, ...change }: MoveWashDto & { readonly id: string },
   before: WashRecord | undefined,
   field: string,
 ): Wanted[] {
@@ -95,7 +101,7 @@ export function movedWash(
         ? undefined
         : kept.variant,
   });
-  return [{ field, record, wayId: wayId ?? chosen, choices }];
+  return [{ field, record, before, visitWith, wayId: wayId ?? chosen, choices }];
 }
 
 /** A wash among those that stand. */
@@ -127,7 +133,10 @@ function workerFor(
   const busyWith = (other: WashRecord) => busyOf(slotOf(other, shop.nowMs), shop.places);
   const busy = (workerId: string, restMinutes = shop.restMinutes): boolean =>
     others.some(
-      (other) => other.workerId === workerId && workersMeet(busyWith(wash), busyWith(other), restMinutes),
+      (other) =>
+        other.id !== wash.visit?.withId &&
+        other.workerId === workerId &&
+        workersMeet(busyWith(wash), busyWith(other), restMinutes),
     );
   const free = anyWorker ? shop.workers.find(({ id }) => !busy(id)) : undefined;
   const workerId = free?.id ?? wash.workerId;

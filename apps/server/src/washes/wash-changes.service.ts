@@ -6,10 +6,13 @@ import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { visitOfBoth } from '../answers/accepted.js';
 import { AnswersService } from '../answers/answers.service.js';
 import type { MoveWashDto, PlanWashDto } from './wash.dto.js';
-import { movedWash, newWash, place, type Shop, type Wanted } from './place-wash.js';
+import { movedWash, newWash, type Shop, type Wanted } from './place-wash.js';
 import { WashesRepository } from '../records/washes.repository.js';
+import { inVisit, paired } from './visits.js';
+import { type Meant, type Changed, placeAll } from './place-all.js';
 
 /** Changes to the plan that are made together or not at all. */
 export interface WashChanges {
@@ -17,14 +20,6 @@ export interface WashChanges {
   readonly move?: readonly (MoveWashDto & { readonly id: string })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
-}
-
-/** What a change rests on, as it was read. */
-interface Meant {
-  readonly removed: readonly WashRecord[];
-  readonly before: readonly WashRecord[];
-  readonly lost: readonly WashRecord[];
-  readonly worked: readonly Wanted[];
 }
 
 @Injectable()
@@ -54,51 +49,50 @@ export class WashChangesService {
       ...(changes.add ?? []).map((dto, i) => newWash(dto, single ? '' : `add.${i}.`, shop)),
       ...(changes.move ?? []).flatMap((dto, i) => movedWash(dto, before[i], single ? '' : `move.${i}.`)),
     ];
+    const isOver = removed.flatMap(({ visit }) => visit?.withId ?? []);
+    const pairs = await paired(wanted, (id) => this.stillPlanned(id));
+    const alone = await Promise.all(isOver.map((id) => this.stillPlanned(id)));
     const worked = await Promise.all(
-      wanted.map(async (want) => ({ ...want, ...(await this.work(want, shop)) })),
+      pairs.wanted.map(async (want) => ({ ...want, ...(await this.work(want, shop)) })),
     );
-    const meant = { removed, before, lost, worked };
+    const meant = {
+      removed,
+      before,
+      lost,
+      left: [...pairs.left, ...alone].filter((wash) => wash !== null),
+      ...(await this.withVisits(worked, pairs.partners)),
+    };
     // Checked against what stands there when it is written, and not when it was asked for.
     return this.washes.inTurn(() => this.write(changes, meant, shop));
   }
 
   private async write(changes: WashChanges, meant: Meant, shop: Shop): Promise<ChangedWashes> {
-    const { removed, before, lost, worked } = meant;
-    await this.requireSame([...removed, ...before]);
-    const gone = new Set([...removed, ...before].map(({ id }) => id));
+    const { removed, before, partners } = meant;
+    const left = meant.left.filter(({ id }) => ![...removed, ...before].some((one) => one.id === id));
+    const touched = [...removed, ...before, ...partners.map((pair) => pair.before), ...left];
+    await this.requireSame(touched);
+    const gone = new Set(touched.map(({ id }) => id));
     const others = (await this.washes.list({ status: 'planned' })).filter(
       (wash) => isAhead(wash, shop.nowMs) && !gone.has(wash.id),
     );
-    const placed: WashRecord[] = [];
-    // What is over stands in nobody's way, and comes back as it was.
-    const restored = lost.map((record, i) => {
-      if (!isAhead(record, shop.nowMs)) return record;
-      const wash = place({ field: `restore.${i}.`, record, isBack: true }, [...others, ...placed], shop);
-      placed.push(wash);
-      return wash;
-    });
-    const back = placed.length;
-    for (const want of worked) placed.push(place(want, [...others, ...placed], shop));
-    const records = placed.slice(back);
+    const { restored, rejoins, released, records } = placeAll({ ...meant, left }, others, shop);
     const added = records.slice(0, changes.add?.length ?? 0);
     const after = records.slice(added.length);
+    const back = restored.filter(({ visit }, i) => visit !== meant.lost[i]?.visit);
     await this.washes.change({
       insert: added,
-      update: after,
+      update: [...after, ...[...partners, ...released].map((pair) => pair.after), ...rejoins, ...back],
       setRemoved: [
         ...removed.map(({ id }) => ({ id, removedMs: shop.nowMs })),
         ...(changes.restore ?? []).map((id) => ({ id, removedMs: null })),
       ],
     });
-    return {
-      added,
-      moved: after.flatMap((record, i) => {
-        const from = before[i];
-        return from ? [{ before: from, after: record }] : [];
-      }),
-      removed,
-      restored,
-    };
+    // One whose visit ends since the other is removed comes back to it with that other one.
+    const byMove = released.filter(
+      ({ before: { visit } }) => !removed.some(({ id }) => id === visit?.withId),
+    );
+    const moves = after.flatMap((record, i) => (before[i] ? [{ before: before[i], after: record }] : []));
+    return { added, moved: [...partners, ...byMove, ...moves], removed, restored };
   }
 
   /** @throws 409 where one of these was changed since it was read */
@@ -122,6 +116,33 @@ export class WashChangesService {
     if (record.status !== 'planned')
       throw conflict('status', 'This wash is done; open it again before moving it.');
     return record;
+  }
+
+  private async stillPlanned(id: string): Promise<WashRecord | null> {
+    const record = await this.washes.find(id);
+    return record?.status === 'planned' ? record : null;
+  }
+
+  /** Each pair worked through as one visit. @throws 409 where it is none */
+  private async withVisits(
+    worked: readonly Wanted[],
+    partners: readonly WashRecord[],
+  ): Promise<Pick<Meant, 'worked' | 'partners'>> {
+    const done = [...worked];
+    const joined: Changed[] = [];
+    for (const [i, want] of worked.entries()) {
+      if (want.partnerId === undefined) continue;
+      const at = done.findIndex(({ record }) => record.id === want.partnerId);
+      const first = done[at]?.record ?? partners.find(({ id }) => id === want.partnerId);
+      if (!first) continue;
+      const second = { ...want.record, predicted: want.worked?.predicted ?? want.record.predicted };
+      const [a, b] = inVisit([first, second], await visitOfBoth(this.verdicts, [first, second]), want.field);
+      done[i] = { ...want, record: { ...want.record, visit: b.visit } };
+      const base = done[at];
+      if (base) done[at] = { ...base, record: { ...base.record, isLocked: true, visit: a.visit } };
+      else joined.push({ before: first, after: a });
+    }
+    return { worked: done, partners: joined };
   }
 
   private async shop(): Promise<Shop> {

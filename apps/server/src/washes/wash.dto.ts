@@ -72,6 +72,8 @@ export class MoveWashDto {
   @MayBeAbsent() @IsArray() @ArrayUnique() @IsIn(SEASON_JOB_IDS, { each: true }) extras?: SeasonJobId[];
   /** null: not begun after all. */
   @IsOptional() @IsInt() @Min(EARLIEST_MS) @Max(LATEST_MS) startedMs?: number | null;
+  /** Done in one visit with this planned wash, at its hour and by its hands; null: by itself. */
+  @IsOptional() @IsString() @IsNotEmpty() @MaxLength(80) visitWith?: string | null;
 }
 
 export class MoveOneDto extends MoveWashDto {

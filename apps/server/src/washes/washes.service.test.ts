@@ -238,7 +238,7 @@ describe('a wash that is opened, taken away or brought back', () => {
     await service().reopen('w');
     expect(lastChange().writes).toEqual([]);
     await service().remove('w');
-    expect(lastChange()).toEqual({ setRemoved: [{ id: 'w', removedMs: NOW }], writes: [] });
+    expect(lastChange()).toEqual({ setRemoved: [{ id: 'w', removedMs: NOW }], update: [], writes: [] });
   });
 
   it('is opened on its run where that closed it', async () => {

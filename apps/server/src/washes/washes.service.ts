@@ -9,14 +9,9 @@ import { requireDoable } from './doable.js';
 import { KitUseService } from './kit-use.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import { firstOf } from './first-of.js';
-import type { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
+import type { LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
-
-/** A wash that was never planned: by whom is not known, and nothing holds it in place. */
-const ALONE = { workerId: 'owner', isLocked: false, startedMs: null } as const;
-
-/** A wash as it was done, from a form or from its run. */
-export type FinishedWash = Omit<DoneWashDto, 'found'> & { readonly found: WashFound };
+import { ALONE, type FinishedWash } from './finished-wash.js';
 
 @Injectable()
 export class WashesService {
@@ -174,8 +169,12 @@ export class WashesService {
   remove(id: string): Promise<void> {
     return this.washes.inTurn(async () => {
       const record = await this.read(id);
+      const partner = record.visit ? await this.washes.find(record.visit.withId) : null;
       await this.washes.change(
-        { setRemoved: [{ id, removedMs: this.clock.now() }] },
+        {
+          setRemoved: [{ id, removedMs: this.clock.now() }],
+          update: partner?.status === 'planned' ? [{ ...partner, visit: null }] : [],
+        },
         record.status === 'done' ? await this.use.giveBack(record) : [],
       );
     });

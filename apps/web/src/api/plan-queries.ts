@@ -23,6 +23,8 @@ export interface WashChanges {
     readonly id: string;
     readonly wayId?: WayId;
     readonly products?: BottlesByStep;
+    /** Done in one visit with this wash; null: by itself. */
+    readonly visitWith?: string | null;
   })[];
   readonly remove?: readonly string[];
   readonly restore?: readonly string[];
@@ -134,7 +136,7 @@ export const stopSearch = (): Promise<void> => ask<void>('plan/stop', { method: 
 export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): WashChanges => ({
   remove: [...added, ...restored].map(({ id }) => id),
   move: moved.map(
-    ({ before: { id, placeId, methodId, startMs, workerId, isLocked, extras, predicted } }) => ({
+    ({ before: { id, placeId, methodId, startMs, workerId, isLocked, extras, predicted, visit } }) => ({
       id,
       placeId,
       methodId,
@@ -142,6 +144,7 @@ export const inverseOf = ({ added, moved, removed, restored }: ChangedWashes): W
       workerId,
       isLocked,
       extras,
+      visitWith: visit?.withId ?? null,
       ...(predicted?.isOwnWay ? { wayId: predicted.wayId } : {}),
       ...(predicted?.products ? { products: predicted.products } : {}),
     }),

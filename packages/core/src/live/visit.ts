@@ -14,6 +14,21 @@ export type BucketAnswer =
   | { readonly kind: 'two'; readonly because: 'grade'; readonly car: 0 | 1; readonly grade: number }
   | { readonly kind: 'two'; readonly because: 'mitts'; readonly car: 0 | 1 };
 
+/** What is read of each car's run to make one visit of both. */
+export type VisitPack = Pick<
+  RunPack,
+  | 'vehicle'
+  | 'place'
+  | 'method'
+  | 'limits'
+  | 'soilBefore'
+  | 'overnightC'
+  | 'startMs'
+  | 'fromMs'
+  | 'hours'
+  | 'sheet'
+>;
+
 /** Two cars washed by one pair of hands in one visit. */
 export interface Visit {
   readonly hold: Hold;
@@ -61,7 +76,12 @@ function withGaps({ method }: Pick<RunPack, 'method'>, shared: readonly Omit<Sha
 }
 
 /** What the water and the products do on one car in this order; null where nobody knows those hours. */
-function againstIn(pack: RunPack, first: RunPack, order: SideBySide, car: 0 | 1): readonly Finding[] | null {
+function againstIn(
+  pack: VisitPack,
+  first: VisitPack,
+  order: SideBySide,
+  car: 0 | 1,
+): readonly Finding[] | null {
   const { vehicle, place, limits, soilBefore, overnightC } = pack;
   const own = order.steps.filter((one) => one.car === car);
   const method = withGaps(pack, own);
@@ -76,10 +96,10 @@ function againstIn(pack: RunPack, first: RunPack, order: SideBySide, car: 0 | 1)
   return judgeWater(situation).filter(({ level }) => level === 'block');
 }
 
-const touchesBody = ({ method }: RunPack): boolean =>
+const touchesBody = ({ method }: VisitPack): boolean =>
   method.steps.some(({ id, contact }) => contact && STEP_KINDS[id].wets?.water === 'bucket');
 
-function bucketAnswer(packs: readonly [RunPack, RunPack]): BucketAnswer {
+function bucketAnswer(packs: readonly [VisitPack, VisitPack]): BucketAnswer {
   if (!packs.every(touchesBody)) return { kind: 'none' };
   const grades = packs.map(({ method, soilBefore }) => gradeAtContact(method, soilBefore) ?? 0);
   const [a = 0, b = 0] = grades;
@@ -105,7 +125,7 @@ const blocksOf = (against: Visit['against']): number => against[0].length + agai
  * one car only, one of them drives on to a second place, or nobody knows those hours
  * Model: each car is worked through by its own steps with the other's as waits between them; practice notes for the bucket
  */
-export function visitOf(first: RunPack, second: RunPack): Visit | null {
+export function visitOf(first: VisitPack, second: VisitPack): Visit | null {
   const drivesOn = [first, second].some(({ method }) => method.steps.some(({ id }) => id === 'drive-on'));
   if (first.place.id !== second.place.id || first.place.carsAtOnce < 2 || drivesOn) return null;
   let found: Pick<Visit, 'hold' | 'order' | 'against'> | null = null;

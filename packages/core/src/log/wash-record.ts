@@ -108,6 +108,14 @@ export interface Predicted extends WashChoices {
   readonly placeC?: number | null;
 }
 
+/** Two washes that one pair of hands does in one visit, car by car as their products work. */
+export interface WashVisit {
+  /** The other wash. */
+  readonly withId: string;
+  /** Of the visit, from arriving to leaving with both. */
+  readonly minutes: number;
+}
+
 /** A wash that is planned or was done. */
 export interface WashRecord extends WashAsPlanned {
   readonly id: string;
@@ -123,4 +131,6 @@ export interface WashRecord extends WashAsPlanned {
   readonly costMinor: number | null;
   readonly predicted: Predicted | null;
   readonly found: WashFound | null;
+  /** absent or null: it is done by itself. */
+  readonly visit?: WashVisit | null;
 }

@@ -9,10 +9,15 @@ import type { Settings } from '../settings/index.js';
 import { equippedMethod } from '../verdict/index.js';
 import type { PlanNotes } from './shop-facts.js';
 
-const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
+/** The planner begins washes at whole multiples of this. */
+export const SLOT_MS = PLAN_SLOT_MINUTES * MS_PER_MINUTE;
 
-export const endOf = ({ startMs, minutes }: Pick<WashRecord, 'startMs' | 'minutes'>): number =>
-  startMs + minutes * MS_PER_MINUTE;
+export const endOf = ({
+  startMs,
+  minutes,
+  visit,
+}: Pick<WashRecord, 'startMs' | 'minutes' | 'visit'>): number =>
+  startMs + (visit?.minutes ?? minutes) * MS_PER_MINUTE;
 
 /** A wash that was begun and is not marked done takes at least so much longer; told in steps, so that a plan holds for a while (judgement). */
 const STILL_AT_IT_MS = 10 * MS_PER_MINUTE;
@@ -21,9 +26,9 @@ const FORGOTTEN_MS = 4 * 60 * MS_PER_MINUTE;
 
 /** When its hands and its place are free again: a wash that was begun late ends late, and one that runs over goes on. */
 export function freeFrom(wash: WashRecord, nowMs: number): number {
-  const { startMs, startedMs, minutes } = wash;
+  const { startMs, startedMs } = wash;
   if (wash.status !== 'planned' || startedMs === null) return endOf(wash);
-  const wantedMs = Math.max(startMs, startedMs) + minutes * MS_PER_MINUTE;
+  const wantedMs = Math.max(startMs, startedMs) + endOf(wash) - startMs;
   if (nowMs < wantedMs || nowMs > wantedMs + FORGOTTEN_MS) return wantedMs;
   return (Math.floor(nowMs / STILL_AT_IT_MS) + 2) * STILL_AT_IT_MS;
 }
@@ -48,9 +53,9 @@ export function slotOf(wash: WashRecord, nowMs: number): PlannedSlot {
   };
 }
 
-/** Locked, begun, or begun at a minute that the planner does not use: it stays where it is. */
-export const isFixed = ({ isLocked, startedMs, startMs }: WashRecord): boolean =>
-  isLocked || startedMs !== null || startMs % SLOT_MS !== 0;
+/** Locked, begun, one of two in a visit, or at a minute that the planner does not use: it stays where it is. */
+export const isFixed = ({ isLocked, startedMs, startMs, visit }: WashRecord): boolean =>
+  isLocked || startedMs !== null || Boolean(visit) || startMs % SLOT_MS !== 0;
 
 /** The washes that stand in the plan, as the planner takes them. */
 export function planNotes(

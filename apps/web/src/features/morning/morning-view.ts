@@ -1,4 +1,4 @@
-import { MS_PER_DAY, MS_PER_MINUTE } from '@keen/core';
+import { endOf, MS_PER_DAY } from '@keen/core';
 import type { ByGroup, EarlyAnswer, MorningView, VehicleAnswer, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
@@ -83,7 +83,7 @@ export function leadText(
 /** Washes that are planned from now on, soonest first. */
 export const plannedAhead = (washes: readonly WashRecord[], nowMs: number): WashRecord[] =>
   washes
-    .filter((wash) => wash.status === 'planned' && wash.startMs + wash.minutes * MS_PER_MINUTE > nowMs)
+    .filter((wash) => wash.status === 'planned' && endOf(wash) > nowMs)
     .sort((a, b) => a.startMs - b.startMs);
 
 /** The morning without the cars that have a wash planned by now, though it was worked out before. */

@@ -1,4 +1,4 @@
-import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
+import type { PlaceRecord, VehicleRecord, WashRecord, WashVisit } from '@keen/core';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
@@ -19,6 +19,11 @@ interface PlannedListProps {
 export function PlannedList({ title, washes: planned, vehicles, places }: PlannedListProps) {
   const format = useFormat();
   if (planned.length === 0) return null;
+  const visitText = ({ withId, minutes }: WashVisit, all: readonly WashRecord[]): string => {
+    const other = all.find(({ id }) => id === withId);
+    const name = other ? nameOf(vehicles, other.vehicleId) : 'another car';
+    return `In one visit with ${name}, ${format.minutes(minutes)} for both.`;
+  };
   return (
     <section className={classes.group}>
       <div className={classes.plannedHead}>
@@ -38,6 +43,7 @@ export function PlannedList({ title, washes: planned, vehicles, places }: Planne
             <p className={classes.how}>
               {nameOf(places, wash.placeId)}, {methodName(wash.methodId)}
             </p>
+            {wash.visit && <p>{visitText(wash.visit, planned)}</p>}
             {wash.predicted && (
               <p className="muted">
                 When planned: {verdictText(wash.predicted.verdict, wash.predicted.limiting, format)}

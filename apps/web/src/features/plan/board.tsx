@@ -43,6 +43,7 @@ export function blockLabel(
     `${nameOf(places, block.placeId)}, ${methodName(block.methodId)}`,
     workerName(workers, block.workerId),
     block.kind === 'proposed' ? 'proposed' : block.wash?.isLocked ? 'planned and locked' : 'planned',
+    ...(block.wash?.visit ? ['in one visit with another car'] : []),
   ];
   const verdict = block.window
     ? verdictText(block.window.verdict, block.window.limiting, format)

@@ -166,6 +166,8 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             onStart={(block) => acts.start(block, view.nowMs)}
             onRemove={acts.remove}
             onExtras={acts.setExtras}
+            onTogether={acts.together}
+            onApart={acts.apart}
             onMove={(to) => acts.moveTo(chosen.vehicleId, chosen.washId, to)}
             onAccept={isRenewed ? null : (block) => acts.accept(view, [block.key])}
             onClose={close}

@@ -1,4 +1,5 @@
 import {
+  endOf,
   type Fallback,
   type Worker,
   isOverMidnight,
@@ -7,7 +8,6 @@ import {
   startOfHourMs,
   type Window,
   MS_PER_HOUR,
-  MS_PER_MINUTE,
   type ExplainedChange,
   type PlanView,
   type WashRecord,
@@ -43,7 +43,7 @@ const isAt = (
   slot.vehicleId === wash.vehicleId && slot.placeId === wash.placeId && slot.startMs === wash.startMs;
 
 function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
-  const { id, vehicleId, placeId, methodId, workerId, startMs, minutes } = wash;
+  const { id, vehicleId, placeId, methodId, workerId, startMs } = wash;
   const choice = choices.find(({ window, ...rest }) => isAt({ ...rest, ...window }, wash));
   const state = fixed.find(({ slot }) => isAt(slot, wash));
   return {
@@ -54,7 +54,7 @@ function plannedBlock(wash: WashRecord, { choices, fixed }: PlanView): Block {
     methodId,
     workerId,
     startMs,
-    endMs: startMs + minutes * MS_PER_MINUTE,
+    endMs: endOf(wash),
     wash,
     washId: id,
     window: choice?.window ?? state?.window ?? null,

@@ -348,7 +348,7 @@ describe('taking changes back', () => {
       }),
     ).toEqual({
       remove: ['n', 'b'],
-      move: [{ id, placeId, methodId, startMs, workerId, isLocked, extras }],
+      move: [{ id, placeId, methodId, startMs, workerId, isLocked, extras, visitWith: null }],
       restore: ['r'],
     });
   });

@@ -1,4 +1,11 @@
-import type { PricedOption, SeasonJobId, ChangedWashes, PlanView, VehicleRecord } from '@keen/core';
+import type {
+  ChangedWashes,
+  PlanView,
+  PricedOption,
+  SeasonJobId,
+  VehicleRecord,
+  WashRecord,
+} from '@keen/core';
 import { inverseOf, useAcceptPlan, useChangeWashes, useMarkWash } from '../../api/plan-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
@@ -42,6 +49,18 @@ export function useActs(vehicles: readonly VehicleRecord[]) {
     remove: ({ wash, vehicleId }: Block) =>
       wash && change.mutate({ remove: [wash.id] }, said(`${nameOfCar(vehicleId)} removed from the plan.`)),
     lock: ({ wash }: Block) => wash && markIt({ id: wash.id, isLocked: !wash.isLocked }),
+    together: ({ wash, vehicleId }: Block, other: WashRecord) =>
+      wash &&
+      change.mutate(
+        { move: [{ id: wash.id, visitWith: other.id }] },
+        said(`${nameOfCar(vehicleId)} and ${nameOfCar(other.vehicleId)} are one visit now.`),
+      ),
+    apart: ({ wash, vehicleId }: Block, startMs: number) =>
+      wash &&
+      change.mutate(
+        { move: [{ id: wash.id, visitWith: null, startMs }] },
+        said(`${nameOfCar(vehicleId)} is washed by itself at ${format.dayTime(startMs)}.`),
+      ),
     setExtras: ({ wash, vehicleId }: Block, extras: readonly SeasonJobId[]) =>
       wash &&
       change.mutate(

@@ -1,4 +1,4 @@
-import type { PlaceRecord, PlanView, PricedOption, SeasonJobId, VehicleRecord } from '@keen/core';
+import type { PlaceRecord, PlanView, PricedOption, SeasonJobId, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import type { Block } from './plan-view.js';
 import type { Drag } from './use-drag.js';
@@ -14,6 +14,8 @@ export interface WashPanelProps {
   readonly onLock: (block: Block) => void;
   readonly onStart: (block: Block) => void;
   readonly onRemove: (block: Block) => void;
+  readonly onTogether: (block: Block, other: WashRecord) => void;
+  readonly onApart: (block: Block, startMs: number) => void;
   readonly onExtras: (block: Block, extras: readonly SeasonJobId[]) => void;
   readonly onMove: (to: PricedOption) => void;
   /** Takes what is proposed into the plan; null while the plan is recalculated. */

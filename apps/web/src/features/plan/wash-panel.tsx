@@ -9,6 +9,7 @@ import { methodName, nameOf } from '../../words/names.js';
 import { chanceText, fallbackText, moveCostText, worthText } from '../../words/plan-words.js';
 import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
+import { OneVisit } from './one-visit.js';
 import shared from './plan.module.css';
 import { Acts, Alternatives } from './wash-acts.js';
 import type { WashPanelProps } from './wash-panel-props.js';
@@ -108,6 +109,7 @@ export function WashPanel(props: WashPanelProps) {
       )}
       <Away {...props} />
       <Promised {...props} />
+      <OneVisit {...props} />
       <SeasonWork {...props} />
       {block.missingExtras.length > 0 && (
         <p className={classes.against}>

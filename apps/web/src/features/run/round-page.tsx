@@ -11,7 +11,7 @@ import { methodName, nameOf } from '../../words/names.js';
 import { STEP_NAMES } from '../../words/step-names.js';
 import { mixName, mixText } from '../../words/mix-words.js';
 import { PACK_NAMES } from '../../words/run-words.js';
-import { pairAtOnePlace, roundChoices } from './round-view.js';
+import { isOneVisit, pairAtOnePlace, roundChoices } from './round-view.js';
 import { countText, shortText } from './run-view.js';
 import { SideBySideOrder } from './side-by-side-order.js';
 import classes from './run.module.css';
@@ -119,7 +119,9 @@ export function RoundPage() {
               <p className="muted">Amounts are judgement; labels go before them.</p>
             </section>
           )}
-          {pair && <SideBySideOrder pair={pair} names={pair.map(nameOfPack)} />}
+          {pair && (
+            <SideBySideOrder pair={pair} names={pair.map(nameOfPack)} isPlanned={isOneVisit(pair, washes)} />
+          )}
         </div>
       )}
     </Page>

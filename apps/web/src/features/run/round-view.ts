@@ -1,5 +1,4 @@
-import { MS_PER_MINUTE } from '@keen/core';
-import type { RunPack, WashRecord } from '@keen/core';
+import { endOf, type RunPack, type WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 
 /** Planned washes ahead by day, soonest first. */
@@ -9,9 +8,7 @@ export function roundChoices(
   format: Pick<Format, 'day' | 'dayKey'>,
 ): { readonly day: string; readonly washes: readonly WashRecord[] }[] {
   const ahead = washes
-    .filter(
-      ({ status, startMs, minutes }) => status === 'planned' && startMs + minutes * MS_PER_MINUTE > nowMs,
-    )
+    .filter((wash) => wash.status === 'planned' && endOf(wash) > nowMs)
     .toSorted((a, b) => a.startMs - b.startMs);
   const keys = [...new Set(ahead.map(({ startMs }) => format.dayKey(startMs)))];
   return keys.map((key) => {
@@ -27,3 +24,9 @@ export function pairAtOnePlace(packs: readonly RunPack[]): readonly [RunPack, Ru
     return null;
   return [first, second];
 }
+
+/** Are these two planned as one visit? */
+export const isOneVisit = (
+  [first, second]: readonly [RunPack, RunPack],
+  washes: readonly WashRecord[],
+): boolean => washes.some(({ id, visit }) => id === first.washId && visit?.withId === second.washId);

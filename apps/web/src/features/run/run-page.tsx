@@ -108,6 +108,11 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           <Button color="lamp.3" component={Link} to={`/run/${wash.id}/live`}>
             {isBegun ? 'Back to the run' : 'Go to the run'}
           </Button>
+          {wash.visit && (
+            <Button variant="default" component={Link} to={`/visit/${wash.id}/${wash.visit.withId}`}>
+              Run both cars
+            </Button>
+          )}
         </>
       }
     >

@@ -1,7 +1,9 @@
-import { Button } from '@mantine/core';
+import { Button, Group } from '@mantine/core';
 import { type RunPack, visitOf } from '@keen/core';
 import { Link } from 'react-router';
+import { inverseOf, useChangeWashes } from '../../api/plan-queries.js';
 import { useFormat } from '../../format/use-format.js';
+import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { findingText } from '../../words/finding-words.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import { bucketText, holdText } from '../../words/visit-words.js';
@@ -10,14 +12,28 @@ import classes from './run.module.css';
 interface SideBySideOrderProps {
   readonly pair: readonly [RunPack, RunPack];
   readonly names: readonly string[];
+  /** They are planned as one visit already. */
+  readonly isPlanned: boolean;
 }
 
 /** Both cars as one visit: one order for one pair of hands, what goes wrong in it, and whether a bucket is shared. */
-export function SideBySideOrder({ pair: [first, second], names }: SideBySideOrderProps) {
+export function SideBySideOrder({ pair: [first, second], names, isPlanned }: SideBySideOrderProps) {
   const format = useFormat();
+  const change = useChangeWashes();
   const visit = visitOf(first, second);
   if (!visit) return null;
   const { order, minutes, savedMinutes, against, bucket } = visit;
+  const planTogether = (): void =>
+    change.mutate(
+      { move: [{ id: second.washId, visitWith: first.washId }] },
+      {
+        onSuccess: (changed) =>
+          noticeWithUndo(`${names.join(' and ')} are one visit now.`, () =>
+            change.mutate(inverseOf(changed)),
+          ),
+        onError: noticeOfFailure,
+      },
+    );
   const goes = against.every((found) => found.length === 0);
   return (
     <section className={`${classes.box} ${classes.across}`}>
@@ -48,14 +64,16 @@ export function SideBySideOrder({ pair: [first, second], names }: SideBySideOrde
         ))}
       </ol>
       {goes && (
-        <Button
-          className="no-print"
-          component={Link}
-          to={`/visit/${first.washId}/${second.washId}`}
-          color="lamp.3"
-        >
-          Run both on this phone
-        </Button>
+        <Group className="no-print">
+          <Button component={Link} to={`/visit/${first.washId}/${second.washId}`} color="lamp.3">
+            Run both on this phone
+          </Button>
+          {!isPlanned && (
+            <Button variant="default" loading={change.isPending} onClick={planTogether}>
+              Plan them as one visit
+            </Button>
+          )}
+        </Group>
       )}
     </section>
   );

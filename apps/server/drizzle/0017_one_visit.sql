@@ -1,0 +1,1 @@
+ALTER TABLE `wash` ADD `visit` text;
