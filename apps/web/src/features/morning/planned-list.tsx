@@ -43,7 +43,7 @@ export function PlannedList({ title, washes: planned, vehicles, places }: Planne
             <p className={classes.how}>
               {nameOf(places, wash.placeId)}, {methodName(wash.methodId)}
             </p>
-            {wash.visit && <p>{visitText(wash.visit, planned)}</p>}
+            {wash.visit && <p className={classes.how}>{visitText(wash.visit, planned)}</p>}
             {wash.predicted && (
               <p className="muted">
                 When planned: {verdictText(wash.predicted.verdict, wash.predicted.limiting, format)}

@@ -31,7 +31,7 @@ export function SkyStrip() {
       <div>
         <dt>Forecast ({data.source})</dt>
         <dd>
-          issued {format.dayTime(data.issuedMs)}, {data.memberCount} members
+          issued {format.dayTime(data.issuedMs)}, {data.memberCount} variants
         </dd>
       </div>
     </dl>
