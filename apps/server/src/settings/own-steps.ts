@@ -2,6 +2,7 @@ import {
   type HouseRules,
   METHOD_IDS,
   type NamedWay,
+  SECTION_IDS,
   type Variant,
   type VariantStep,
   ZONE_GROUPS,
@@ -42,6 +43,12 @@ function zonesOf(field: string, value: unknown): ZoneGroup[] {
   });
 }
 
+function sectionOf(field: string, value: unknown): NonNullable<VariantStep['section']> {
+  const found = SECTION_IDS.find((id) => id === value);
+  if (!found) throw badField(field, `${field} must be one of ${SECTION_IDS.join(', ')}.`);
+  return found;
+}
+
 function dwellOf(field: string, value: unknown): NonNullable<VariantStep['dwell']> {
   if (!isGiven(value)) throw badField(field, `${field} must be an object.`);
   const reach = { from: 0, to: MOST_STEP_MINUTES };
@@ -53,11 +60,15 @@ function dwellOf(field: string, value: unknown): NonNullable<VariantStep['dwell'
 }
 
 /** What is said of a step besides its minutes and note; what is not said stays as the method has it. */
-function ownOfStep(field: string, { groups, litres, dwell, product, parts }: Given): Partial<VariantStep> {
+function ownOfStep(
+  field: string,
+  { groups, litres, dwell, section, product, parts }: Given,
+): Partial<VariantStep> {
   return {
     ...(groups == null ? {} : { groups: zonesOf(`${field}.groups`, groups) }),
     ...(litres == null ? {} : { litres: numberIn(`${field}.litres`, litres, { from: 0, to: MOST_LITRES }) }),
     ...(dwell == null ? {} : { dwell: dwellOf(`${field}.dwell`, dwell) }),
+    ...(section == null ? {} : { section: sectionOf(`${field}.section`, section) }),
     ...(product == null ? {} : { product: bottleId(`${field}.product`, product) }),
     ...(parts == null ? {} : { parts: numberIn(`${field}.parts`, parts, { from: 0, to: MOST_PARTS }) }),
   };

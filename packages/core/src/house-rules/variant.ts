@@ -1,5 +1,5 @@
 import type { MinutesRange } from '../quantity/index.js';
-import type { ZoneGroup } from '../vehicle/index.js';
+import type { SectionId, ZoneGroup } from '../vehicle/index.js';
 
 /** A step in the shop's own order; what it does not say is as the method has it. */
 export interface VariantStep {
@@ -13,6 +13,8 @@ export interface VariantStep {
   readonly litres?: number;
   /** How long it is to dwell; the label's longest holds all the same. */
   readonly dwell?: MinutesRange;
+  /** How much of the car it is done on at once; the steps beside it with the same go round with it. */
+  readonly section?: SectionId;
   /** The bottle that this one step takes. */
   readonly product?: string;
   /** Parts of water to one of product. */

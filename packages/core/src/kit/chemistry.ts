@@ -1,4 +1,12 @@
-import { ACID_PH, ALKALI_PH, isStrong, type PartId, STEP_KINDS, type WashStep } from '../method/index.js';
+import {
+  ACID_PH,
+  ALKALI_PH,
+  isStrong,
+  type PartId,
+  partsMeet,
+  STEP_KINDS,
+  type WashStep,
+} from '../method/index.js';
 
 /** A product put over another that still lies there and that it must not meet. */
 export interface ChemicalClash {
@@ -12,7 +20,7 @@ type Laid = Pick<WashStep, 'id' | 'groups'> & { readonly part?: PartId | null };
 
 /** Do both go over something of the car? */
 const meets = (a: Laid, b: Laid): boolean =>
-  a.groups.some((group) => b.groups.includes(group)) && (!a.part || !b.part || a.part === b.part);
+  a.groups.some((group) => b.groups.includes(group)) && partsMeet(a.part, b.part);
 
 /** Does this step take off what lies there? */
 export const takesOff = (step: Laid, product: Laid): boolean =>
@@ -74,8 +82,6 @@ export const notRinsed = (
     if (step.dwell === null || isRinsedHere || !(wantsRinse || clearsItself)) return [];
     const behind = steps
       .slice(i + 1)
-      .filter(
-        (one) => STEP_KINDS[one.id].rinses !== null && (!step.part || !one.part || one.part === step.part),
-      );
+      .filter((one) => STEP_KINDS[one.id].rinses !== null && partsMeet(one.part, step.part));
     return step.groups.filter((group) => !behind.some(({ groups }) => groups.includes(group)));
   });

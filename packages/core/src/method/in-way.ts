@@ -1,4 +1,4 @@
-import { ZONE_GROUPS } from '../vehicle/index.js';
+import { type SectionId, ZONE_GROUPS } from '../vehicle/index.js';
 import type { Method } from './method.js';
 import { productMinorOf } from './describe-method.js';
 import { onlyHalf } from './half-wash.js';
@@ -12,7 +12,7 @@ import type { Before, Way } from './way-id.js';
 import { elsewhereFrom, isBody, startOf, usualWay } from './way.js';
 
 /** Steps that go round with the parts: what wets, rubs and dries the body. What else stands among them comes after. */
-const goesRound = (step: WashStep): boolean => {
+export const goesByParts = (step: Pick<WashStep, 'id' | 'groups'>): boolean => {
   const { wets, takes, patchM2 } = STEP_KINDS[step.id];
   return isBody(step) && patchM2 === undefined && (wets !== null || takes !== null);
 };
@@ -52,27 +52,59 @@ function onPart(step: WashStep, part: Part, extraMinutes: number): WashStep | nu
   return { ...done, minutes: done.minutes + extraMinutes, part: part.id };
 }
 
+/** Minutes that changing tools costs a step on each part, over what the method has in it. */
+function changeMinutes(method: Method, section: SectionId): number {
+  if (method.usualSection === section) return 0;
+  const parts = partsOf(section).length;
+  const usualParts = partsOf(method.usualSection).length;
+  return (CHANGE_MINUTES * Math.max(0, parts - Math.max(1, usualParts))) / parts;
+}
+
+/**
+ * Steps that go round, one after the other, each by its own section or else by that of the way: those by the same section go round together.
+ */
+function inRounds(method: Method, steps: readonly WashStep[], section: SectionId): WashStep[] {
+  const sectionFor = (step: WashStep): SectionId =>
+    goesByParts(step) ? (step.ownSection ?? section) : 'whole-car';
+  const rounds: { section: SectionId; steps: WashStep[] }[] = [];
+  for (const step of steps) {
+    const last = rounds.at(-1);
+    if (last?.section === sectionFor(step)) last.steps.push(step);
+    else rounds.push({ section: sectionFor(step), steps: [step] });
+  }
+  return rounds.flatMap((round) => {
+    if (round.section === 'whole-car') return round.steps;
+    const change = changeMinutes(method, round.section);
+    return partsOf(round.section).flatMap((part) =>
+      round.steps.map((step) => onPart(step, part, change)).filter((step) => step !== null),
+    );
+  });
+}
+
+/** The same steps as they are done: those ahead of where the way begins to go round, and those from there on. */
+interface CutUp {
+  readonly ahead: readonly WashStep[];
+  readonly behind: readonly WashStep[];
+}
+
 /** The same steps with those from `from` on done part by part. */
-function unrolled(method: Method, steps: readonly WashStep[], way: Way): WashStep[] {
+function unrolled(method: Method, steps: readonly WashStep[], way: Way): CutUp {
   const start = startOf(steps, way.from);
   const behind = steps.slice(start);
   // The loop ends with the last step that goes round; what stands behind it stays there.
-  const end = behind.findLastIndex(goesRound) + 1;
+  const end = behind.findLastIndex(goesByParts) + 1;
   const looped = behind.slice(0, end);
-  const round = [...beforeStep(steps, way.before), ...looped.filter(goesRound)];
-  const parts = partsOf(way.section);
-  const usualParts = partsOf(method.usualSection).length;
-  const moreParts = Math.max(0, parts.length - Math.max(1, usualParts));
-  const change = method.usualSection === way.section ? 0 : (CHANGE_MINUTES * moreParts) / parts.length;
-  return [
-    ...steps.slice(0, start),
-    ...looped.filter((step) => !goesRound(step) && isWet(step)),
-    ...parts.flatMap((part) =>
-      round.map((step) => onPart(step, part, change)).filter((step) => step !== null),
-    ),
-    ...looped.filter((step) => !goesRound(step) && !isWet(step)),
-    ...behind.slice(end),
-  ];
+  const round = looped.filter(goesByParts);
+  const before = beforeStep(steps, way.before).map((step) => ({ ...step, ownSection: round[0]?.ownSection }));
+  return {
+    ahead: inRounds(method, steps.slice(0, start), 'whole-car'),
+    behind: [
+      ...looped.filter((step) => !goesByParts(step) && isWet(step)),
+      ...inRounds(method, [...before, ...round], way.section),
+      ...looped.filter((step) => !goesByParts(step) && !isWet(step)),
+      ...behind.slice(end),
+    ],
+  };
 }
 
 /** In and out of the second place: doors, unloading what is needed there (judgement). */
@@ -92,10 +124,16 @@ const elsewhere = (step: WashStep): WashStep => ({ ...step, isElsewhere: true })
 /** The same steps, with the drive before those that are done in the second place. */
 function drivenOn(method: Method, own: readonly WashStep[], way: Way, driveMinutes: number): WashStep[] {
   const start = elsewhereFrom(own, way.from);
-  const steps = way.section === 'whole-car' ? own : unrolled(method, own, way);
+  const { ahead, behind } =
+    way.section === 'whole-car'
+      ? {
+          ahead: inRounds(method, own.slice(0, start), 'whole-car'),
+          behind: inRounds(method, own.slice(start), 'whole-car'),
+        }
+      : unrolled(method, own, way);
   const drive: WashStep = { ...IDLE, id: 'drive-on', minutes: driveMinutes + ARRIVE_MINUTES };
   const thaw = way.before === 'thaw' ? [{ ...IDLE, id: 'thaw', minutes: THAW_MINUTES } as const] : [];
-  return [...steps.slice(0, start), drive, ...[...thaw, ...steps.slice(start)].map(elsewhere)];
+  return [...ahead, drive, ...[...thaw, ...behind].map(elsewhere)];
 }
 
 function stepsIn(
@@ -104,11 +142,12 @@ function stepsIn(
   way: Way,
   driveMinutes: number,
 ): readonly WashStep[] {
-  if (way.from === 'nothing') return plain;
+  if (way.from === 'nothing') return inRounds(method, plain, 'whole-car');
   const { before, own, after } = workAside(plain);
   if (way.isElsewhere)
     return [...before, ...drivenOn(method, own, way, driveMinutes), ...after.map(elsewhere)];
-  return [...before, ...unrolled(method, own, way), ...after];
+  const { ahead, behind } = unrolled(method, own, way);
+  return [...before, ...ahead, ...behind, ...after];
 }
 
 /**

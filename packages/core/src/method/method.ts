@@ -1,6 +1,5 @@
 import type { PlaceKind } from '../place/index.js';
-import type { ByGroup } from '../vehicle/index.js';
-import type { SectionId } from './section.js';
+import type { ByGroup, SectionId } from '../vehicle/index.js';
 import type { WashStep } from './wash-step.js';
 import type { WayId } from './way-id.js';
 

@@ -1,8 +1,4 @@
-import { panelM2, type PanelId, type ZoneGroup } from '../vehicle/index.js';
-
-export const SECTION_IDS = ['whole-car', 'one-side', 'two-panels', 'one-panel'] as const;
-/** How much of the car is worked on before one goes on to the next. */
-export type SectionId = (typeof SECTION_IDS)[number];
+import { panelM2, type PanelId, SECTION_IDS, type SectionId, type ZoneGroup } from '../vehicle/index.js';
 
 /** A share of a panel. */
 export interface Piece {
@@ -95,6 +91,50 @@ export function piecesOf(partId: PartId): readonly Piece[] {
   if (!part) throw new RangeError(`piecesOf: partId is ${partId}; allowed is ${PART_IDS.join(', ')}`);
   return part.pieces;
 }
+
+type HalfOfPanel = 0 | 1;
+
+/** The halves of each panel that lie in a part: 0 the left or front one, 1 the right or rear one; no part halves a panel further. */
+function halvesByPanel(section: SectionId, part: Part): ReadonlyMap<PanelId, readonly HalfOfPanel[]> {
+  const holding = (panel: PanelId): Part[] =>
+    PARTS[section].filter(({ pieces }) => pieces.some((piece) => piece.panel === panel));
+  return new Map(
+    part.pieces.map(({ panel, share }) => [
+      panel,
+      share === 1 ? [0, 1] : [holding(panel)[0] === part ? 0 : 1],
+    ]),
+  );
+}
+
+const HALVES = new Map<PartId, ReadonlyMap<PanelId, readonly HalfOfPanel[]>>(
+  SECTION_IDS.flatMap((id) => PARTS[id].map((part) => [part.id, halvesByPanel(id, part)])),
+);
+const NONE: readonly HalfOfPanel[] = [];
+const BOTH: readonly HalfOfPanel[] = [0, 1];
+const WHOLE: ReadonlyMap<PanelId, readonly HalfOfPanel[]> = HALVES.get('whole-car') ?? new Map();
+
+/** Which halves of a panel lie in a part? All of it where no part is said. */
+export const halvesIn = (part: PartId | null | undefined, panel: PanelId): readonly HalfOfPanel[] =>
+  part ? (HALVES.get(part)?.get(panel) ?? NONE) : BOTH;
+
+/** The section that a part is of. */
+export const sectionOfPart = (part: PartId): SectionId =>
+  SECTION_IDS.find((id) => PARTS[id].some((one) => one.id === part)) ?? 'whole-car';
+
+/** Do two parts have anything of the car in common? No part said is all of it. */
+export const partsMeet = (a: PartId | null | undefined, b: PartId | null | undefined): boolean =>
+  !a ||
+  !b ||
+  a === b ||
+  [...WHOLE.keys()].some((panel) => halvesIn(a, panel).some((half) => halvesIn(b, panel).includes(half)));
+
+/** Does one part hold all of another? */
+export const partHolds = (whole: PartId | null | undefined, part: PartId | null | undefined): boolean =>
+  !whole ||
+  whole === part ||
+  [...WHOLE.keys()].every((panel) =>
+    halvesIn(part, panel).every((half) => halvesIn(whole, panel).includes(half)),
+  );
 
 const LOW_PANELS: ReadonlySet<PanelId> = new Set(['left', 'right', 'front', 'rear']);
 const HIGH_PANELS: ReadonlySet<PanelId> = new Set(['roof', 'windscreen', 'bonnet', 'boot', 'left', 'right']);

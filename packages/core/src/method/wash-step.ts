@@ -1,7 +1,7 @@
 import type { MinutesRange } from '../quantity/index.js';
 import type { PartId } from './section.js';
 import type { StepProduct } from './step-product.js';
-import type { ByGroup, SeasonJobId, ZoneGroup } from '../vehicle/index.js';
+import type { ByGroup, SeasonJobId, SectionId, ZoneGroup } from '../vehicle/index.js';
 
 export const WASH_STEP_IDS = [
   'before-machine',
@@ -82,6 +82,8 @@ export interface WashStep {
   /** The bottle that this step is to take, and its parts of water to one of product, where the shop says so for this step. */
   readonly ownBottle?: string;
   readonly ownParts?: number;
+  /** How much of the car it is done on at once, where the shop says so for this step; absent: as the way has it. */
+  readonly ownSection?: SectionId;
   /** Its key in the shop's own order of the method; absent: the method is done as it ships. */
   readonly key?: string;
   /** What it puts on; absent: nothing, or not looked up yet. */

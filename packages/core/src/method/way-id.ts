@@ -1,4 +1,4 @@
-import type { SectionId } from './section.js';
+import type { SectionId } from '../vehicle/index.js';
 
 /** From which step on one works part by part: not at all, the drying alone, the hand and what it needs, or all from the first soap. */
 export type LoopFrom = 'nothing' | 'drying' | 'touch' | 'soap';

@@ -1,5 +1,5 @@
 import type { Method } from './method.js';
-import { SECTION_IDS } from './section.js';
+import { SECTION_IDS } from '../vehicle/index.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { workAside } from './season-work.js';
 import type { WashStep } from './wash-step.js';
@@ -59,7 +59,8 @@ const BY_ID = new Map<string, Way>(WAYS.map((one) => [one.id, one]));
 export const wayOf = (method: Method, wayId: string | null): Way =>
   BY_ID.get(wayId ?? '') ?? usualWay(method);
 
-export const isBody = ({ groups }: WashStep): boolean => groups.includes('upper') || groups.includes('lower');
+export const isBody = ({ groups }: Pick<WashStep, 'groups'>): boolean =>
+  groups.includes('upper') || groups.includes('lower');
 const laysProduct = (step: WashStep): boolean =>
   isBody(step) && (STEP_KINDS[step.id].wets?.isProduct ?? false);
 const rubsWet = (step: WashStep): boolean =>

@@ -1,9 +1,8 @@
 import { STEP_KINDS } from './data/step-kinds.js';
+import { partsMeet } from './section.js';
 import type { WashStep } from './wash-step.js';
 
 type Laid = Pick<WashStep, 'id' | 'groups' | 'part'>;
-
-const isSamePart = (a: Laid, b: Laid): boolean => !a.part || !b.part || a.part === b.part;
 
 /**
  * Which steps put on wet paint what wants it dry?
@@ -25,11 +24,11 @@ export function wetUnder(steps: readonly Laid[]): (number | null)[] {
         k < i &&
         STEP_KINDS[one.id].wets !== null &&
         STEP_KINDS[one.id].takes === null &&
-        isSamePart(one, step) &&
+        partsMeet(one.part, step.part) &&
         one.groups.some((group) => step.groups.includes(group)),
     );
     if (wet < 0) return null;
-    const isDried = steps.some((one, k) => k > wet && k < i && dries(one) && isSamePart(one, step));
+    const isDried = steps.some((one, k) => k > wet && k < i && dries(one) && partsMeet(one.part, step.part));
     return isDried ? null : wet;
   });
 }

@@ -1,8 +1,8 @@
 import type { HouseRules } from '../house-rules/index.js';
-import type { Before, Method, SectionId, WashStepId } from '../method/index.js';
+import type { Before, Method, WashStepId } from '../method/index.js';
 import type { WaterOutcome } from '../wash/index.js';
 import type { Place, SiteRule } from '../place/index.js';
-import type { ByGroup, CarZone, PanelId, Vehicle } from '../vehicle/index.js';
+import type { ByGroup, CarZone, PanelId, SectionId, Vehicle } from '../vehicle/index.js';
 import type { LimitId, Limits } from './data/limits.js';
 
 /** The weather that the rules read, over the hours that a wash touches. */

@@ -1,11 +1,18 @@
 import { type FreezeCare, freezeCare } from '../freeze-care/index.js';
 import type { HouseRules } from '../house-rules/index.js';
 import { cleanOf, firstOfKind, type Kit, type Mix, mixesFor } from '../kit/index.js';
-import type { Method, SectionId } from '../method/index.js';
+import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { washCost, type WashCost } from '../plan/index.js';
 import { type Limits, shopStands } from '../rules/index.js';
-import { type ByGroup, isGlass, type PanelId, panelsOf, type Vehicle } from '../vehicle/index.js';
+import {
+  type ByGroup,
+  isGlass,
+  type PanelId,
+  panelsOf,
+  type SectionId,
+  type Vehicle,
+} from '../vehicle/index.js';
 import { panelAir, type PlaceHour, surfaceOf, type WashHours } from '../wash/index.js';
 import type { WeatherHour } from '../weather/index.js';
 import { clothsFor } from './cloths.js';

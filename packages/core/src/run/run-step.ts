@@ -1,5 +1,6 @@
 import { type Mix } from '../kit/index.js';
 import {
+  partHolds,
   type Method,
   type PartId,
   type StepCaution,
@@ -47,9 +48,7 @@ export interface RunStep {
 export const covers = (
   over: Pick<RunStep, 'groups' | 'part'>,
   under: Pick<RunStep, 'groups' | 'part'>,
-): boolean =>
-  (over.part === null || over.part === under.part) &&
-  under.groups.every((group) => over.groups.includes(group));
+): boolean => partHolds(over.part, under.part) && under.groups.every((group) => over.groups.includes(group));
 
 /**
  * In which order is this wash done, for how long each, and why there?

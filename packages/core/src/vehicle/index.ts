@@ -4,3 +4,4 @@ export * from './vehicle.js';
 export * from './vehicle-record.js';
 export * from './data/season-job-ids.js';
 export * from './data/traps.js';
+export * from './section-id.js';

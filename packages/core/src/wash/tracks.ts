@@ -1,7 +1,7 @@
 import {
+  halvesIn,
   type Method,
   type Part,
-  partsOf,
   piecesOf,
   STEP_KINDS,
   reachedFraction,
@@ -143,6 +143,10 @@ function slotsOf(of: WashCase): { slot: Slot; panel: Panel['id']; part: Part['id
   });
 }
 
+const BOTH_HALVES = [0, 1] as const;
+/** A panel that no step halves is one piece: its first half stands for both. */
+const ONE_PIECE = [0] as const;
+
 /**
  * What is done to each piece of the car, and when?
  *
@@ -153,12 +157,14 @@ export function tracksOf(of: WashCase, limits: WaterLimits): Track[] {
   const { vehicle, method } = of;
   const slots = slotsOf(of);
   const panels = new Map(panelsOf(vehicle.bodyClass).map((panel) => [panel.id, panel]));
-  return partsOf(method.section ?? 'whole-car').flatMap((part) =>
-    part.pieces.flatMap(({ panel: id }): Track[] => {
-      const panel = panels.get(id);
-      if (!panel) return [];
-      const events = slots
-        .filter((one) => one.panel === id && (one.part === undefined || one.part === part.id))
+  return piecesOf('whole-car').flatMap(({ panel: id }): Track[] => {
+    const panel = panels.get(id);
+    if (!panel) return [];
+    const here = slots.filter((one) => one.panel === id);
+    const halves = here.some(({ part }) => halvesIn(part, id).length === 1) ? BOTH_HALVES : ONE_PIECE;
+    return halves.flatMap((half): Track[] => {
+      const events = here
+        .filter(({ part }) => halvesIn(part, id).includes(half))
         .flatMap(({ slot }) => eventsOf(of, panel, slot, limits))
         .sort((a, b) => a.atMinute - b.atMinute);
       if (events.length === 0) return [];
@@ -171,6 +177,6 @@ export function tracksOf(of: WashCase, limits: WaterLimits): Track[] {
           waits: waitsOf(method, events),
         },
       ];
-    }),
-  );
+    });
+  });
 }

@@ -1,7 +1,8 @@
-import { bottlesFor, type Product, ZONE_GROUPS } from '@keen/core';
+import { bottlesFor, goesByParts, type Product, SECTION_IDS, ZONE_GROUPS } from '@keen/core';
 import { Chip, Group, Select } from '@mantine/core';
 import { TypedNumber } from '../../parts/typed-number.js';
 import { GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
+import { SECTION_NAMES } from '../../words/way-words.js';
 import { litreScale } from '../../format/scales.js';
 import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
@@ -17,6 +18,7 @@ interface OwnStepDetailsProps {
 }
 
 const PROGRAM = 'program';
+const BY_THE_WAY = 'way';
 
 /** Zones, water, dwell, bottle and strength of one step. */
 export function OwnStepDetails({ step, errors, bottles, onChange }: OwnStepDetailsProps) {
@@ -61,6 +63,18 @@ export function OwnStepDetails({ step, errors, bottles, onChange }: OwnStepDetai
           decimalScale={1}
           error={errors.dwell !== undefined}
         />
+        {goesByParts({ id: step.id, groups: own.groups }) && (
+          <Select
+            label="At a time"
+            data={[
+              { value: BY_THE_WAY, label: 'as much as this wash goes by' },
+              ...SECTION_IDS.map((id) => ({ value: id, label: SECTION_NAMES[id] })),
+            ]}
+            value={own.section ?? BY_THE_WAY}
+            onChange={(id) => onChange({ section: SECTION_IDS.find((one) => one === id) ?? null })}
+            allowDeselect={false}
+          />
+        )}
         {fitting.length > 0 && (
           <>
             <Select

@@ -74,6 +74,7 @@ describe('the shop’s own way in the editor', () => {
       litres: '2.5',
       dwellMin: 4,
       dwellMax: '6',
+      section: 'one-side',
       product: 'b',
       parts: 9,
     } as const;
@@ -84,6 +85,7 @@ describe('the shop’s own way in the editor', () => {
       groups: ['lower', 'wheels'],
       litres: 2.5,
       dwell: { minMinutes: 4, maxMinutes: 6 },
+      section: 'one-side',
       product: 'b',
       parts: 9,
     });

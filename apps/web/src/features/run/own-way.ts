@@ -4,6 +4,7 @@ import {
   extraOf,
   type HouseRules,
   ownOrderKeys,
+  type SectionId,
   shopMethod,
   stepKeys,
   type Variant,
@@ -21,6 +22,8 @@ export interface OwnDetails {
   /** Empty: nothing dwells. */
   readonly dwellMin: number | string;
   readonly dwellMax: number | string;
+  /** null: as the way has it, or it is no step that goes by parts. */
+  readonly section: SectionId | null;
   /** null: the program chooses. */
   readonly product: string | null;
   /** Parts of water to one of product; empty: by the label. */
@@ -48,6 +51,7 @@ const detailsOf = ({ groups, litres, dwell }: Pick<WashStep, 'groups' | 'litres'
   litres,
   dwellMin: dwell?.minMinutes ?? '',
   dwellMax: dwell?.maxMinutes ?? '',
+  section: null,
   product: null,
   parts: '',
 });
@@ -58,6 +62,7 @@ const ownDetails = (step: WashStep, own: VariantStep | undefined): OwnDetails =>
     litres: own?.litres ?? step.litres,
     dwell: own?.dwell ?? step.dwell,
   }),
+  section: own?.section ?? null,
   product: own?.product ?? null,
   parts: own?.parts ?? '',
 });
@@ -152,6 +157,7 @@ function changedDetails({ own, shipped }: OwnStep): Partial<VariantStep> {
     ...(sameGroups(own.groups, shipped.groups) ? {} : { groups: own.groups }),
     ...(Number(own.litres) === shipped.litres ? {} : { litres: Number(own.litres) }),
     ...(isSameDwell ? {} : { dwell: { minMinutes: Number(own.dwellMin), maxMinutes: Number(own.dwellMax) } }),
+    ...(own.section === null ? {} : { section: own.section }),
     ...(own.product === null ? {} : { product: own.product }),
     ...(own.parts === '' ? {} : { parts: Number(own.parts) }),
   };

@@ -52,6 +52,19 @@ describe('the steps of a sheet as they are read', () => {
     expect(sheetBlocks([])).toEqual([]);
   });
 
+  it('that go round by another section, or begin again with the first part, are a round of their own', () => {
+    const on = (id: WashStepId, ...parts: NonNullable<RunStep['part']>[]): RunStep[] =>
+      parts.map((part) => step(id, { part }));
+    const blocks = sheetBlocks([
+      ...on('foam', 'left-side', 'right-side'),
+      ...on('rinse', 'top', 'nose'),
+      ...on('towel', 'top', 'nose'),
+    ]);
+    expect(
+      blocks.map((block) => (block.kind === 'round' ? block.parts.map(({ part }) => part).join(' ') : '')),
+    ).toEqual(['left-side right-side', 'top nose', 'top nose']);
+  });
+
   it('have in a round what goes on all parts together, the shortest dwell, and each fault once', () => {
     const cold = { kind: 'too-cold' } as unknown as RunStep['faults'][number];
     const strong = { kind: 'too-strong' } as unknown as RunStep['faults'][number];

@@ -1,4 +1,4 @@
-import type { PartId, RunStep, WetEdge } from '@keen/core';
+import { type PartId, type RunStep, sectionOfPart, type WetEdge } from '@keen/core';
 
 const LEAST_MINUTES = 10;
 const MOST_MINUTES = 60;
@@ -73,6 +73,13 @@ function roundOf(steps: readonly RunStep[]): SheetBlock {
   return { kind: 'round', parts, steps: merged };
 }
 
+/** Is this part of another section than the round, or one that the round has left already? */
+function beginsAnew(round: readonly RunStep[], part: PartId): boolean {
+  const last = round.at(-1)?.part;
+  if (!last || last === part) return false;
+  return sectionOfPart(last) !== sectionOfPart(part) || round.some((step) => step.part === part);
+}
+
 /** The steps of a sheet with those that go round gathered, so that a person reads each once. */
 export function sheetBlocks(steps: readonly RunStep[]): SheetBlock[] {
   const blocks: SheetBlock[] = [];
@@ -82,8 +89,10 @@ export function sheetBlocks(steps: readonly RunStep[]): SheetBlock[] {
     round = [];
   };
   for (const step of steps) {
-    if (step.part) round.push(step);
-    else {
+    if (step.part) {
+      if (beginsAnew(round, step.part)) close();
+      round.push(step);
+    } else {
       close();
       blocks.push({ kind: 'step', step });
     }
