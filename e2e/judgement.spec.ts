@@ -43,7 +43,7 @@ test('the lab begins from a verdict, answers at once, keeps what is dialled over
   const reasons = page.getByRole('region', { name: 'Reasons' });
   await expect(reasons).toBeVisible({ timeout: 60_000 });
   await reasons.getByRole('link', { name: 'roof' }).click();
-  await expect(page.getByText(/Begun from the roof, /)).toBeVisible();
+  await expect(page.getByText(/Started from the roof, /)).toBeVisible();
   const edge = page.locator('strong.figure').first();
   await expect(edge).toContainText(/min|h|open/);
   const air = page.getByRole('slider', { name: 'Air', exact: true });

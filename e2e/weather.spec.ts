@@ -34,7 +34,7 @@ test('hours are read, lead, are left out, and gaps say that nobody knows', async
 
   await page.getByRole('button', { name: 'Leave out Harbour airfield' }).click();
   await page.getByRole('button', { name: 'Forget Harbour airfield' }).click();
-  await expect(page.getByText(/simulated station leads/)).toBeVisible();
+  await expect(page.getByText(/simulated station is used first/)).toBeVisible();
 });
 
 test('a table tells the line that failed, and what is seen out of the door counts and is taken back', async ({

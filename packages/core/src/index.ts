@@ -130,6 +130,7 @@ export {
   type SectionId,
   type Vehicle,
   type VehicleRecord,
+  type WashedBefore,
   type WaterBehaviour,
   type WeekShares,
   type ZoneGroup,

@@ -47,6 +47,7 @@ import {
   type WashVisit,
   type Water,
   type WeatherReading,
+  type WashedBefore,
   type WeekShares,
   type ZoneProtection,
 } from '@keen/core';
@@ -94,6 +95,7 @@ export const vehicles = sqliteTable('vehicle', {
     .default([...SEASON_JOB_IDS]),
   customerId: text('customer_id').references(() => customers.id),
   knownSinceMs: integer('known_since_ms').notNull(),
+  washedBefore: text('washed_before', { mode: 'json' }).$type<WashedBefore>(),
   removedMs,
 });
 

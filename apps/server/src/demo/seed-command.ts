@@ -65,6 +65,7 @@ const demoCars = (startMs: number): VehicleRecord[] =>
     ...vehicle,
     customerId: demoCustomerOf(vehicle),
     knownSinceMs: startMs,
+    washedBefore: null,
   }));
 
 async function writeShop(db: Db, { startMs, nowMs }: { startMs: number; nowMs: number }): Promise<void> {

@@ -51,7 +51,7 @@ function job(seed: number): WeekQuestion {
       members: [2, 3].map((other) => weather(hourMs, 24 * 11, seed * 10 + other)),
     },
     car: carFacts(
-      { ...record, customerId: null, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
+      { ...record, customerId: null, washedBefore: null, knownSinceMs: hourMs - observedHours * MS_PER_HOUR },
       { washes: [], drives: [], swabs: [], looks: [], customers: [] },
       nowMs,
     ),

@@ -50,7 +50,7 @@ const QUESTION: WeekQuestion = {
     members: [],
   },
   car: carFacts(
-    { ...record, customerId: null, knownSinceMs: fromMs - PAST_HOURS * MS_PER_HOUR },
+    { ...record, customerId: null, washedBefore: null, knownSinceMs: fromMs - PAST_HOURS * MS_PER_HOUR },
     { washes: [], drives: [], swabs: [], looks: [], customers: [] },
     nowMs,
   ),

@@ -55,7 +55,7 @@ const washAt = (hoursAgo: number, change: Partial<DoneWash> = {}): DoneWash => (
 
 const CAR: CarFacts = {
   ...carFacts(
-    { ...record, customerId: null, knownSinceMs: seasonMs },
+    { ...record, customerId: null, washedBefore: null, knownSinceMs: seasonMs },
     { washes: [], drives: [], swabs: [], looks: [], customers: [] },
     nowMs,
   ),
@@ -141,6 +141,14 @@ const CHANGES: Readonly<Record<string, Partial<OfCar>>> = {
   'a swab': withCar({ readings: [{ atMs: nowMs - MS_PER_HOUR, zone: 'underbody', gramsPerM2: 9 }] }),
   'a look': withCar({
     looks: [{ atMs: nowMs - MS_PER_HOUR, zone: 'roof', kind: 'grit', grade: 5, estimatedThen: 0 }],
+  }),
+  'the wash before its log': withCar({
+    washes: [],
+    washedBefore: { atMs: seasonMs + 24 * MS_PER_HOUR, isKnown: false },
+  }),
+  'whether that is known': withCar({
+    washes: [],
+    washedBefore: { atMs: seasonMs + 24 * MS_PER_HOUR, isKnown: true },
   }),
   'since when it is known': withCar({ washes: [], knownSinceMs: seasonMs + 24 * MS_PER_HOUR }),
   limits: { limits: { ...DEFAULT_LIMITS, inHandFraction: 3, spotsShowScale: 0.1 } },

@@ -87,6 +87,13 @@ export class TargetDto {
   @ValidateIf(({ kind }: TargetDto) => kind !== 'days') @IsNumber() @Min(1) @Max(1000) most: number;
 }
 
+/** A wash that is in no log. */
+export class WashedBeforeDto {
+  @IsInt() @Min(0) atMs: number;
+  /** The keeper told when; else it is assumed. */
+  @IsBoolean() isKnown: boolean;
+}
+
 /** Defaults are filled in when a vehicle is made, not here: a change must touch only what it names. */
 export class CreateVehicleDto {
   @IsString() @IsNotEmpty() @MaxLength(80) name: string;
@@ -126,6 +133,13 @@ export class CreateVehicleDto {
   @ArrayUnique()
   @IsIn(SEASON_JOB_IDS, { each: true })
   seasonJobs?: SeasonJobId[];
+  /** Its last wash before those in the log; null or absent: nobody knows. */
+  @ApiProperty({ type: WashedBeforeDto, nullable: true, required: false })
+  @IsOptional()
+  @IsObject()
+  @ValidateNested()
+  @Type(() => WashedBeforeDto)
+  washedBefore?: WashedBeforeDto | null;
   /** Whose car it is; null: nobody's in the book. */
   @ApiProperty({ type: String, nullable: true }) @IsOptional() @IsString() customerId?: string | null;
 }

@@ -3,7 +3,9 @@ import { Injectable } from '@nestjs/common';
 import {
   EVEN_WEEK,
   SEASON_JOB_IDS,
+  MS_PER_DAY,
   type VehicleRecord,
+  type WashedBefore,
   type ZoneProtection,
   seasonStartMs,
 } from '@keen/core';
@@ -47,6 +49,17 @@ export class VehiclesService {
     return this.vehicles.read(id);
   }
 
+  /** The last wash as it was told; else half of what the car may bear is taken for gone, so that it is neither late nor clean (judgement). */
+  private washedBefore({
+    washedBefore,
+    cadenceDays,
+  }: Pick<VehicleRecord, 'cadenceDays'> & Pick<CreateVehicleDto, 'washedBefore'>): WashedBefore {
+    if (!washedBefore) return { atMs: this.clock.now() - (cadenceDays / 2) * MS_PER_DAY, isKnown: false };
+    if (washedBefore.atMs > this.clock.now())
+      throw badField('washedBefore', 'washedBefore is in the future; a wash that was done is over.');
+    return { atMs: washedBefore.atMs, isKnown: washedBefore.isKnown };
+  }
+
   async create(dto: CreateVehicleDto): Promise<VehicleRecord> {
     await this.requirePlace(dto.standsAtPlaceId ?? null);
     await this.requireCustomer(dto.customerId ?? null);
@@ -57,6 +70,7 @@ export class VehiclesService {
       protections: this.noted(dto.protections ?? [], []),
       id: randomUUID(),
       knownSinceMs: seasonStartMs(this.clock.now()),
+      washedBefore: this.washedBefore(dto),
     };
     await this.vehicles.insert(record);
     return record;
@@ -69,7 +83,11 @@ export class VehiclesService {
     await this.requireCustomer(dto.customerId ?? null);
     this.requireProtections(dto.protections ?? []);
     const protections = dto.protections && this.noted(dto.protections, before.protections);
-    const change = { ...dto, ...(protections ? { protections } : {}) };
+    const change = {
+      ...dto,
+      ...(protections ? { protections } : {}),
+      ...(dto.washedBefore === undefined ? {} : { washedBefore: this.washedBefore({ ...before, ...dto }) }),
+    };
     await this.vehicles.update(id, change);
     return { ...before, ...change };
   }

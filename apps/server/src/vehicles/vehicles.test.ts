@@ -1,5 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection, MS_PER_DAY } from '@keen/core';
+import {
+  EVEN_WEEK,
+  SEASON_JOB_IDS,
+  type VehicleRecord,
+  type ZoneProtection,
+  MS_PER_DAY,
+} from '@keen/core';
 import { faultOf, startTestApp, TEST_CLOCK, type TestApp, testCalls, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse(TEST_CLOCK);
@@ -40,8 +46,31 @@ describe('a vehicle', () => {
       target: { kind: 'days' },
       seasonJobs: SEASON_JOB_IDS,
       customerId: null,
+      washedBefore: kept.washedBefore,
     });
     expect(kept.knownSinceMs).toBeLessThan(NOW);
+    expect(await get(`vehicles/${kept.id}`)).toEqual(kept);
+  });
+
+  it('whose last wash nobody knows is taken for half of its interval unwashed, and so marked', async () => {
+    const kept = await made({ cadenceDays: 10 });
+    expect(kept.washedBefore?.isKnown).toBe(false);
+    const days = (NOW - (kept.washedBefore?.atMs ?? 0)) / MS_PER_DAY;
+    expect(days).toBeGreaterThan(4.9);
+    expect(days).toBeLessThan(5.1);
+    const forgotten = await made({ washedBefore: { atMs: NOW - 1000, isKnown: true } });
+    const { body } = await patch(forgotten.id, { washedBefore: null }).expect(200);
+    expect((body as VehicleRecord).washedBefore?.isKnown).toBe(false);
+  });
+
+  it('keeps when it was last washed, and refuses a wash to come or a date that is none', async () => {
+    const washedBefore = { atMs: NOW - 3 * MS_PER_DAY, isKnown: true };
+    const kept = await made({ washedBefore });
+    expect(kept.washedBefore).toEqual(washedBefore);
+    const later = { atMs: NOW + MS_PER_DAY, isKnown: true };
+    const { body } = await patch(kept.id, { washedBefore: later }).expect(400);
+    expect(faultOf(body)).toMatchObject({ field: 'washedBefore' });
+    await patch(kept.id, { washedBefore: { atMs: 'June', isKnown: true } }).expect(400);
     expect(await get(`vehicles/${kept.id}`)).toEqual(kept);
   });
 

@@ -49,6 +49,7 @@ const VEHICLE: VehicleRecord = {
   seasonJobs: ['underbody'],
   customerId: null,
   knownSinceMs: 0,
+  washedBefore: { atMs: 86_400_000, isKnown: true },
 };
 
 const PLACE: PlaceRecord = {

@@ -118,7 +118,7 @@ function makeMorning(
   const judges = bandJudges(request);
   const bands = verdictGrid(request, { onProgress }, judges);
   const state = carStateOf(inputs, keep);
-  const { lastWashMs, lastContactMs } = state;
+  const { lastWashMs, lastContactMs, isLastWashKnown } = state;
   const rows = shopSeasonJobs(inputs.season);
   const morning = vehicleMorning({
     ...inputs,
@@ -135,7 +135,7 @@ function makeMorning(
       at: (placeId) => request.sites.find(({ place }) => place.id === placeId)?.control,
     },
     halfAt: (band) => upperAlone(band, { judges, sites: request.sites, startsMs, nowMs: inputs.nowMs }),
-    history: { lastWashMs, lastContactMs, knownSinceMs: car.knownSinceMs },
+    history: { lastWashMs, lastContactMs, isLastWashKnown, knownSinceMs: car.knownSinceMs },
   });
   return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };
 }

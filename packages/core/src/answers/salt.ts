@@ -46,7 +46,7 @@ function clockOver(now: SaltLedger, hours: readonly CompiledHour[]): number {
 export function saltAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): SaltAnswer {
   const state = carStateOf(job, keep);
   const around = surroundingsOf(roadFacts(job), keep);
-  const { ledger, ahead, past, washes, lastWashMs, pickUp } = state;
+  const { ledger, ahead, past, washes, lastWashMs, isLastWashKnown, pickUp } = state;
   const { driving, weekShares } = job.car.vehicle;
   const parked = (standsAt: Pick<Place, 'climate'> | null): number => {
     const life = carLife({ driving, weekShares, standsAt, drives: job.car.drives }, around);
@@ -55,7 +55,7 @@ export function saltAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): SaltAnswe
   };
   const offered = new Set(job.places.flatMap(({ methods }) => methods.map(({ methodId }) => methodId)));
   const savedByLast = (): SaltAnswer['savedByLast'] => {
-    if (lastWashMs === null) return null;
+    if (lastWashMs === null || !isLastWashKnown) return null;
     const others = washes.filter(({ atMs }) => atMs !== lastWashMs);
     const without = runLedger(past, { washes: others, readings: readingsBefore(job, lastWashMs) });
     const withIt = runLedger(past, { washes, readings: readingsBefore(job, lastWashMs) });

@@ -188,7 +188,13 @@ function trace(house: HouseRules): string {
   const due = [3, 12, 40].map((ago) =>
     dueState(
       { kind: 'days', used: ago, most: 14, everyDays: 14, dueMs: days(100 - ago + 14) },
-      { nowMs: days(100), lastWashMs: days(100 - ago), lastContactMs: days(100 - ago), knownSinceMs: 0 },
+      {
+        nowMs: days(100),
+        isLastWashKnown: true,
+        lastWashMs: days(100 - ago),
+        lastContactMs: days(100 - ago),
+        knownSinceMs: 0,
+      },
       house,
     ),
   );

@@ -6,6 +6,8 @@ const WEEKLY_DAYS = 7;
 
 export interface WashHistory {
   readonly lastWashMs: number | null;
+  /** False: it is assumed, since nobody has said when it was. */
+  readonly isLastWashKnown: boolean;
   /** Of those that touched the paint. */
   readonly lastContactMs: number | null;
   /** When the record of this vehicle begins; stands in for a last wash where there is none. */
@@ -15,6 +17,8 @@ export interface WashHistory {
 
 export interface DueState {
   readonly lastWashMs: number | null;
+  /** False: the last wash is assumed; that it is due soon or late is then no more than a guess. */
+  readonly isLastWashKnown: boolean;
   readonly dueMs: number;
   /** Days beyond the wanted date; negative: days left. */
   readonly daysLate: number;
@@ -54,6 +58,7 @@ export function dueState(target: TargetState, history: WashHistory, house: House
   const dueMs = Math.min(target.dueMs, weeklyMs, deadlineMs ?? Infinity);
   return {
     lastWashMs: history.lastWashMs,
+    isLastWashKnown: history.isLastWashKnown,
     dueMs,
     daysLate: (history.nowMs - dueMs) / MS_PER_DAY,
     wants: wantedKind(history, house),

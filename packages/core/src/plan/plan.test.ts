@@ -85,7 +85,13 @@ describe('washValue', () => {
 });
 
 describe('dueState', () => {
-  const record = { nowMs: 20 * MS_PER_DAY, knownSinceMs: 0, lastWashMs: null, lastContactMs: null };
+  const record = {
+    nowMs: 20 * MS_PER_DAY,
+    knownSinceMs: 0,
+    isLastWashKnown: true,
+    lastWashMs: null,
+    lastContactMs: null,
+  };
   const due = (history: WashHistory, house: HouseRules): DueState => {
     const sinceMs = history.lastWashMs ?? history.knownSinceMs;
     const { nowMs } = history;

@@ -45,7 +45,12 @@ const morningOf = (change: Partial<MorningCase> = {}): VehicleMorning =>
     ledger,
     ahead,
     windChillC: ahead.map(() => null),
-    history: { lastWashMs: null, lastContactMs: null, knownSinceMs: THIS_HOUR_MS - 20 * MS_PER_DAY },
+    history: {
+      isLastWashKnown: true,
+      lastWashMs: null,
+      lastContactMs: null,
+      knownSinceMs: THIS_HOUR_MS - 20 * MS_PER_DAY,
+    },
     target: targetState(
       { kind: 'days' },
       {

@@ -11,6 +11,7 @@ const vehicleFacts = ({
   keeper: _keeper,
   notes: _notes,
   knownSinceMs: _since,
+  washedBefore: _before,
   customerId: _customer,
   ...vehicle
 }: VehicleRecord) => vehicle;
@@ -44,6 +45,7 @@ export function carFacts(record: VehicleRecord, notes: CarNotes, nowMs: number):
   return {
     vehicle: vehicleFacts(record),
     knownSinceMs: record.knownSinceMs,
+    washedBefore: record.washedBefore,
     availability: notes.customers.find(({ id }) => id === record.customerId)?.availability ?? null,
     washes: own(notes.washes)
       .filter(({ status }) => status === 'done')

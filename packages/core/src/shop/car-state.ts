@@ -21,6 +21,7 @@ import { courseDay, DAY_HOUR, daysAhead, SALTED_GRAMS_PER_M2, type SaltDay } fro
 import { roadFacts, surroundingsOf } from './roads.js';
 import { type CarFacts, type OfCar, standsAt } from './shop-facts.js';
 import { coatEvent, isStillThere, latest, soilFacts } from './since-washes.js';
+import { washBefore } from './wash-before.js';
 import { type CarCase, livedHours, type LivedHours } from './lived-hours.js';
 
 /** A car brought up to the present: its ledger, what it picks up, how dirty it is. */
@@ -28,7 +29,7 @@ export interface CarState extends LivedHours {
   /** With its protection as the washes since have left it. */
   readonly vehicle: Vehicle;
   readonly methods: readonly Method[];
-  /** What each done wash changed, by the steps that were done; in the order of the record. */
+  /** What each done wash changed, by the steps that were done; in the order of the record, the one before the log first. */
   readonly washes: readonly WashEffect[];
   /** What of that became of its protection. */
   readonly coatEvents: readonly CoatEvent[];
@@ -38,6 +39,8 @@ export interface CarState extends LivedHours {
   readonly soil: readonly ZoneSoil[];
   readonly soilByGroup: ByGroup;
   readonly lastWashMs: number | null;
+  /** False: nobody has said when it was washed, and the last wash is assumed. */
+  readonly isLastWashKnown: boolean;
   readonly lastContactMs: number | null;
   /** What its target has used up, and when it is reached. */
   readonly target: TargetState;
@@ -107,7 +110,9 @@ function ledgerSoFar(
 function carState(setting: CarCase, around: Surroundings): CarState {
   const { car, nowMs } = setting;
   const { vehicle } = car;
-  const { methods, washes } = waysAndWashes(setting);
+  const { methods, washes: logged } = waysAndWashes(setting);
+  const before = washBefore(car, methods);
+  const washes = before ? [before, ...logged] : logged;
   const { past, ahead, pickUp } = livedHours(setting, washes, around);
   const lastWashMs = latest(washes.filter(({ isWash }) => isWash));
   const lastContactMs = latest(washes.filter(({ contact }) => contact));
@@ -139,6 +144,7 @@ function carState(setting: CarCase, around: Surroundings): CarState {
     soil,
     soilByGroup: soilByGroup(soil),
     lastWashMs,
+    isLastWashKnown: logged.some(({ isWash }) => isWash) || (car.washedBefore?.isKnown ?? false),
     lastContactMs,
   };
 }

@@ -10,7 +10,7 @@ import type { Limits } from '../rules/index.js';
 import type { SaltReading } from '../salt/index.js';
 import type { SeasonNumbers } from '../season/index.js';
 import type { SoilSeen } from '../soil/index.js';
-import type { Vehicle } from '../vehicle/index.js';
+import type { Vehicle, VehicleRecord } from '../vehicle/index.js';
 import type { WeatherHour } from '../weather/index.js';
 
 /** The weather of a season up to now, and what is forecast. */
@@ -33,6 +33,7 @@ export interface ShopWeather {
 export interface CarFacts {
   readonly vehicle: Vehicle;
   readonly knownSinceMs: number;
+  readonly washedBefore: VehicleRecord['washedBefore'];
   /** When it can be had; null: at any time. */
   readonly availability: PlanCar['availability'];
   readonly washes: readonly DoneWash[];

@@ -54,6 +54,7 @@ export const FACTS: OfCar = {
   car: {
     vehicle: { ...VEHICLE, driving: { mainRoadKm: 40, townKm: 10, bridgeKm: 2 } },
     knownSinceMs: SEASON_MS,
+    washedBefore: null,
     availability: null,
     washes: [washAgo(120)],
     drives: [],

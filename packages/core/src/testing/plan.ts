@@ -100,6 +100,7 @@ export const car = (
   availability: null,
   due: {
     lastWashMs: null,
+    isLastWashKnown: true,
     dueMs: MONDAY,
     daysLate: 0,
     wants: 'any',

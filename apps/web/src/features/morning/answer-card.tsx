@@ -42,7 +42,7 @@ function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning = fa
           {best.extras.jobIds.length > 0 && `, with ${seasonJobsText(best.extras.jobIds)}`}
           <span className="muted">
             {' '}
-            · {dueText(answer.due.daysLate)} · soil grade {bodyGrade(answer.soil)}
+            · {dueText(answer.due)} · soil grade {bodyGrade(answer.soil)}
           </span>
         </p>
         <p className={classes.verdict}>

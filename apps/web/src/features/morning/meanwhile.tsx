@@ -34,7 +34,7 @@ export function Meanwhile({ soFar, progress, vehicles, places, washes, nowMs }: 
             {early.map((answer) => (
               <li key={answer.vehicleId}>
                 <strong>{nameOf(vehicles, answer.vehicleId)}</strong>,{' '}
-                <span className="muted">{dueText(answer.due.daysLate)}</span>
+                <span className="muted">{dueText(answer.due)}</span>
                 <br />
                 <EarlyText answer={answer} places={places} />
               </li>

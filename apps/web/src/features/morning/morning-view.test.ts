@@ -83,7 +83,11 @@ describe('words and names', () => {
     { daysLate: 0.3, text: 'due today' },
     { daysLate: -4.4, text: 'due in 4 days' },
   ])('$daysLate days: $text', ({ daysLate, text }) => {
-    expect(dueText(daysLate)).toBe(text);
+    expect(dueText({ daysLate, isLastWashKnown: true })).toBe(text);
+  });
+
+  it('is neither late nor due where nobody knows when it was washed', () => {
+    expect(dueText({ daysLate: 60, isLastWashKnown: false })).toBe('last wash not known');
   });
 
   it('falls back on the id while names are on their way', () => {

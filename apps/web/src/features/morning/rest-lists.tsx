@@ -23,7 +23,7 @@ export function Stuck({ answers, vehicles, places }: RestProps) {
       <ul className={`${classes.rest} ${classes.stuck}`}>
         {answers.map(({ vehicleId, due, reason, nearest }) => (
           <li key={vehicleId}>
-            <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>, {dueText(due.daysLate)}
+            <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>, {dueText(due)}
             {reason && <span className="muted">: {unplannedText(reason, format)}</span>}
             <NearestWays
               vehicleId={vehicleId}
@@ -50,8 +50,19 @@ export function NotDue({ answers, vehicles }: RestProps) {
             <Link to={`/windows/${vehicleId}`}>{nameOf(vehicles, vehicleId)}</Link>
             <br />
             <span className="muted">
-              {dueText(due.daysLate)}, soil grade {bodyGrade(soil)} (estimated)
+              {dueText(due)}, soil grade {bodyGrade(soil)} ({due.isLastWashKnown ? 'estimated' : 'assumed'})
             </span>
+            {!due.isLastWashKnown && (
+              <>
+                {' '}
+                <Link
+                  to={`/condition/${vehicleId}`}
+                  aria-label={`Look at ${nameOf(vehicles, vehicleId)}, and say how dirty it is`}
+                >
+                  Look at it, and say how dirty it is
+                </Link>
+              </>
+            )}
           </li>
         ))}
       </ul>

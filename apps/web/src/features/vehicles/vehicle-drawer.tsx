@@ -6,6 +6,7 @@ import { SeasonChips } from '../../parts/season-chips.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { DrivesFields } from './drives-fields.js';
 import { KindFields, LooksFields } from './looks-fields.js';
+import { LastWashField } from './last-wash-field.js';
 import { TargetFields } from './target-fields.js';
 import { draftOf, NEW_VEHICLE, vehicleErrors, vehicleFrom } from './vehicle-form.js';
 import { WhoFields } from './who-fields.js';
@@ -56,6 +57,7 @@ export function VehicleDrawer({ vehicle, places, onClose, onSaved }: VehicleDraw
       <DrivesFields draft={draft} set={set} errors={errors} />
       <KindFields draft={draft} set={set} errors={errors} />
       <TargetFields draft={draft} set={set} errors={errors} />
+      <LastWashField draft={draft} set={set} errors={errors} />
       <Fieldset legend="Seasonal jobs that are wanted">
         <SeasonChips value={draft.seasonJobs} onChange={(seasonJobs) => set({ seasonJobs })} />
       </Fieldset>

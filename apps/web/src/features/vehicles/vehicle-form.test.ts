@@ -31,6 +31,7 @@ describe('the form of a vehicle', () => {
     seasonJobs: ['underbody'],
     customerId: null,
     knownSinceMs: 0,
+    washedBefore: { atMs: 86_400_000, isKnown: true },
   };
 
   it('comes back as it went in', () => {

@@ -40,6 +40,7 @@ export const NEW_VEHICLE: VehicleDraft = {
   targetMost: 10,
   seasonJobs: SEASON_JOB_IDS,
   customerId: null,
+  washedBefore: null,
 };
 
 /** Protections are kept on the car's condition; this form leaves them alone. */

@@ -1,0 +1,1 @@
+ALTER TABLE `vehicle` ADD `washed_before` text;
