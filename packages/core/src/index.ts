@@ -235,6 +235,7 @@ export {
   mixesFor,
   NOTHING_TAKEN,
   shelfOf,
+  givenBack,
   takenFrom,
   takesOff,
   washUse,

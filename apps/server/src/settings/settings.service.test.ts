@@ -172,13 +172,14 @@ describe('what is written', () => {
   it('counts washes of a method down to nothing, gives them back, and counts none that is not counted', async () => {
     await set({ stock: { waterless: 1 } });
     const count = async (sign: 1 | -1): Promise<unknown> => {
-      for (const one of await service.stockChanges('waterless', sign)) (one as unknown as () => void)();
+      for (const one of await service.stockChanges([{ methodId: 'waterless', sign }]))
+        (one as unknown as () => void)();
       return (await service.read()).stock;
     };
     expect(await count(1)).toEqual({ waterless: 0 });
     expect(await count(1)).toEqual({ waterless: 0 });
     expect(await count(-1)).toEqual({ waterless: 1 });
-    expect(await service.stockChanges('bay-contact', 1)).toEqual([]);
+    expect(await service.stockChanges([{ methodId: 'bay-contact', sign: 1 }])).toEqual([]);
   });
 
   it('is the order of the weather sources alone, where that is set', async () => {

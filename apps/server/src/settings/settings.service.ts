@@ -92,6 +92,18 @@ const seasonOf = (stored: Partial<SeasonNumbers> = {}): SeasonNumbers =>
     SEASON_NUMBERS.map(({ id }) => [id, stored[id] ?? DEFAULT_SEASON[id]]),
   ) as unknown as SeasonNumbers;
 
+/** A wash of a method that is counted by washes: 1 takes one, −1 gives it back. */
+export interface StockChange {
+  readonly methodId: string;
+  readonly sign: 1 | -1;
+}
+
+/** Washes left after one more or one fewer, never below none; a method that is not counted stays so. */
+export function stockAfter(stock: Settings['stock'], { methodId, sign }: StockChange): Settings['stock'] {
+  const left = stock[methodId as MethodId];
+  return left === undefined ? stock : { ...stock, [methodId]: Math.max(0, left - sign) };
+}
+
 @Injectable()
 export class SettingsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -164,12 +176,10 @@ export class SettingsService {
   }
 
   /** Writes that take one wash off what is counted by method (1), or give it back (−1); none where it is not counted. */
-  async stockChanges(methodId: string, sign: 1 | -1): Promise<Write[]> {
+  async stockChanges(changes: readonly StockChange[]): Promise<Write[]> {
     const { stock } = await this.read();
-    const left = stock[methodId as MethodId];
-    return left === undefined
-      ? []
-      : this.writes({ stock: { ...stock, [methodId]: Math.max(0, left - sign) } });
+    const after = changes.reduce(stockAfter, stock);
+    return after === stock ? [] : this.writes({ stock: after });
   }
 
   /** Weather sources in the order of trust. */

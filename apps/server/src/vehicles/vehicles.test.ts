@@ -1,11 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import {
-  EVEN_WEEK,
-  SEASON_JOB_IDS,
-  type VehicleRecord,
-  type ZoneProtection,
-  MS_PER_DAY,
-} from '@keen/core';
+import { EVEN_WEEK, SEASON_JOB_IDS, type VehicleRecord, type ZoneProtection, MS_PER_DAY } from '@keen/core';
 import { faultOf, startTestApp, TEST_CLOCK, type TestApp, testCalls, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse(TEST_CLOCK);

@@ -1,9 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import {
   coatsLaid,
+  givenBack,
+  type Kit,
   type LaidCoat,
   mixesFor,
   NOTHING_TAKEN,
+  type Settings,
   takenFrom,
   type WashFound,
   type WashRecord,
@@ -13,7 +16,7 @@ import {
 import type { Write } from '../db/database.js';
 import { KitRepository } from '../records/kit.repository.js';
 import { PlacesRepository } from '../records/places.repository.js';
-import { SettingsService } from '../settings/settings.service.js';
+import { SettingsService, stockAfter, type StockChange } from '../settings/settings.service.js';
 import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 
@@ -21,6 +24,10 @@ import { VehiclesRepository } from '../records/vehicles.repository.js';
 const MILD_C = 20;
 
 type Taken = NonNullable<WashFound['taken']>;
+
+/** The change of what is counted by washes, where this one counts. */
+const taking = (methodId: string, { isCounted }: Taken, sign: 1 | -1): StockChange[] =>
+  isCounted ? [{ methodId, sign }] : [];
 
 /** What done washes take out of the kit, and give back when they were not done after all. */
 @Injectable()
@@ -69,18 +76,64 @@ export class KitUseService {
    */
   async take(methodId: string, used: WashUse | undefined): Promise<{ taken: Taken; writes: Write[] }> {
     const [kit, { stock }] = await Promise.all([this.kit.all(), this.settings.read()]);
+    const taken = this.takenBy({ methodId, used }, kit, stock);
+    return {
+      taken,
+      writes: [
+        ...this.kit.changes(taken, 1),
+        ...(await this.settings.stockChanges(taking(methodId, taken, 1))),
+      ],
+    };
+  }
+
+  /**
+   * What it used is known better now: all that was taken comes back, and what is so now is taken from the whole kit.
+   *
+   * @returns what is taken now, and the writes of both, to be done at once
+   */
+  async takeAgain(
+    before: Pick<WashRecord, 'methodId' | 'found'>,
+    now: { readonly methodId: string; readonly used: WashUse | undefined },
+  ): Promise<{ taken: Taken; writes: Write[] }> {
+    const [kit, { stock }, given] = await Promise.all([
+      this.kit.all(),
+      this.settings.read(),
+      this.takenFor(before),
+    ]);
+    const back = taking(before.methodId, given, -1);
+    const taken = this.takenBy(now, givenBack(kit, given), back.reduce(stockAfter, stock));
+    return {
+      taken,
+      writes: [
+        ...this.kit.changes(given, -1),
+        ...this.kit.changes(taken, 1),
+        ...(await this.settings.stockChanges([...back, ...taking(now.methodId, taken, 1)])),
+      ],
+    };
+  }
+
+  /** What there is of what a wash wants. */
+  private takenBy(
+    { methodId, used }: { readonly methodId: string; readonly used: WashUse | undefined },
+    kit: Kit,
+    stock: Settings['stock'],
+  ): Taken {
     const counted = Object.entries(stock).find(([id]) => id === methodId)?.[1];
-    const isCounted = counted !== undefined && counted > 0;
-    const taken: Taken = { ...(used ? takenFrom(kit, used) : NOTHING_TAKEN), isCounted };
-    const stockWrites = isCounted ? await this.settings.stockChanges(methodId, 1) : [];
-    return { taken, writes: [...this.kit.changes(taken, 1), ...stockWrites] };
+    return {
+      ...(used ? takenFrom(kit, used) : NOTHING_TAKEN),
+      isCounted: counted !== undefined && counted > 0,
+    };
   }
 
   /** It was not done after all: writes that give back what was taken, and no more. */
-  async giveBack({ methodId, found }: Pick<WashRecord, 'methodId' | 'found'>): Promise<Write[]> {
-    const taken = found?.taken ?? (await this.takenBefore(found?.used));
-    const stockWrites = taken.isCounted ? await this.settings.stockChanges(methodId, -1) : [];
+  async giveBack(wash: Pick<WashRecord, 'methodId' | 'found'>): Promise<Write[]> {
+    const taken = await this.takenFor(wash);
+    const stockWrites = await this.settings.stockChanges(taking(wash.methodId, taken, -1));
     return [...this.kit.changes(taken, -1), ...stockWrites];
+  }
+
+  private takenFor({ found }: Pick<WashRecord, 'found'>): Promise<Taken> {
+    return found?.taken ? Promise.resolve(found.taken) : this.takenBefore(found?.used);
   }
 
   /** Of a record from before it was kept: what it wanted of bottles and filters is all that is known. */

@@ -76,6 +76,10 @@ function service(): WashesService {
         told.push(['take', methodId, used]);
         return Promise.resolve({ taken: { of: methodId }, writes: ['taken'] });
       },
+      takeAgain: (before: WashRecord, { methodId }: { methodId: string }) => {
+        told.push(['take again', before.id]);
+        return Promise.resolve({ taken: { of: methodId }, writes: ['given', 'taken'] });
+      },
       giveBack: (of: WashRecord) => {
         told.push(['give back', of.id]);
         return Promise.resolve(['given']);
@@ -164,11 +168,9 @@ describe('a wash that is done', () => {
     expect(after.extras).toEqual([]);
   });
 
-  it('is not done twice, nor ahead of time, nor before its car was known', async () => {
+  it('is not done twice, nor ahead of time', async () => {
     await refused(service().finish('w', finish({ startMs: NOW + 1 })), 'startMs');
-    await refused(service().finish('w', finish({ startMs: NOW - 100 * HOUR - 1 })), 'startMs');
     await service().finish('w', finish({ startMs: NOW }));
-    await service().finish('w', finish({ startMs: NOW - 100 * HOUR }));
     kept = [done()];
     await refused(service().finish('w', finish()), 'status');
   });
@@ -191,6 +193,17 @@ describe('a wash that is done', () => {
     await refused(service().log({ ...dto, startMs: NOW + 1 }), 'startMs');
   });
 
+  it.each([
+    { hours: 14 * 24, takes: true },
+    { hours: 14 * 24 + 1, takes: false },
+  ])('that was done $hours hours ago takes of today’s kit: $takes', async ({ hours, takes }) => {
+    const dto = { ...finish({ startMs: NOW - hours * HOUR }), vehicleId: 'black', placeId: 'bay' };
+    const logged = await service().log(dto as unknown as LogWashDto);
+    const nothing = { products: [], cloths: [], filters: [], isCounted: false };
+    expect(logged.found?.taken).toEqual(takes ? { of: 'bay-touch-free' } : nothing);
+    expect(lastChange().writes).toEqual(takes ? ['taken'] : []);
+  });
+
   it('gets the record of its run, where it is done', async () => {
     const run = { steps: [] } as unknown as RunRecord;
     await service().addRun('w', run);
@@ -200,20 +213,17 @@ describe('a wash that is done', () => {
     expect(told).toEqual([['update', 'w', { found: { ...FOUND, run } }]]);
   });
 
-  it('is amended by first giving all back, then taking what is so now', async () => {
+  it('is amended in one act: all comes back, and what is so now is taken', async () => {
     const planned = { startMs: 1, minutes: 2, methodId: 'bay-contact', extras: [] };
     kept = [done({ planned, taken: { isCounted: true } as unknown as WashFound['taken'] })];
     await service().amend('w', finish());
-    expect(told.map((one) => (one as unknown[])[0])).toEqual(['give back', 'change', 'take', 'change']);
-    const [, first] = told[1] as [string, { update: WashRecord[] }];
-    expect(first.update[0]?.found?.taken).toMatchObject({ isCounted: false });
+    expect(told.map((one) => (one as unknown[])[0])).toEqual(['take again', 'change']);
     expect(lastChange().update?.[0]).toMatchObject({
       minutes: 44,
       extras: ['underbody'],
       found: { planned, taken: { of: 'bay-touch-free' } },
     });
-    expect((told[1] as unknown[])[2]).toEqual(['given']);
-    expect(lastChange().writes).toEqual(['taken']);
+    expect(lastChange().writes).toEqual(['given', 'taken']);
   });
 
   it('is not amended where it is planned again', async () => {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
+import { MS_PER_DAY, NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
@@ -12,6 +12,9 @@ import { firstOf } from './first-of.js';
 import type { LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
 import { ALONE, type FinishedWash } from './finished-wash.js';
+
+/** A wash that is put into the log later than this completes the log, and leaves the kit as it has been counted since (judgement). */
+const KIT_KNOWS_MS = 14 * MS_PER_DAY;
 
 @Injectable()
 export class WashesService {
@@ -61,10 +64,10 @@ export class WashesService {
   private async finishNow(id: string, dto: FinishedWash): Promise<WashRecord> {
     const before = await this.read(id);
     if (before.status === 'done') throw conflict('status', 'This wash is marked done already.');
-    requireDoable(dto, await this.vehicles.read(before.vehicleId), this.clock.now());
+    requireDoable(dto, this.clock.now());
     const { startMs, minutes, methodId, extras } = before;
     const found = await this.withUse({ ...before, methodId: dto.methodId }, dto.found);
-    const { taken, writes } = await this.use.take(dto.methodId, found.used);
+    const { taken, writes } = await this.taking(dto, found.used);
     const after: WashRecord = {
       ...before,
       ...dto,
@@ -74,6 +77,20 @@ export class WashesService {
     };
     await this.washes.change({ update: [after] }, writes);
     return after;
+  }
+
+  /** A wash of long ago takes nothing: the kit has been counted since. */
+  private taking(
+    { methodId, startMs }: Pick<WashRecord, 'methodId' | 'startMs'>,
+    used: WashFound['used'],
+  ): ReturnType<KitUseService['take']> {
+    return this.isOld({ startMs })
+      ? Promise.resolve({ taken: { ...NOTHING_TAKEN, isCounted: false }, writes: [] })
+      : this.use.take(methodId, used);
+  }
+
+  private isOld({ startMs }: Pick<WashRecord, 'startMs'>): boolean {
+    return this.clock.now() - startMs > KIT_KNOWS_MS;
   }
 
   /** What it used and put on, by the method where nobody counted. */
@@ -100,10 +117,9 @@ export class WashesService {
   private async amendNow(id: string, dto: FinishedWash): Promise<void> {
     const before = await this.read(id);
     if (before.status !== 'done' || !before.found) return;
-    // All comes back first, so that what is taken is measured against a whole kit; a stop between is made good by the next deed.
-    const given = { ...before, found: { ...before.found, taken: { ...NOTHING_TAKEN, isCounted: false } } };
-    await this.washes.change({ update: [given] }, await this.use.giveBack(before));
-    const { taken, writes } = await this.use.take(dto.methodId, dto.found.used);
+    const { taken, writes } = this.isOld(before)
+      ? { taken: before.found.taken, writes: [] }
+      : await this.use.takeAgain(before, { methodId: dto.methodId, used: dto.found.used });
     const found: WashFound = { ...dto.found, taken, planned: before.found.planned };
     await this.washes.change(
       { update: [{ ...before, ...dto, extras: dto.extras ?? before.extras, found }] },
@@ -118,9 +134,10 @@ export class WashesService {
 
   private async logNow(dto: LogWashDto): Promise<WashRecord> {
     await this.places.read(dto.placeId);
-    requireDoable(dto, await this.vehicles.read(dto.vehicleId), this.clock.now());
+    await this.vehicles.read(dto.vehicleId);
+    requireDoable(dto, this.clock.now());
     const found = await this.withUse(dto, dto.found);
-    const { taken, writes } = await this.use.take(dto.methodId, found.used);
+    const { taken, writes } = await this.taking(dto, found.used);
     const record: WashRecord = {
       ...dto,
       extras: dto.extras ?? [],
@@ -191,7 +208,7 @@ export class WashesService {
   private async bringBackNow(id: string): Promise<WashRecord> {
     const record = await this.washes.findRemoved(id);
     if (!record) throw notFound('wash', id);
-    const { taken, writes } = await this.use.take(record.methodId, record.found?.used);
+    const { taken, writes } = await this.taking(record, record.found?.used);
     const back: WashRecord = { ...record, found: record.found && { ...record.found, taken } };
     await this.washes.change({ update: [back], setRemoved: [{ id, removedMs: null }] }, writes);
     return back;

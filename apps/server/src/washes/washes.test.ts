@@ -11,6 +11,8 @@ import {
   MS_PER_HOUR,
 } from '@keen/core';
 import request from 'supertest';
+import type { FinishedWash } from './finished-wash.js';
+import { WashesService } from './washes.service.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
@@ -101,6 +103,58 @@ describe('what a wash takes and gives back', () => {
     expect(await leftMl()).toBe(0);
     await remove(wash.id);
     expect(await leftMl()).toBe(left);
+  });
+
+  it('of which more is known later is measured against the whole kit, and no wash is counted twice', async () => {
+    await api().patch(`/api/kit/products/${bottle.id}`).send({ leftMl: 40 }).expect(200);
+    const wash = await logged();
+    expect(await leftMl()).toBe(0);
+    const used = (ml: number) => ({
+      products: [{ productId: bottle.id, ml }],
+      foldedTowels: 4,
+      dryingTowels: 0,
+      mitts: 0,
+      tapLitres: 0,
+      resinLitres: 0,
+    });
+    const amended = (methodId: string, ml: number) => {
+      const { startMs, minutes, costMinor, workerId } = wash;
+      const found = { ...wash.found, used: used(ml) } as NonNullable<WashRecord['found']>;
+      return test.app
+        .get(WashesService)
+        .amend(wash.id, {
+          startMs,
+          minutes,
+          costMinor,
+          workerId,
+          extras: [],
+          methodId,
+          found,
+        } as FinishedWash);
+    };
+    await amended(METHOD, 25);
+    expect(await leftMl()).toBeCloseTo(15, 6);
+    expect((await gearOf(towels.id))?.cleanCount).toBe(26);
+    expect(await stock()).toEqual({ [METHOD]: 2 });
+    await amended('garage-hose', 60);
+    expect(await leftMl()).toBe(0);
+    expect(await stock()).toEqual({ [METHOD]: 3 });
+    await remove(wash.id);
+    expect(await leftMl()).toBeCloseTo(40, 6);
+    expect((await gearOf(towels.id))?.cleanCount).toBe(30);
+  });
+
+  it('is nothing of a wash of last month, which is accepted though its car was entered since', async () => {
+    const wash = await sent<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 120 * MS_PER_DAY));
+    expect(wash.found?.used?.foldedTowels).toBeGreaterThan(0);
+    expect(await leftMl()).toBe(1000);
+    expect((await gearOf(towels.id))?.cleanCount).toBe(30);
+    expect(await stock()).toEqual({ [METHOD]: 3 });
+    await remove(wash.id);
+    expect(await leftMl()).toBe(1000);
+    await restore(wash.id);
+    expect(await stock()).toEqual({ [METHOD]: 3 });
+    await remove(wash.id);
   });
 
   it('brings no counted wash and no clean towel out of nothing', async () => {

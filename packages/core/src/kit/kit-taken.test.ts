@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { WATER } from '../testing/shop.js';
-import { type Gear, takenFrom, washUse, type WashUse } from './index.js';
+import { type Gear, givenBack, takenFrom, washUse, type WashUse } from './index.js';
 
 const gear = (id: string, kind: Gear['kind'], change: Partial<Gear> = {}): Gear => ({
   id,
@@ -152,5 +152,38 @@ describe('a filter', () => {
     expect(takenFrom({ products: [], gear: [resin('a', 9, 0)] }, { ...use, resinLitres: 0 }).filters).toEqual(
       [],
     );
+  });
+});
+
+describe('a kit that gets back what was taken', () => {
+  const kit = {
+    products,
+    gear: [gear('t', 'folded-towel', { cleanCount: 9 }), gear('f', 'resin', { litresUsed: 5 })],
+  };
+
+  it('has it all again, and no more cloths than it owns nor a filter newer than new', () => {
+    const back = givenBack(kit, {
+      products: [
+        { productId: 'p', ml: 12 },
+        { productId: 'gone', ml: 3 },
+      ],
+      cloths: [{ gearId: 't', count: 4 }],
+      filters: [{ gearId: 'f', litres: 8 }],
+    });
+    expect(back.products.map(({ id, leftMl }) => [id, leftMl])).toEqual([['p', 52]]);
+    expect(back.gear.map(({ cleanCount, litresUsed }) => [cleanCount, litresUsed])).toEqual([
+      [10, 0],
+      [10, 0],
+    ]);
+  });
+
+  it('is as it was where what it could give comes back', () => {
+    const use = { ...NO_USE, foldedTowels: 3, resinLitres: 7, products: [{ productId: 'p', ml: 30 }] };
+    const taken = takenFrom(kit, use);
+    const after = {
+      products: products.map((one) => ({ ...one, leftMl: one.leftMl - 30 })),
+      gear: [gear('t', 'folded-towel', { cleanCount: 6 }), gear('f', 'resin', { litresUsed: 12 })],
+    };
+    expect(givenBack(after, taken)).toEqual(kit);
   });
 });

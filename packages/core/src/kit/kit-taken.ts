@@ -55,7 +55,10 @@ export function takenFrom({ products, gear }: Kit, use: WashUse): KitTaken {
 }
 
 /** The kit once all of this has come back; cloths are no more than there are. */
-export const givenBack = ({ products, gear }: Kit, { products: bottles, cloths, filters }: KitTaken): Kit => ({
+export const givenBack = (
+  { products, gear }: Kit,
+  { products: bottles, cloths, filters }: KitTaken,
+): Kit => ({
   products: products.map((bottle) => ({
     ...bottle,
     leftMl: bottle.leftMl + (bottles.find(({ productId }) => productId === bottle.id)?.ml ?? 0),
@@ -66,9 +69,6 @@ export const givenBack = ({ products, gear }: Kit, { products: bottles, cloths, 
       row.count,
       row.cleanCount + (cloths.find(({ gearId }) => gearId === row.id)?.count ?? 0),
     ),
-    litresUsed: Math.max(
-      0,
-      row.litresUsed - (filters.find(({ gearId }) => gearId === row.id)?.litres ?? 0),
-    ),
+    litresUsed: Math.max(0, row.litresUsed - (filters.find(({ gearId }) => gearId === row.id)?.litres ?? 0)),
   })),
 });
