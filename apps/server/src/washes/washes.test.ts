@@ -120,17 +120,15 @@ describe('what a wash takes and gives back', () => {
     const amended = (methodId: string, ml: number) => {
       const { startMs, minutes, costMinor, workerId } = wash;
       const found = { ...wash.found, used: used(ml) } as NonNullable<WashRecord['found']>;
-      return test.app
-        .get(WashesService)
-        .amend(wash.id, {
-          startMs,
-          minutes,
-          costMinor,
-          workerId,
-          extras: [],
-          methodId,
-          found,
-        } as FinishedWash);
+      return test.app.get(WashesService).amend(wash.id, {
+        startMs,
+        minutes,
+        costMinor,
+        workerId,
+        extras: [],
+        methodId,
+        found,
+      } as FinishedWash);
     };
     await amended(METHOD, 25);
     expect(await leftMl()).toBeCloseTo(15, 6);

@@ -10,7 +10,8 @@ const NOON = 'T12:00';
 export function LastWashField({ draft, set, errors }: VehicleFieldsProps) {
   const { timeZone } = useFormat();
   const { data: clock } = useClock();
-  const nowMs = clock?.nowMs ?? Date.now();
+  const nowMs = clock?.nowMs ?? Infinity;
+  const today = clock && toLocalInput(clock.nowMs, timeZone).slice(0, 10);
   const dayOf = (atMs: number): string => toLocalInput(atMs, timeZone).slice(0, 10);
   const { washedBefore } = draft;
   const onDay = (day: string): void => {
@@ -18,9 +19,7 @@ export function LastWashField({ draft, set, errors }: VehicleFieldsProps) {
     // Today's wash is over by now, though it be before noon.
     set({
       washedBefore:
-        noonMs === null
-          ? null
-          : { atMs: Math.min(noonMs, day === dayOf(nowMs) ? nowMs : noonMs), isKnown: true },
+        noonMs === null ? null : { atMs: day === today ? Math.min(noonMs, nowMs) : noonMs, isKnown: true },
     });
   };
   return (
@@ -28,7 +27,7 @@ export function LastWashField({ draft, set, errors }: VehicleFieldsProps) {
       type="date"
       label="Last washed, before the log"
       description="Empty: not known. Half of the days between washes are then assumed, until somebody looks at it"
-      max={dayOf(nowMs)}
+      max={today}
       value={washedBefore?.isKnown ? dayOf(washedBefore.atMs) : ''}
       onChange={(event) => onDay(event.currentTarget.value)}
       error={errors.washedBefore}
