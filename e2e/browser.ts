@@ -22,6 +22,8 @@ interface Group {
   readonly name: string;
   readonly port: number;
   readonly match: string | readonly string[];
+  /** The server has no demo data. */
+  readonly isEmpty?: boolean;
 }
 
 const addressOf = (port: number): string => `http://127.0.0.1:${port}`;
@@ -50,10 +52,10 @@ export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig>
       testMatch: typeof match === 'string' ? match : match.slice(),
       use: { baseURL: addressOf(port) },
     })),
-    webServer: groups.map(({ port }) => ({
+    webServer: groups.map(({ port, isEmpty = false }) => ({
       command: 'node serve.mjs',
       url: `${addressOf(port)}/api/health`,
-      env: { PORT: String(port) },
+      env: { PORT: String(port), KEEN_EMPTY: isEmpty ? '1' : '0' },
       reuseExistingServer: false,
       timeout: 120_000,
       gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },

@@ -8,4 +8,5 @@ const WORKS = files('calendar', 'commands', 'customers', 'judgement', 'morning',
 export default suite([
   { name: 'works', port: 4391, match: WORKS },
   { name: 'looks', port: 4393, match: LOOKS },
+  { name: 'empty', port: 4395, match: files('first-day'), isEmpty: true },
 ]);

@@ -200,13 +200,3 @@ describe('house rules', () => {
     expect(faultOf(body).field).toBe(field);
   });
 });
-
-describe('a wash', () => {
-  it('before the car was known is refused by name', async () => {
-    const { body } = await api()
-      .post('/api/washes/done')
-      .send(doneWash(vehicle.id, place.id, NOW - 500 * MS_PER_DAY))
-      .expect(400);
-    expect(faultOf(body).field).toBe('startMs');
-  });
-});

@@ -1,3 +1,4 @@
+import { stockAfter, type StockChange } from './stock-after.js';
 import { Inject, Injectable } from '@nestjs/common';
 import {
   DEFAULT_DISPLAY,
@@ -15,7 +16,6 @@ import {
   type Worker,
   type HouseRules,
   LIMITS,
-  type MethodId,
   type PriceList,
   PRICES,
   SEASON_NUMBERS,
@@ -91,18 +91,6 @@ const seasonOf = (stored: Partial<SeasonNumbers> = {}): SeasonNumbers =>
   Object.fromEntries(
     SEASON_NUMBERS.map(({ id }) => [id, stored[id] ?? DEFAULT_SEASON[id]]),
   ) as unknown as SeasonNumbers;
-
-/** A wash of a method that is counted by washes: 1 takes one, −1 gives it back. */
-export interface StockChange {
-  readonly methodId: string;
-  readonly sign: 1 | -1;
-}
-
-/** Washes left after one more or one fewer, never below none; a method that is not counted stays so. */
-export function stockAfter(stock: Settings['stock'], { methodId, sign }: StockChange): Settings['stock'] {
-  const left = stock[methodId as MethodId];
-  return left === undefined ? stock : { ...stock, [methodId]: Math.max(0, left - sign) };
-}
 
 @Injectable()
 export class SettingsService {

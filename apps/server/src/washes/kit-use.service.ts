@@ -5,6 +5,7 @@ import {
   type Kit,
   type LaidCoat,
   mixesFor,
+  MS_PER_DAY,
   NOTHING_TAKEN,
   type Settings,
   takenFrom,
@@ -13,15 +14,20 @@ import {
   washUse,
   type WashUse,
 } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
 import type { Write } from '../db/database.js';
 import { KitRepository } from '../records/kit.repository.js';
 import { PlacesRepository } from '../records/places.repository.js';
-import { SettingsService, stockAfter, type StockChange } from '../settings/settings.service.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { stockAfter, type StockChange } from '../settings/stock-after.js';
 import { MethodsReader } from '../shop/methods.reader.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 
 /** Warm enough for any label: what is used does not go by the air. */
 const MILD_C = 20;
+
+/** A wash that is put into the log later than this completes the log, and leaves the kit as it has been counted since (judgement). */
+const KIT_KNOWS_MS = 14 * MS_PER_DAY;
 
 type Taken = NonNullable<WashFound['taken']>;
 
@@ -38,7 +44,12 @@ export class KitUseService {
     private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
     private readonly methods: MethodsReader,
+    private readonly clock: ClockService,
   ) {}
+
+  private isOld({ startMs }: Pick<WashRecord, 'startMs'>): boolean {
+    return this.clock.now() - startMs > KIT_KNOWS_MS;
+  }
 
   /** What a wash uses and puts on by the method as the shop does it, where nobody counted. */
   async usual({
@@ -74,7 +85,12 @@ export class KitUseService {
    *
    * @returns what is taken, to be kept with the wash, and the writes that take it
    */
-  async take(methodId: string, used: WashUse | undefined): Promise<{ taken: Taken; writes: Write[] }> {
+  async take(
+    wash: Pick<WashRecord, 'methodId' | 'startMs'>,
+    used: WashUse | undefined,
+  ): Promise<{ taken: Taken; writes: Write[] }> {
+    if (this.isOld(wash)) return { taken: { ...NOTHING_TAKEN, isCounted: false }, writes: [] };
+    const { methodId } = wash;
     const [kit, { stock }] = await Promise.all([this.kit.all(), this.settings.read()]);
     const taken = this.takenBy({ methodId, used }, kit, stock);
     return {
@@ -92,9 +108,10 @@ export class KitUseService {
    * @returns what is taken now, and the writes of both, to be done at once
    */
   async takeAgain(
-    before: Pick<WashRecord, 'methodId' | 'found'>,
+    before: Pick<WashRecord, 'methodId' | 'startMs' | 'found'>,
     now: { readonly methodId: string; readonly used: WashUse | undefined },
   ): Promise<{ taken: Taken; writes: Write[] }> {
+    if (before.found?.taken && this.isOld(before)) return { taken: before.found.taken, writes: [] };
     const [kit, { stock }, given] = await Promise.all([
       this.kit.all(),
       this.settings.read(),

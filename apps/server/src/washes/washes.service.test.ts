@@ -72,7 +72,7 @@ function service(): WashesService {
         told.push(['usual', of.methodId]);
         return Promise.resolve(USUAL);
       },
-      take: (methodId: string, used: unknown) => {
+      take: ({ methodId }: WashRecord, used: unknown) => {
         told.push(['take', methodId, used]);
         return Promise.resolve({ taken: { of: methodId }, writes: ['taken'] });
       },
@@ -191,17 +191,6 @@ describe('a wash that is done', () => {
     expect(lastChange()).toEqual({ insert: [record], writes: ['taken'] });
     await expect(service().log({ ...dto, placeId: 'gone' })).rejects.toThrow('no place');
     await refused(service().log({ ...dto, startMs: NOW + 1 }), 'startMs');
-  });
-
-  it.each([
-    { hours: 14 * 24, takes: true },
-    { hours: 14 * 24 + 1, takes: false },
-  ])('that was done $hours hours ago takes of today’s kit: $takes', async ({ hours, takes }) => {
-    const dto = { ...finish({ startMs: NOW - hours * HOUR }), vehicleId: 'black', placeId: 'bay' };
-    const logged = await service().log(dto as unknown as LogWashDto);
-    const nothing = { products: [], cloths: [], filters: [], isCounted: false };
-    expect(logged.found?.taken).toEqual(takes ? { of: 'bay-touch-free' } : nothing);
-    expect(lastChange().writes).toEqual(takes ? ['taken'] : []);
   });
 
   it('gets the record of its run, where it is done', async () => {

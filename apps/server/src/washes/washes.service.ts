@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { MS_PER_DAY, NOTHING_TAKEN, type RunRecord, type WashFound, type WashRecord } from '@keen/core';
+import { type RunRecord, type WashFound, type WashRecord } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
@@ -12,9 +12,6 @@ import { firstOf } from './first-of.js';
 import type { LogWashDto, MoveWashDto, PlanWashDto } from './wash.dto.js';
 import { type WashFilter, WashesRepository } from '../records/washes.repository.js';
 import { ALONE, type FinishedWash } from './finished-wash.js';
-
-/** A wash that is put into the log later than this completes the log, and leaves the kit as it has been counted since (judgement). */
-const KIT_KNOWS_MS = 14 * MS_PER_DAY;
 
 @Injectable()
 export class WashesService {
@@ -67,7 +64,7 @@ export class WashesService {
     requireDoable(dto, this.clock.now());
     const { startMs, minutes, methodId, extras } = before;
     const found = await this.withUse({ ...before, methodId: dto.methodId }, dto.found);
-    const { taken, writes } = await this.taking(dto, found.used);
+    const { taken, writes } = await this.use.take(dto, found.used);
     const after: WashRecord = {
       ...before,
       ...dto,
@@ -77,20 +74,6 @@ export class WashesService {
     };
     await this.washes.change({ update: [after] }, writes);
     return after;
-  }
-
-  /** A wash of long ago takes nothing: the kit has been counted since. */
-  private taking(
-    { methodId, startMs }: Pick<WashRecord, 'methodId' | 'startMs'>,
-    used: WashFound['used'],
-  ): ReturnType<KitUseService['take']> {
-    return this.isOld({ startMs })
-      ? Promise.resolve({ taken: { ...NOTHING_TAKEN, isCounted: false }, writes: [] })
-      : this.use.take(methodId, used);
-  }
-
-  private isOld({ startMs }: Pick<WashRecord, 'startMs'>): boolean {
-    return this.clock.now() - startMs > KIT_KNOWS_MS;
   }
 
   /** What it used and put on, by the method where nobody counted. */
@@ -117,9 +100,10 @@ export class WashesService {
   private async amendNow(id: string, dto: FinishedWash): Promise<void> {
     const before = await this.read(id);
     if (before.status !== 'done' || !before.found) return;
-    const { taken, writes } = this.isOld(before)
-      ? { taken: before.found.taken, writes: [] }
-      : await this.use.takeAgain(before, { methodId: dto.methodId, used: dto.found.used });
+    const { taken, writes } = await this.use.takeAgain(before, {
+      methodId: dto.methodId,
+      used: dto.found.used,
+    });
     const found: WashFound = { ...dto.found, taken, planned: before.found.planned };
     await this.washes.change(
       { update: [{ ...before, ...dto, extras: dto.extras ?? before.extras, found }] },
@@ -137,7 +121,7 @@ export class WashesService {
     await this.vehicles.read(dto.vehicleId);
     requireDoable(dto, this.clock.now());
     const found = await this.withUse(dto, dto.found);
-    const { taken, writes } = await this.taking(dto, found.used);
+    const { taken, writes } = await this.use.take(dto, found.used);
     const record: WashRecord = {
       ...dto,
       extras: dto.extras ?? [],
@@ -208,7 +192,7 @@ export class WashesService {
   private async bringBackNow(id: string): Promise<WashRecord> {
     const record = await this.washes.findRemoved(id);
     if (!record) throw notFound('wash', id);
-    const { taken, writes } = await this.taking(record, record.found?.used);
+    const { taken, writes } = await this.use.take(record, record.found?.used);
     const back: WashRecord = { ...record, found: record.found && { ...record.found, taken } };
     await this.washes.change({ update: [back], setRemoved: [{ id, removedMs: null }] }, writes);
     return back;

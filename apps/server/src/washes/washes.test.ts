@@ -142,6 +142,18 @@ describe('what a wash takes and gives back', () => {
     expect((await gearOf(towels.id))?.cleanCount).toBe(30);
   });
 
+  it('is of today’s kit up to a fortnight later', async () => {
+    const fortnight = 14 * MS_PER_DAY;
+    for (const [agoMs, counted] of [
+      [fortnight, 2],
+      [fortnight + 60_000, 3],
+    ] as const) {
+      const wash = await sent<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - agoMs));
+      expect(await stock()).toEqual({ [METHOD]: counted });
+      await remove(wash.id);
+    }
+  });
+
   it('is nothing of a wash of last month, which is accepted though its car was entered since', async () => {
     const wash = await sent<WashRecord>('washes/done', doneWash(car.id, unit.id, NOW - 120 * MS_PER_DAY));
     expect(wash.found?.used?.foldedTowels).toBeGreaterThan(0);

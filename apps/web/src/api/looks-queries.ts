@@ -17,6 +17,14 @@ export const useQuickLook = (vehicleId: string) =>
     'looks',
   );
 
+/** The same of a car that has only just been entered. */
+export const useLookAtWhole = () =>
+  useChange(
+    ({ vehicleId, look }: { readonly vehicleId: string; readonly look: QuickLook }) =>
+      ask<SoilLookRecord[]>(`vehicles/${vehicleId}/soil/whole`, { method: 'POST', body: { look } }),
+    'looks',
+  );
+
 /** Deletes, or restores, several looks at once. */
 export const useChangeLooks = (vehicleId: string) =>
   useChange(

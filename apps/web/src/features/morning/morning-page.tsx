@@ -13,8 +13,9 @@ import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { BackupAlert } from '../../parts/backup-alert.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { Page } from '../../parts/page.js';
-import { Failed, NoVehicles } from '../../parts/states.js';
+import { Failed } from '../../parts/states.js';
 import { nameOf } from '../../words/names.js';
+import { FirstDay } from './first-day/first-day.js';
 import { AnswerCards } from './answer-card.js';
 import classes from './morning.module.css';
 import { type Group, groupAnswers, leadText, ofToday, plannedAhead, withoutPlanned } from './morning-view.js';
@@ -108,13 +109,14 @@ export function MorningPage() {
     onPlan: planBest,
     planningId,
   };
+  const isFirstDay = vehicles && places && (vehicles.length === 0 || places.length === 0);
   const later = planned.filter((wash) => !isToday(wash));
   const [first] = days;
   const todays = first && isToday({ startMs: first.answers[0]?.best?.startMs ?? 0 }) ? [first] : [];
   return (
     <Page
       title="This morning"
-      lead={leadText(today, names, format)}
+      lead={isFirstDay ? undefined : leadText(today, names, format)}
       actions={
         <Button component={Link} to="/plan" variant="default">
           Whole plan
@@ -129,10 +131,8 @@ export function MorningPage() {
         </p>
       )}
       <BackupAlert />
-      <SkyStrip />
-      {vehicles?.length === 0 && (
-        <NoVehicles>Add a vehicle and a place to wash it, and the answer is shown here.</NoVehicles>
-      )}
+      {!isFirstDay && <SkyStrip />}
+      {isFirstDay && <FirstDay vehicles={vehicles} places={places} />}
       <PlannedList title="Planned for today" washes={planned.filter(isToday)} {...list} />
       <Days days={todays} {...cards} />
       <PlannedList title="Planned for later" washes={later} {...list} />

@@ -5,7 +5,7 @@ import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
 import { INDOOR_AIR_NAMES } from '../../words/place-words.js';
 import { optionsOf } from '../../words/names.js';
-import { KIND_FACTS } from './place-draft.js';
+import { KIND_FACTS } from '../../drafts/kind-facts.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 
 /** What is known of the air indoors; nothing is asked of a place outdoors. */

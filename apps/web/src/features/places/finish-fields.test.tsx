@@ -3,7 +3,7 @@ import type { PlaceRecord } from '@keen/core';
 import { fireEvent, screen } from '@testing-library/react';
 import { show } from '../../testing/show.js';
 import { FinishFields } from './finish-fields.js';
-import { newPlace, type PlaceDraft } from './place-draft.js';
+import { newPlace, type PlaceDraft } from '../../drafts/place-draft.js';
 
 const unit = {
   id: 'unit',

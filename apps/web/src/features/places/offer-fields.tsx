@@ -3,8 +3,8 @@ import type { PlaceKind } from '@keen/core';
 import { fromMinor, toMinor } from '../../format/minor.js';
 import { NumberField } from '../../parts/number-field.js';
 import { methodName } from '../../words/names.js';
-import { DEFAULT_TARIFF, methodsAt, type OfferDraft, type TariffDraft } from './place-draft.js';
-import type { PlaceErrors } from './place-errors.js';
+import { DEFAULT_TARIFF, methodsAt, type OfferDraft, type TariffDraft } from '../../drafts/place-draft.js';
+import type { PlaceErrors } from '../../drafts/place-errors.js';
 
 interface OfferFieldsProps {
   readonly kind: PlaceKind;

@@ -1,5 +1,5 @@
-import type { PlaceDraft } from './place-draft.js';
-import type { PlaceErrors } from './place-errors.js';
+import type { PlaceDraft } from '../../drafts/place-draft.js';
+import type { PlaceErrors } from '../../drafts/place-errors.js';
 
 /** What a part of the form of a place is given. */
 export interface PlaceFieldsProps {

@@ -4,9 +4,9 @@ import { HARDNESS_LABELS } from '../../format/format.js';
 import { hardnessScale, tempScale } from '../../format/scales.js';
 import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
-import { type WaterDraft } from './place-draft.js';
-import { type QueueRow } from './queue-rows.js';
-import type { PlaceErrors } from './place-errors.js';
+import { type WaterDraft } from '../../drafts/place-draft.js';
+import { type QueueRow } from '../../drafts/queue-rows.js';
+import type { PlaceErrors } from '../../drafts/place-errors.js';
 
 const ORIGINS = [
   { value: 'measured', label: 'Measured' },

@@ -1,5 +1,5 @@
 import { Checkbox } from '@mantine/core';
-import { DEFAULT_WATER } from './place-draft.js';
+import { DEFAULT_WATER } from '../../drafts/place-draft.js';
 import type { PlaceFieldsProps } from './place-fields-props.js';
 import { WaterFields } from './place-parts.js';
 

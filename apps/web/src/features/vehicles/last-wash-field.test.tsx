@@ -4,7 +4,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { madeUpServer } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
 import { LastWashField } from './last-wash-field.js';
-import { NEW_VEHICLE, type VehicleDraft } from './vehicle-form.js';
+import { NEW_VEHICLE, type VehicleDraft } from '../../drafts/vehicle-form.js';
 
 const NOW_MS = Date.parse('2026-01-14T09:30:00-05:00');
 

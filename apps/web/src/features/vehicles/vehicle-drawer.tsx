@@ -8,7 +8,7 @@ import { DrivesFields } from './drives-fields.js';
 import { KindFields, LooksFields } from './looks-fields.js';
 import { LastWashField } from './last-wash-field.js';
 import { TargetFields } from './target-fields.js';
-import { draftOf, NEW_VEHICLE, vehicleErrors, vehicleFrom } from './vehicle-form.js';
+import { draftOf, NEW_VEHICLE, vehicleErrors, vehicleFrom } from '../../drafts/vehicle-form.js';
 import { WhoFields } from './who-fields.js';
 
 interface VehicleDrawerProps {

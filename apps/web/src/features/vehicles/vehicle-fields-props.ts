@@ -1,4 +1,4 @@
-import type { VehicleDraft, VehicleErrors } from './vehicle-form.js';
+import type { VehicleDraft, VehicleErrors } from '../../drafts/vehicle-form.js';
 
 /** What a part of the form of a vehicle is given. */
 export interface VehicleFieldsProps {

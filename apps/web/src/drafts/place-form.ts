@@ -1,5 +1,6 @@
 import type { PlaceRecord, Queue } from '@keen/core';
-import { KIND_FACTS, type PlaceDraft, type WaterDraft } from './place-draft.js';
+import { KIND_FACTS } from './kind-facts.js';
+import type { PlaceDraft, WaterDraft } from './place-draft.js';
 import { queueHours, type QueueRow } from './queue-rows.js';
 
 function queueFrom(weekday: readonly QueueRow[], weekend: readonly QueueRow[]): Queue | null {

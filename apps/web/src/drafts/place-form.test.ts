@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import type { PlaceRecord } from '@keen/core';
-import { clockOf, minutesOf } from '../../parts/wall-clock.js';
+import { clockOf, minutesOf } from '../parts/wall-clock.js';
 import {
   DEFAULT_TARIFF,
   draftOf as placeDraft,

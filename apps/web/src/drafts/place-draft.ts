@@ -11,6 +11,7 @@ import {
   type Tap,
 } from '@keen/core';
 import { type AirDraft, airDraft, NO_AIR } from './air-draft.js';
+import { KIND_FACTS } from './kind-facts.js';
 import { type QueueRow, queueRows } from './queue-rows.js';
 
 /** What is typed of a water. */
@@ -73,15 +74,8 @@ export interface PlaceDraft extends AirDraft {
   readonly finishMinor: number | null;
 }
 
-/** What a kind of place is like: its air, its roof, and the usual way to wash there. */
-export const KIND_FACTS = {
-  garage: { climate: 'unheated', shelter: 'indoors', methodId: 'garage-rinseless' },
-  'heated-unit': { climate: 'heated', shelter: 'indoors', methodId: 'garage-rinseless' },
-  'self-serve-bay': { climate: 'open-bay', shelter: 'roofed', methodId: 'bay-touch-free' },
-  'automatic-bay': { climate: 'outdoors', shelter: 'open', methodId: 'touchless-automatic' },
-  drive: { climate: 'outdoors', shelter: 'open', methodId: 'drive-hose' },
-  'car-park': { climate: 'outdoors', shelter: 'open', methodId: 'rinseless-outdoors' },
-} as const satisfies Readonly<Record<PlaceKind, { climate: string; shelter: string; methodId: string }>>;
+const usualOffers = (kind: PlaceKind): OfferDraft[] =>
+  KIND_FACTS[kind].methodIds.map((methodId) => ({ methodId, priceMinor: 0 }));
 
 /** Ways to wash that a kind of place can offer. */
 export const methodsAt = (kind: PlaceKind): string[] =>
@@ -124,7 +118,7 @@ export const newPlace = (
   washWater: DEFAULT_WATER,
   finalRinse: null,
   relHumidityPercent: null,
-  offers: [{ methodId: KIND_FACTS.garage.methodId, priceMinor: 0 }],
+  offers: usualOffers('garage'),
   tariff: null,
   weekdayQueue: [],
   weekendQueue: [],
@@ -145,12 +139,13 @@ const humidityPercent = (climate: PlaceRecord['climate']): number | null => {
   return fraction === null ? null : Math.round(fraction * 100);
 };
 
-/** A place becomes another kind: its usual way to wash, its air, and no tap where there is none. */
+/** A place becomes another kind: its usual ways to wash, its air, its drain, and no tap where there is none. */
 export const ofKind = (kind: PlaceKind): Partial<PlaceDraft> => ({
   kind,
-  offers: [{ methodId: KIND_FACTS[kind].methodId, priceMinor: 0 }],
+  offers: usualOffers(kind),
+  hasDrain: KIND_FACTS[kind].hasDrain,
   indoorAir: KIND_FACTS[kind].climate === 'heated' ? 'kept' : 'model',
-  ...(kind === 'car-park' ? { tap: 'none', hasDrain: false } : {}),
+  ...(kind === 'car-park' ? { tap: 'none' } : {}),
 });
 
 export function draftOf(place: PlaceRecord): PlaceDraft {

@@ -1,5 +1,6 @@
 import { hasLength, MOST_DRIVE_MINUTES, MOST_MINOR } from '@keen/core';
-import { KIND_FACTS, type PlaceDraft, type TariffDraft, type WaterDraft } from './place-draft.js';
+import { KIND_FACTS } from './kind-facts.js';
+import type { PlaceDraft, TariffDraft, WaterDraft } from './place-draft.js';
 
 export type PlaceErrors = Readonly<Record<string, string>>;
 
