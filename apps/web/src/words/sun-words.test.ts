@@ -23,7 +23,7 @@ describe('the sun on the car', () => {
     expect(sunLineText(line(), at(12), format)).toBe(
       `${LEFT} and front in the sun from 13:00 for the hours ahead. ${ORDER}`,
     );
-    expect(sunLineText(line(), at(12), format, 'behind the north wall')).toContain(
+    expect(sunLineText({ ...line(), dryingSpot: 'behind the north wall' }, at(12), format)).toContain(
       'move into the shade to dry (behind the north wall).',
     );
     expect(sunLineText(line({ driesThere: false }), at(12), format)).not.toContain('soap');

@@ -77,11 +77,12 @@ function withGaps({ method }: Pick<RunPack, 'method'>, shared: readonly Omit<Sha
 
 /** What the water and the products do on one car in this order; null where nobody knows those hours. */
 function againstIn(
-  pack: VisitPack,
-  first: VisitPack,
+  packs: readonly [VisitPack, VisitPack],
   order: SideBySide,
   car: 0 | 1,
 ): readonly Finding[] | null {
+  const [first] = packs;
+  const pack = packs[car];
   const { vehicle, place, limits, soilBefore, overnightC } = pack;
   const own = order.steps.filter((one) => one.car === car);
   const method = withGaps(pack, own);
@@ -131,8 +132,8 @@ export function visitOf(first: VisitPack, second: VisitPack): Visit | null {
   let found: Pick<Visit, 'hold' | 'order' | 'against'> | null = null;
   for (const hold of HOLDS) {
     const order = sideBySide(first.sheet.steps, second.sheet.steps, hold);
-    const a = againstIn(first, first, order, 0);
-    const b = againstIn(second, first, order, 1);
+    const a = againstIn([first, second], order, 0);
+    const b = againstIn([first, second], order, 1);
     if (!a || !b) return null;
     const tried = { hold, order, against: [a, b] as const };
     if (!found || blocksOf(tried.against) <= blocksOf(found.against)) found = tried;

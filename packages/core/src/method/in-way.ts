@@ -121,8 +121,14 @@ const IDLE: Omit<WashStep, 'id' | 'minutes'> = {
 };
 const elsewhere = (step: WashStep): WashStep => ({ ...step, isElsewhere: true });
 
+interface InWay {
+  readonly way: Way;
+  /** To the second place, where the way has one. */
+  readonly driveMinutes: number;
+}
+
 /** The same steps, with the drive before those that are done in the second place. */
-function drivenOn(method: Method, own: readonly WashStep[], way: Way, driveMinutes: number): WashStep[] {
+function drivenOn(method: Method, own: readonly WashStep[], { way, driveMinutes }: InWay): WashStep[] {
   const start = elsewhereFrom(own, way.from);
   const { ahead, behind } =
     way.section === 'whole-car'
@@ -136,16 +142,11 @@ function drivenOn(method: Method, own: readonly WashStep[], way: Way, driveMinut
   return [...ahead, drive, ...[...thaw, ...behind].map(elsewhere)];
 }
 
-function stepsIn(
-  method: Method,
-  plain: readonly WashStep[],
-  way: Way,
-  driveMinutes: number,
-): readonly WashStep[] {
+function stepsIn(method: Method, plain: readonly WashStep[], how: InWay): readonly WashStep[] {
+  const { way } = how;
   if (way.from === 'nothing') return inRounds(method, plain, 'whole-car');
   const { before, own, after } = workAside(plain);
-  if (way.isElsewhere)
-    return [...before, ...drivenOn(method, own, way, driveMinutes), ...after.map(elsewhere)];
+  if (way.isElsewhere) return [...before, ...drivenOn(method, own, how), ...after.map(elsewhere)];
   const { ahead, behind } = unrolled(method, own, way);
   return [...before, ...ahead, ...behind, ...after];
 }
@@ -161,7 +162,7 @@ function stepsIn(
 export function inWay(method: Method, way: Way, driveMinutes = 0): Method {
   if (way.only !== null) return { ...inUsualWay(onlyHalf(method, way.only)), wayId: way.id };
   const plain = method.plainSteps ?? method.steps;
-  const steps = stepsIn(method, plain, way, driveMinutes);
+  const steps = stepsIn(method, plain, { way, driveMinutes });
   const minutes = plainTotal(method.setUpMinutes + sumOf(steps, (step) => step.minutes));
   const plainMinutes = method.setUpMinutes + sumOf(plain, (step) => step.minutes);
   return {

@@ -51,8 +51,7 @@ export function besideNeighbour(step: WashStep, around: StepsAround): StepCautio
 
 export function faultsOf(
   step: WashStep,
-  mix: Mix | null,
-  isFirstOnGlass: boolean,
+  { mix, isFirstOnGlass }: { readonly mix: Mix | null; readonly isFirstOnGlass: boolean },
   around: StepsAround,
 ): StepFault[] {
   const rule = step.onMeter ? undefined : NEEDS_RULE[step.id];

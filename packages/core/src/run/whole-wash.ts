@@ -86,7 +86,7 @@ export function faultsAt(step: WashStep, i: number, whole: WholeWash): StepFault
   const unrinsed = stays[i] ?? [];
   const standing = steps[wet[i] ?? -1]?.id;
   return [
-    ...faultsOf(step, mixes[i] ?? null, i === firstOnGlass, around),
+    ...faultsOf(step, { mix: mixes[i] ?? null, isFirstOnGlass: i === firstOnGlass }, around),
     ...(under && clash ? [clashFault(clash.kind, under)] : []),
     ...(standing ? [{ kind: 'wet-paint' as const, wet: standing }] : []),
     ...(unrinsed.length > 0 ? [{ kind: 'not-rinsed' as const, groups: unrinsed }] : []),

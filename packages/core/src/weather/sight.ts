@@ -54,7 +54,11 @@ function precipSeen(hour: WeatherHour, falling: PrecipKind): Pick<WeatherHour, '
   return { precipMm: hour.precipMm > 0 ? hour.precipMm : FALLING_MM, precipKind: falling };
 }
 
-function correctedHour(hour: WeatherHour, by: Difference, laterHours: number, sight: Sight): WeatherHour {
+function correctedHour(
+  hour: WeatherHour,
+  sight: Sight,
+  { by, laterHours }: { readonly by: Difference; readonly laterHours: number },
+): WeatherHour {
   const left = (fadeHours: number): number => Math.exp(-laterHours / fadeHours);
   const airTempC = hour.airTempC + by.airK * left(SIGHT_FADE_HOURS.airTempC);
   const wind = hour.windMetresPerSecond + by.windMetresPerSecond * left(SIGHT_FADE_HOURS.windMetresPerSecond);
@@ -89,6 +93,6 @@ export function correctedCourse<H extends WeatherHour | null>(course: readonly H
     if (!hour) return hour;
     const laterHours = (hour.atMs - seenIn.atMs) / MS_PER_HOUR;
     if (laterHours < 0 || laterHours > SIGHT_LASTS_HOURS) return hour;
-    return correctedHour(hour, by, laterHours, sight) as H;
+    return correctedHour(hour, sight, { by, laterHours }) as H;
   });
 }

@@ -12,6 +12,8 @@ export function SunNow({
   readonly nowMs: number;
 }) {
   const format = useFormat();
-  const text = pack.sunLine ? sunNowText(pack.sunLine, nowMs, format, pack.place.dryingSpot) : null;
+  const text = pack.sunLine
+    ? sunNowText({ ...pack.sunLine, dryingSpot: pack.place.dryingSpot }, nowMs, format)
+    : null;
   return text === null ? null : <p className={classes.sun}>{text}</p>;
 }

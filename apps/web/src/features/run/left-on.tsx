@@ -41,7 +41,11 @@ export function LeftOnBox({ answer, isBegun }: LeftOnBoxProps) {
   if (left.length === 0) return null;
   const add = (step: NonNullable<LeftOn['step']>): void => {
     if (!settings || !vehicle) return;
-    const steps = ownSteps(wash.methodId, settings.house, vehicle, wash.predicted?.variant);
+    const steps = ownSteps(
+      wash.methodId,
+      { house: settings.house, chosen: wash.predicted?.variant },
+      vehicle,
+    );
     const extras = addable(wash.methodId, settings.house, vehicle);
     keepOnce(variantFrom(withCleaner(steps, step, extras)), `${STEP_NAMES[step.id]} added to this wash.`);
   };

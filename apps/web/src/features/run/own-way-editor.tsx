@@ -99,7 +99,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
   const car = answer.pack.vehicle;
   const keep = useKeepOrder(answer, { isBegun, onClose });
   const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
-    ownSteps(methodId, house, car, keep.once ?? undefined),
+    ownSteps(methodId, { house, chosen: keep.once ?? undefined }, car),
   );
   const { data: kit } = useKit();
   const errors = stepErrors(steps);
@@ -153,7 +153,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
         methodId={methodId}
         named={namedWays}
         variant={variant}
-        onBegin={(from) => setSteps(ownSteps(methodId, house, car, from))}
+        onBegin={(from) => setSteps(ownSteps(methodId, { house, chosen: from }, car))}
       />
       {keep.failure && (
         <p role="alert" className={classes.error}>

@@ -15,7 +15,7 @@ import { withFix } from './own-way-fix.js';
 
 describe('the shop’s own way in the editor', () => {
   const CAR = { delicateWheels: false };
-  const steps = ownSteps('bay-contact', DEFAULT_HOUSE, CAR);
+  const steps = ownSteps('bay-contact', { house: DEFAULT_HOUSE }, CAR);
   const extra = (id: WashStep['id']): WashStep => {
     const found = addable('bay-contact', DEFAULT_HOUSE, CAR).find((step) => step.id === id);
     if (!found) throw new Error(`${id} cannot be added`);
@@ -35,7 +35,7 @@ describe('the shop’s own way in the editor', () => {
       ),
       extra('iron'),
     ).map((step) => (step.id === 'shuts' ? { ...step, isLeftOut: true } : step));
-    const again = ownSteps('bay-contact', asKept(changed), CAR);
+    const again = ownSteps('bay-contact', { house: asKept(changed) }, CAR);
     expect(again.slice(0, 2).map(({ key }) => key)).toEqual([second.key, first.key]);
     expect(again[0]).toMatchObject({ minutes: 9, note: 'slowly' });
     expect(again.find(({ id }) => id === 'shuts')?.isLeftOut).toBe(true);
@@ -52,7 +52,7 @@ describe('the shop’s own way in the editor', () => {
     ]);
     const at = twice.findIndex(({ id }) => id === 'rinse');
     expect(twice.slice(at, at + 3).map(({ id }) => id)).toEqual(['rinse', 'rinse', 'rinse']);
-    expect(ownSteps('bay-contact', asKept(twice), CAR)).toEqual(twice);
+    expect(ownSteps('bay-contact', { house: asKept(twice) }, CAR)).toEqual(twice);
   });
 
   it('moves nothing beyond the ends, and names minutes that will not do', () => {
@@ -89,7 +89,7 @@ describe('the shop’s own way in the editor', () => {
       product: 'b',
       parts: 9,
     });
-    const again = ownSteps('bay-contact', asKept(changed('foam-0', change)), CAR);
+    const again = ownSteps('bay-contact', { house: asKept(changed('foam-0', change)) }, CAR);
     const foam = again.find(({ key }) => key === 'foam-0');
     expect(foam?.own).toEqual({ ...change, litres: 2.5, dwellMax: 6 });
     expect(foam && hasOwnDetails(foam)).toBe(true);
@@ -99,7 +99,7 @@ describe('the shop’s own way in the editor', () => {
   it('opens with the steps of this wash alone before those of every wash', () => {
     const house = asKept(movedBy(steps, 'foam-0', 1));
     const once = variantFrom(changed('foam-0', { litres: 1 }));
-    const opened = ownSteps('bay-contact', house, CAR, once);
+    const opened = ownSteps('bay-contact', { house, chosen: once }, CAR);
     expect(opened.map(({ key }) => key)).toEqual(steps.map(({ key }) => key));
     expect(opened.find(({ key }) => key === 'foam-0')?.own.litres).toBe(1);
   });
@@ -143,7 +143,7 @@ describe('the shop’s own way in the editor', () => {
 });
 
 describe('the minutes of a step in the editor', () => {
-  const [first] = ownSteps('bay-contact', DEFAULT_HOUSE, { delicateWheels: false });
+  const [first] = ownSteps('bay-contact', { house: DEFAULT_HOUSE }, { delicateWheels: false });
 
   it.each([
     [0, true],

@@ -74,9 +74,8 @@ const ownDetails = (step: WashStep, own: VariantStep | undefined): OwnDetails =>
  */
 export function ownSteps(
   methodId: string,
-  house: HouseRules,
+  { house, chosen }: { readonly house: HouseRules; readonly chosen?: Variant | undefined },
   { bodyClass: _, ...car }: WashedCar,
-  chosen?: Variant,
 ): OwnStep[] {
   const variant = chosen ?? house.variants?.[methodId] ?? AS_IT_SHIPS;
   const { steps } = shopMethod(methodId, { ...house, variants: {} }, car);

@@ -128,7 +128,9 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       <SpotsOnCar vehicleId={wash.vehicleId} />
       {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       {pack.sunLine && (
-        <p className={classes.sun}>{sunLineText(pack.sunLine, startMs, format, pack.place.dryingSpot)}</p>
+        <p className={classes.sun}>
+          {sunLineText({ ...pack.sunLine, dryingSpot: pack.place.dryingSpot }, startMs, format)}
+        </p>
       )}
       <div className={classes.grid}>
         <div className={classes.column}>
