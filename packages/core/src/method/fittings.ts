@@ -3,7 +3,7 @@ import { withSteps } from './describe-method.js';
 import type { Method } from './method.js';
 import { sumOf } from './plain-sum.js';
 import { STEP_KINDS } from './data/step-kinds.js';
-import type { WashStep } from './wash-step.js';
+import { IDLE, type WashStep } from './wash-step.js';
 
 /** What a place has or forbids that changes the steps of a wash done there. */
 export interface Fittings {
@@ -39,15 +39,6 @@ export const fittingsOf = ({
 const SHIELD_MINUTES = 7;
 /** A bay's gun gives about so much, L/min: as much as its rinse (judgement). */
 const GUN_LITRES_PER_MINUTE = 9;
-
-const IDLE: Omit<WashStep, 'id' | 'minutes'> = {
-  groups: [],
-  onMeter: false,
-  litres: 0,
-  contact: false,
-  removes: {},
-  dwell: null,
-};
 
 /** Foam from the site's own lance, on its meter. */
 const withSiteFoam = (method: Method): Method => ({

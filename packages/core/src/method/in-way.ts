@@ -6,7 +6,7 @@ import { sumOf } from './plain-sum.js';
 import { workAside } from './season-work.js';
 import { partFraction, type Part, partsOf } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
-import { removedBy, type WashStep } from './wash-step.js';
+import { IDLE, removedBy, type WashStep } from './wash-step.js';
 import { ofFraction } from './step-share.js';
 import type { Before, Way } from './way-id.js';
 import { elsewhereFrom, isBody, startOf, usualWay } from './way.js';
@@ -111,14 +111,6 @@ function unrolled(method: Method, steps: readonly WashStep[], way: Way): CutUp {
 const ARRIVE_MINUTES = 2;
 /** What froze on the way stands in the warm until it has melted: nine tenths of a glazed saloon in a unit at 14 °C (by the panel sum). */
 const THAW_MINUTES = 20;
-const IDLE: Omit<WashStep, 'id' | 'minutes'> = {
-  groups: [],
-  onMeter: false,
-  litres: 0,
-  contact: false,
-  removes: {},
-  dwell: null,
-};
 const elsewhere = (step: WashStep): WashStep => ({ ...step, isElsewhere: true });
 
 interface InWay {

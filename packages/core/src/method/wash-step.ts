@@ -96,6 +96,16 @@ export interface WashStep {
   readonly isElsewhere?: true;
 }
 
+/** A step that does nothing to the car: what is done beside it, or on the way. */
+export const IDLE: Omit<WashStep, 'id' | 'minutes'> = {
+  groups: [],
+  onMeter: false,
+  litres: 0,
+  contact: false,
+  removes: {},
+  dwell: null,
+};
+
 /** What a run of steps takes off in all: what each leaves is what the next one finds. */
 export function removedBy(
   steps: readonly Pick<WashStep, 'removes'>[],
