@@ -20,7 +20,7 @@ const VIEWS = [
   },
   { name: 'run', path: '/run/orange-hatch-planned', ready: 'In this order' },
   { name: 'windows', path: '/windows/black-saloon', ready: 'Ice on the car' },
-  { name: 'weather', path: '/weather', ready: 'simulated station leads' },
+  { name: 'weather', path: '/weather', ready: 'simulated station is used first' },
   { name: 'balance', path: '/balance/black-saloon', ready: 'Pier Road bay' },
   { name: 'lab', path: LAB, ready: 'Time before it dries or freezes' },
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
