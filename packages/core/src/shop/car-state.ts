@@ -65,18 +65,22 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
 }
 
 /** What this shop's ways do to the car, and what each wash of the record did. */
-function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes'> {
-  const { vehicle, washes } = setting.car;
+function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes' | 'isLastWashKnown'> {
+  const { vehicle, washes, washedBefore } = setting.car;
   const methodsWith = methodsWithWork({ ...setting, vehicle });
   const rows = shopSeasonJobs(setting.season);
   const there = ({ placeId = '' }: DoneWash): Fittings => setting.fittings[placeId] ?? PLAIN_FITTINGS;
+  const methods = METHOD_IDS.map((id) => methodsWith([], PLAIN_FITTINGS)(id, null));
+  const logged = washes.flatMap((wash) =>
+    isMethodId(wash.methodId)
+      ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows), there(wash))(wash.methodId, null))]
+      : [],
+  );
+  const before = washBefore(setting.car, methods);
   return {
-    methods: METHOD_IDS.map((id) => methodsWith([], PLAIN_FITTINGS)(id, null)),
-    washes: washes.flatMap((wash) =>
-      isMethodId(wash.methodId)
-        ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows), there(wash))(wash.methodId, null))]
-        : [],
-    ),
+    methods,
+    washes: before ? [before, ...logged] : logged,
+    isLastWashKnown: logged.some(({ isWash }) => isWash) || (washedBefore?.isKnown ?? false),
   };
 }
 
@@ -110,9 +114,7 @@ function ledgerSoFar(
 function carState(setting: CarCase, around: Surroundings): CarState {
   const { car, nowMs } = setting;
   const { vehicle } = car;
-  const { methods, washes: logged } = waysAndWashes(setting);
-  const before = washBefore(car, methods);
-  const washes = before ? [before, ...logged] : logged;
+  const { methods, washes, isLastWashKnown } = waysAndWashes(setting);
   const { past, ahead, pickUp } = livedHours(setting, washes, around);
   const lastWashMs = latest(washes.filter(({ isWash }) => isWash));
   const lastContactMs = latest(washes.filter(({ contact }) => contact));
@@ -144,7 +146,7 @@ function carState(setting: CarCase, around: Surroundings): CarState {
     soil,
     soilByGroup: soilByGroup(soil),
     lastWashMs,
-    isLastWashKnown: logged.some(({ isWash }) => isWash) || (car.washedBefore?.isKnown ?? false),
+    isLastWashKnown,
     lastContactMs,
   };
 }
