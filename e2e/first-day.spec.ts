@@ -24,7 +24,7 @@ test('an empty shop has its first answer after a place and a car, and says what 
   await click(page.getByRole('button', { name: 'Keep this place' }));
   await expect(where).toHaveCount(0);
 
-  await page.getByLabel('Its name').fill('Red hatch');
+  await page.getByLabel('Name of the car').fill('Red hatch');
   await choose('Body', 'Hatch');
   await choose('Last washed', 'Two weeks ago');
   await click(page.getByRole('button', { name: 'Two weeks of wet roads' }));

@@ -24,6 +24,14 @@ describe('the last morning', () => {
     expect(new LastMorning({ dataFolder }).read()).toEqual({ ...VIEW, nowMs: 2 });
   });
 
+  it('of an older program took every last wash for known', () => {
+    const dataFolder = newFolder();
+    const old = { ...VIEW, answers: [{ vehicleId: 'a', due: { daysLate: 3 } }] };
+    writeFileSync(join(dataFolder, 'last-morning.json'), JSON.stringify(old));
+    const [answer] = new LastMorning({ dataFolder }).read()?.answers ?? [];
+    expect(answer?.due).toEqual({ daysLate: 3, isLastWashKnown: true });
+  });
+
   it('is none where the file is not one, or the folder cannot be written to', () => {
     const dataFolder = newFolder();
     writeFileSync(join(dataFolder, 'last-morning.json'), '{"nowMs":');

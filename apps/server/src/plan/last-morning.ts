@@ -4,6 +4,16 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { MorningView } from '@keen/core';
 import { CONFIG, type Config } from '../config/config.js';
 
+const TOLD_LATER = { isLastWashKnown: true };
+/** A morning as it is told today: one kept before it was told whether the last wash is known took it for known. */
+const asToday = (view: MorningView): MorningView => ({
+  ...view,
+  answers: view.answers.map((answer) => ({
+    ...answer,
+    due: { ...TOLD_LATER, ...answer.due },
+  })),
+});
+
 /** The last morning that was worked out, in a file, so that a new day begins with something to look at. */
 @Injectable()
 export class LastMorning {
@@ -17,7 +27,7 @@ export class LastMorning {
   /** @returns null where there is none, or it cannot be read: it can always be made again */
   read(): MorningView | null {
     try {
-      return JSON.parse(readFileSync(this.file, 'utf8')) as MorningView;
+      return asToday(JSON.parse(readFileSync(this.file, 'utf8')) as MorningView);
     } catch {
       return null;
     }

@@ -10,15 +10,7 @@ export const useLookAtSoil = (vehicleId: string) =>
   );
 
 /** How the whole car looks at a glance. */
-export const useQuickLook = (vehicleId: string) =>
-  useChange(
-    (look: QuickLook) =>
-      ask<SoilLookRecord[]>(`vehicles/${vehicleId}/soil/whole`, { method: 'POST', body: { look } }),
-    'looks',
-  );
-
-/** The same of a car that has only just been entered. */
-export const useLookAtWhole = () =>
+export const useQuickLook = () =>
   useChange(
     ({ vehicleId, look }: { readonly vehicleId: string; readonly look: QuickLook }) =>
       ask<SoilLookRecord[]>(`vehicles/${vehicleId}/soil/whole`, { method: 'POST', body: { look } }),

@@ -67,7 +67,7 @@ export const RUNG_TEXTS: Readonly<Record<RungId, string>> = {
   polish:
     'The finest pad and polish that works, a test section first. It takes clear coat and protection with it.',
   seal: 'What took the spots off took protection too: put it on again.',
-  refer: 'Nothing milder is left that this surface bears.',
+  refer: 'Nothing milder is left that this surface can take.',
 };
 /** Where the work on each material goes on, once this ladder ends. */
 export const REFER_TEXTS: Readonly<Record<SpotMaterial, string>> = {
@@ -78,7 +78,7 @@ export const REFER_TEXTS: Readonly<Record<SpotMaterial, string>> = {
   glass:
     'A glass specialist polishes it out, or replaces it; a windscreen with cameras is set up again after.',
   plastic: 'Trim is dyed or replaced, not polished: ask a trim restorer, or the parts counter.',
-  film: 'Ask whoever laid the film: they replace the piece. Nothing sharp or abrasive on it.',
+  film: 'Ask the shop that laid the film: it replaces the piece. Nothing sharp or abrasive on it.',
   metal: 'Bare metal is for a metal polisher; acid or alkali would stain it for good.',
 };
 export const SPOT_REACTION_NAMES: Readonly<Record<SpotReaction, string>> = {

@@ -10,19 +10,22 @@ interface QuickLookBoxProps {
 
 /** One tap for the whole car: film and grit of every zone replace the estimate; single zones are corrected afterwards. */
 export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
-  const quick = useQuickLook(vehicle.id);
+  const quick = useQuickLook();
   const { mutate: change } = useChangeLooks(vehicle.id);
   const say = (look: QuickLook): void =>
-    quick.mutate(look, {
-      onSuccess: (looks) =>
-        noticeWithUndo(`${vehicle.name}: ${QUICK_LOOK_NAMES[look].toLowerCase()}.`, () =>
-          change(
-            { ids: looks.map(({ id }) => id), isDeleted: true },
-            { onError: (error) => noticeOfFailure(error) },
+    quick.mutate(
+      { vehicleId: vehicle.id, look },
+      {
+        onSuccess: (looks) =>
+          noticeWithUndo(`${vehicle.name}: ${QUICK_LOOK_NAMES[look].toLowerCase()}.`, () =>
+            change(
+              { ids: looks.map(({ id }) => id), isDeleted: true },
+              { onError: (error) => noticeOfFailure(error) },
+            ),
           ),
-        ),
-      onError: noticeOfFailure,
-    });
+        onError: noticeOfFailure,
+      },
+    );
   return (
     <section className={classes.box} aria-label="The whole car at a glance">
       <h2>How dirty is it, by eye?</h2>

@@ -1,7 +1,7 @@
 import { QUICK_LOOKS, type QuickLook } from '@keen/core';
 import { Button, Group, Select, SimpleGrid, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useLookAtWhole } from '../../../api/looks-queries.js';
+import { useQuickLook } from '../../../api/looks-queries.js';
 import { useClock, useSaveVehicle } from '../../../api/queries.js';
 import { noticeOfFailure } from '../../../parts/notices.js';
 import { BODY_NAMES, TONE_NAMES } from '../../../words/car-names.js';
@@ -21,7 +21,7 @@ export function FirstCar() {
   const [last, setLast] = useState<LastWash>('unknown');
   const [look, setLook] = useState<QuickLook | null>(null);
   const vehicle = useSaveVehicle();
-  const quickLook = useLookAtWhole();
+  const quickLook = useQuickLook();
   const keep = async (): Promise<void> => {
     setFault(name.trim() === '' ? 'Give it a name: colour and shape will do.' : null);
     if (name.trim() === '' || !clock) return;
@@ -42,7 +42,7 @@ export function FirstCar() {
       }}
     >
       <TextInput
-        label="Its name"
+        label="Name of the car"
         description="Colour and shape; no plate"
         value={name}
         maxLength={80}

@@ -55,7 +55,7 @@ describe('an empty shop', () => {
     expect(screen.queryByLabelText('Where it is')).toBeNull();
     await press('Keep this car');
     expect(screen.getByText('Give it a name: colour and shape will do.')).toBeTruthy();
-    await userEvent.type(screen.getByLabelText('Its name'), 'Red hatch');
+    await userEvent.type(screen.getByLabelText('Name of the car'), 'Red hatch');
     await userEvent.click(screen.getByRole('combobox', { name: 'Last washed' }));
     await userEvent.click(await screen.findByRole('option', { name: 'A week ago', hidden: true }));
     await press('Caked');
@@ -77,11 +77,11 @@ describe('an empty shop', () => {
         : undefined,
     );
     show(<FirstDay vehicles={[]} places={[]} />);
-    const [, name] = screen.getAllByLabelText<HTMLInputElement>('Its name');
-    await userEvent.type(name as HTMLInputElement, 'Red hatch');
+    const name = screen.getByLabelText<HTMLInputElement>('Name of the car');
+    await userEvent.type(name, 'Red hatch');
     await press('Keep this car');
     expect(await screen.findByText('That name is taken.')).toBeTruthy();
-    expect(name?.value).toBe('Red hatch');
+    expect(name.value).toBe('Red hatch');
   });
 
   it('whose car is there asks for the place alone', () => {

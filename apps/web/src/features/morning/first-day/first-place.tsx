@@ -1,7 +1,9 @@
-import { MINOR_PER_UNIT, type PlaceKind } from '@keen/core';
+import type { PlaceKind } from '@keen/core';
 import { Button, Group, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSavePlace, useSaveSettings } from '../../../api/queries.js';
+import { type Format, makeFormat } from '../../../format/format.js';
+import { noticeOfFailure } from '../../../parts/notices.js';
 import { PLACE_KIND_NAMES } from '../../../words/place-words.js';
 import { optionsOf } from '../../../words/names.js';
 import { DEFAULT_TARIFF, DEFAULT_WATER, newPlace, ofKind } from '../../../drafts/place-draft.js';
@@ -16,11 +18,9 @@ const textOf = ({ latitudeDeg, longitudeDeg }: Coordinates): string =>
   `${latitudeDeg.toFixed(DECIMALS)}, ${longitudeDeg.toFixed(DECIMALS)}`;
 
 /** "$3.00 for 180 s, then $1.00 for each 60 s", as a new meter is taken. */
-function meterText(currency: string): string {
+function meterText({ money }: Format): string {
   const { startPriceMinor, startSeconds, blockPriceMinor, blockSeconds } = DEFAULT_TARIFF;
-  const format = new Intl.NumberFormat(undefined, { style: 'currency', currency });
-  const money = (minor: number | null): string => format.format((minor ?? 0) / MINOR_PER_UNIT);
-  return `${money(startPriceMinor)} for ${startSeconds} s, then ${money(blockPriceMinor)} for each ${blockSeconds} s`;
+  return `${money(startPriceMinor ?? 0)} for ${startSeconds} s, then ${money(blockPriceMinor ?? 0)} for each ${blockSeconds} s`;
 }
 
 /** Where the phone or the machine says that it is. */
@@ -54,36 +54,30 @@ export function FirstPlace() {
   const settings = useSaveSettings();
   const place = useSavePlace();
   const shownName = name ?? PLACE_KIND_NAMES[kind];
-  const keep = (): void => {
+  const region = REGIONS.find(({ id }) => id === regionId) ?? regionOf([]);
+  const { display, drivesOn } = region;
+  const format = makeFormat(display, ownZone());
+  const keep = async (): Promise<void> => {
     const point = readCoordinates(where);
     setFault(typeof point === 'string' ? COORDINATES_FAULTS[point] : null);
-    const region = REGIONS.find(({ id }) => id === regionId);
-    if (typeof point === 'string' || !region) return;
-    const { display, drivesOn } = region;
-    settings.mutate(
-      { display, drivesOn, timeZone: ownZone() },
-      {
-        onSuccess: () =>
-          place.mutate(
-            placeFrom({
-              ...newPlace(ownZone(), point),
-              ...ofKind(kind),
-              tariff: kind === 'self-serve-bay' ? DEFAULT_TARIFF : null,
-              name: shownName.trim() === '' ? PLACE_KIND_NAMES[kind] : shownName,
-            }),
-          ),
-      },
+    if (typeof point === 'string') return;
+    await settings.mutateAsync({ display, drivesOn, timeZone: ownZone() });
+    await place.mutateAsync(
+      placeFrom({
+        ...newPlace(ownZone(), point),
+        ...ofKind(kind),
+        tariff: kind === 'self-serve-bay' ? DEFAULT_TARIFF : null,
+        name: shownName.trim() === '' ? PLACE_KIND_NAMES[kind] : shownName,
+      }),
     );
   };
-  const currency = REGIONS.find(({ id }) => id === regionId)?.display.currency ?? 'EUR';
-  const failure = settings.error ?? place.error;
   return (
     <form
       noValidate
       className={classes.form}
       onSubmit={(event) => {
         event.preventDefault();
-        keep();
+        keep().catch(noticeOfFailure);
       }}
     >
       <Select
@@ -103,7 +97,7 @@ export function FirstPlace() {
           allowDeselect={false}
         />
         <TextInput
-          label="Its name"
+          label="Name of the place"
           value={shownName}
           maxLength={80}
           onChange={(event) => setName(event.currentTarget.value)}
@@ -121,11 +115,10 @@ export function FirstPlace() {
         error={fault ?? position.failure}
       />
       <p className="muted">
-        Until you say otherwise under Places, water is taken as {DEFAULT_WATER.hardnessMgPerLitre} mg/L hard,
-        the place as open from 7:00 to 21:00
-        {kind === 'self-serve-bay' && <>, and its meter as {meterText(currency)}</>} (defaults).
+        Until you say otherwise under Places, water is taken as{' '}
+        {format.hardness(DEFAULT_WATER.hardnessMgPerLitre ?? 0)} hard, the place as open from 7:00 to 21:00
+        {kind === 'self-serve-bay' && <>, and its meter as {meterText(format)}</>} (defaults).
       </p>
-      {failure && <p role="alert">{failure.message}</p>}
       <Group>
         <Button type="submit" color="lamp.3" loading={settings.isPending || place.isPending}>
           Keep this place
