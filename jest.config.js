@@ -57,6 +57,8 @@ const components = {
 
 export default {
   testTimeout: 60_000,
+  // Modules of a test file are never wholly given back: a process that has grown so far is ended between two files and another takes over.
+  workerIdleMemoryLimit: '1GB',
   projects: [
     project('core', 'packages/core'),
     onCore(project('server', 'apps/server')),
