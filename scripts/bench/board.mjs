@@ -32,5 +32,9 @@ export async function dragging() {
   const perSecond = ((await page.evaluate(() => globalThis.frames_)) - before) / seconds;
   await page.mouse.up();
   await browser.close();
-  add('frames a second while a wash is dragged over the board', perSecond.toFixed(0), '> 50', perSecond > 50);
+  add('frames a second while a wash is dragged over the board', {
+    measured: perSecond.toFixed(0),
+    asked: '> 50',
+    ok: perSecond > 50,
+  });
 }

@@ -27,8 +27,8 @@ function eventOf(wash: WashRecord & { readonly revision: number }, facts: Calend
   const event = new ICAL.Component('vevent');
   event.updatePropertyWithValue('uid', uidOf(wash.id));
   event.updatePropertyWithValue('dtstamp', utc(facts.nowMs));
-  setWallTime(event, 'dtstart', wash.startMs, facts.timeZone);
-  setWallTime(event, 'dtend', endOf(wash), facts.timeZone);
+  setWallTime(event, 'dtstart', { atMs: wash.startMs, timeZone: facts.timeZone });
+  setWallTime(event, 'dtend', { atMs: endOf(wash), timeZone: facts.timeZone });
   event.updatePropertyWithValue('sequence', wash.revision);
   event.updatePropertyWithValue('summary', `Wash ${vehicle?.name ?? wash.vehicleId}`);
   event.updatePropertyWithValue('location', place?.name ?? wash.placeId);

@@ -26,12 +26,16 @@ function isZone(name: string): boolean {
 }
 
 /** The instant of a time in a calendar. @throws Error that says which zone is not known */
-function msOf(time: ICAL.Time, tzid: string | null, zones: ReadonlySet<string>, around: ReadWindow): number {
+function msOf(
+  time: ICAL.Time,
+  tzid: string | null,
+  { zones, window }: { readonly zones: ReadonlySet<string>; readonly window: ReadWindow },
+): number {
   if (time.zone === ICAL.Timezone.utcTimezone) return time.toUnixTime() * 1000;
   if (tzid !== null && zones.has(tzid)) return time.toUnixTime() * 1000;
   if (tzid !== null && !isZone(tzid)) throw new Error(`the zone ${tzid} is not known`);
   const { year, month, day, hour, minute, second } = time;
-  return instantOfWall(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? around.timeZone);
+  return instantOfWall(Date.UTC(year, month - 1, day, hour, minute, second), tzid ?? window.timeZone);
 }
 
 const tzidOf = (event: ICAL.Event, name: 'dtstart' | 'dtend'): string | null => {
@@ -52,14 +56,14 @@ interface Occurrence {
  */
 function instantsOf({ startDate, endDate, item }: Occurrence, { window, zones }: Around): [number, number] {
   const startZone = tzidOf(item, 'dtstart');
-  const fromMs = msOf(startDate, startZone, zones, window);
+  const fromMs = msOf(startDate, startZone, { zones, window });
   const duration = item.component.getFirstPropertyValue('duration');
   if (duration instanceof ICAL.Duration && duration.days === 0 && duration.weeks === 0)
     return [fromMs, fromMs + duration.toSeconds() * MS_PER_SECOND];
   const endZone = tzidOf(item, 'dtend') ?? startZone;
-  if (endZone === startZone) return [fromMs, msOf(endDate, startZone, zones, window)];
+  if (endZone === startZone) return [fromMs, msOf(endDate, startZone, { zones, window })];
   const lengthMs =
-    msOf(item.endDate, endZone, zones, window) - msOf(item.startDate, startZone, zones, window);
+    msOf(item.endDate, endZone, { zones, window }) - msOf(item.startDate, startZone, { zones, window });
   return [fromMs, fromMs + lengthMs];
 }
 
@@ -101,7 +105,8 @@ function spansOf(event: ICAL.Event, { window, zones }: Around): BusySpan[] {
     if (step > MOST_STEPS)
       throw new Error(`it repeats more than ${MOST_STEPS} times before it comes to an end`);
     const next = occurrences.next() as ICAL.Time | undefined;
-    if (!next || msOf(next, tzid, zones, window) >= window.toMs || spans.length > MOST_SPANS) return spans;
+    if (!next || msOf(next, tzid, { zones, window }) >= window.toMs || spans.length > MOST_SPANS)
+      return spans;
     // An occurrence that was moved or called off has a row of its own.
     const occurrence = event.getOccurrenceDetails(next) as Occurrence;
     if (takesTime(occurrence.item.component)) add(occurrence);

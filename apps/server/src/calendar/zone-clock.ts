@@ -110,7 +110,11 @@ function comesTwice(atMs: number, timeZone: string): boolean {
 }
 
 /** Writes an instant as the wall clock of a zone shows it; in UTC where readers would not agree which of two such hours is meant. */
-export function setWallTime(event: ICAL.Component, name: string, atMs: number, timeZone: string): void {
+export function setWallTime(
+  event: ICAL.Component,
+  name: string,
+  { atMs, timeZone }: { readonly atMs: number; readonly timeZone: string },
+): void {
   if (comesTwice(atMs, timeZone)) {
     event.updatePropertyWithValue(name, ICAL.Time.fromJSDate(new Date(atMs), true));
     return;

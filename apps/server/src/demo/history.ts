@@ -65,7 +65,7 @@ export function demoHistory(hours: readonly WeatherHour[], nowMs: number): WashR
   const seasonStartMs = hours[0]?.atMs ?? nowMs;
   const washes = DEMO_VEHICLES.flatMap((vehicle, index) =>
     startsOf(vehicle, index, { nowMs, seasonStartMs }).map((startMs, turn) =>
-      washAt(vehicle, turn, startMs, hours),
+      washAt(vehicle, turn, { startMs, hours }),
     ),
   );
   return [...washes, ...automaticRun()].filter(

@@ -259,9 +259,7 @@ const TRADE: WeekShares = [1, 1, 1, 1, 1, 0.6, 0];
 
 /** A zone's protection with its day, and what water did there when somebody looked. */
 const on = (
-  zone: ZoneProtection['zone'],
-  kind: ZoneProtection['kind'],
-  day: string,
+  { zone, kind, day }: Pick<ZoneProtection, 'zone' | 'kind'> & { readonly day: string },
   rest: {
     product?: string;
     lifeDays?: number;
@@ -306,12 +304,15 @@ const ROWS: readonly VehicleRow[] = [
     delicateWheels: true,
     protections: [
       ...BODY_ZONES.filter((zone) => zone !== 'bonnet').map((zone) =>
-        on(zone, 'coating', '2024-05-18', { product: 'Three-year coating', lifeDays: 1095 }),
+        on({ zone, kind: 'coating', day: '2024-05-18' }, { product: 'Three-year coating', lifeDays: 1095 }),
       ),
       { zone: 'bonnet', kind: 'bare', appliedMs: null, claimedLifeDays: null, observed: null },
-      on('glass', 'spray-ceramic', '2025-10-20', { product: 'Glass sealer', lifeDays: 180 }),
-      on('wheels-left', 'coating', '2024-05-18', { lifeDays: 365 }),
-      on('wheels-right', 'coating', '2024-05-18', { lifeDays: 365 }),
+      on(
+        { zone: 'glass', kind: 'spray-ceramic', day: '2025-10-20' },
+        { product: 'Glass sealer', lifeDays: 180 },
+      ),
+      on({ zone: 'wheels-left', kind: 'coating', day: '2024-05-18' }, { lifeDays: 365 }),
+      on({ zone: 'wheels-right', kind: 'coating', day: '2024-05-18' }, { lifeDays: 365 }),
     ],
     keeper: 'The shop',
     notes:
@@ -347,10 +348,13 @@ const ROWS: readonly VehicleRow[] = [
     cadenceDays: 14,
     weekShares: COMMUTER,
     protections: BODY_ZONES.map((zone) =>
-      on(zone, 'wax', '2025-10-25', {
-        lifeDays: 75,
-        seen: [zone === 'roof' ? 'sheeting' : 'flat', '2025-12-29'],
-      }),
+      on(
+        { zone, kind: 'wax', day: '2025-10-25' },
+        {
+          lifeDays: 75,
+          seen: [zone === 'roof' ? 'sheeting' : 'flat', '2025-12-29'],
+        },
+      ),
     ),
     keeper: 'Orla Venn',
     notes: 'Wax stripped by three automatic washes in a row; keep it away from strong soap.',
@@ -367,7 +371,9 @@ const ROWS: readonly VehicleRow[] = [
     km: [8, 14, 0],
     standsAtPlaceId: null,
     cadenceDays: 14,
-    protections: BODY_ZONES.map((zone) => on(zone, 'sealant', '2025-11-02', { lifeDays: 120 })),
+    protections: BODY_ZONES.map((zone) =>
+      on({ zone, kind: 'sealant', day: '2025-11-02' }, { lifeDays: 120 }),
+    ),
     keeper: 'Tamsin Roe',
     notes: '',
   },
@@ -384,7 +390,9 @@ const ROWS: readonly VehicleRow[] = [
     standsAtPlaceId: null,
     cadenceDays: 10,
     weekShares: TRADE,
-    protections: BODY_ZONES.map((zone) => on(zone, 'sealant', '2025-10-11', { lifeDays: 120 })),
+    protections: BODY_ZONES.map((zone) =>
+      on({ zone, kind: 'sealant', day: '2025-10-11' }, { lifeDays: 120 }),
+    ),
     target: { kind: 'salt-days', most: 12 },
     keeper: 'Jory Pell',
     notes: 'Crosses the bridge each day: magnesium brine underneath.',
@@ -403,11 +411,14 @@ const ROWS: readonly VehicleRow[] = [
     cadenceDays: 14,
     weekShares: COMMUTER,
     protections: BODY_ZONES.map((zone) =>
-      on(zone, 'coating', '2023-09-02', {
-        lifeDays: 1095,
-        seen:
-          zone.startsWith('lower') || zone === 'rear' ? ['flat', '2026-01-08'] : ['beading', '2026-01-08'],
-      }),
+      on(
+        { zone, kind: 'coating', day: '2023-09-02' },
+        {
+          lifeDays: 1095,
+          seen:
+            zone.startsWith('lower') || zone === 'rear' ? ['flat', '2026-01-08'] : ['beading', '2026-01-08'],
+        },
+      ),
     ),
     keeper: 'Mirren Ask',
     notes: 'Stands warm: salt works faster there.',

@@ -58,13 +58,14 @@ export const MISTAKES: readonly Mistake[] = [
 export const atLocalHour = (dayMs: number, hour: number): number =>
   startOfHourMs(dayMs) + (hour * 60 - localTime(startOfHourMs(dayMs), DEMO_ZONE).minuteOfDay) * MS_PER_MINUTE;
 
+/** When a wash began, and the weather of the season. */
+interface InWeather {
+  readonly startMs: number;
+  readonly hours: readonly WeatherHour[];
+}
+
 /** What the engine says happened in the weather that was measured. */
-function foundFor(
-  vehicle: NamedVehicle,
-  place: NamedPlace,
-  startMs: number,
-  hours: readonly WeatherHour[],
-): WashFound {
+function foundFor(vehicle: NamedVehicle, place: NamedPlace, { startMs, hours }: InWeather): WashFound {
   const fromMs = hours[0]?.atMs ?? startMs;
   const methodId = place.methods[0]?.methodId ?? 'bay-touch-free';
   const control = { fromMs, hours };
@@ -96,12 +97,7 @@ function foundFor(
   };
 }
 
-export function washAt(
-  vehicle: NamedVehicle,
-  turn: number,
-  startMs: number,
-  hours: readonly WeatherHour[],
-): WashRecord {
+export function washAt(vehicle: NamedVehicle, turn: number, { startMs, hours }: InWeather): WashRecord {
   const day = new Date(startMs).toISOString().slice(0, 10);
   const mistake = MISTAKES.find((row) => row.vehicleId === vehicle.id && row.day === day);
   const placeId = mistake?.placeId ?? usualPlace(vehicle, turn);
@@ -129,7 +125,7 @@ export function washAt(
     extras: extrasOn(vehicle, placeId, day),
     costMinor: washCost(place, methodOf(offer.methodId)).totalMinor,
     predicted: null,
-    found: { ...foundFor(vehicle, place, startMs, hours), ...mistake?.found, ...(run ? { run } : {}) },
+    found: { ...foundFor(vehicle, place, { startMs, hours }), ...mistake?.found, ...(run ? { run } : {}) },
   };
 }
 

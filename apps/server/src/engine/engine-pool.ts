@@ -86,8 +86,11 @@ export class EnginePool implements OnModuleDestroy {
     signal?.addEventListener('abort', onAbort);
     const pool = LONG_QUESTIONS.has(question.kind) ? this.long : this.quick;
     try {
-      const answer = this.ask(pool, question, underWay, () => {
-        if (help) this.callHelpers(help.ask, underWay);
+      const answer = this.ask(pool, question, {
+        underWay,
+        onCall: () => {
+          if (help) this.callHelpers(help.ask, underWay);
+        },
       });
       return (await answer) as Answers[K];
     } catch (error) {
@@ -102,7 +105,7 @@ export class EnginePool implements OnModuleDestroy {
   /** What they make is kept; that one of them fails is seen by the thread that does its part again. */
   private callHelpers(question: Question, underWay: UnderWay): void {
     for (let helper = 0; helper < HELPERS && this.helpers; helper += 1)
-      this.ask(this.helpers, question, underWay).catch(() => {
+      this.ask(this.helpers, question, { underWay, onCall: () => undefined }).catch(() => {
         if (underWay.board) dissolve(underWay.board);
       });
   }
@@ -110,8 +113,7 @@ export class EnginePool implements OnModuleDestroy {
   private async ask(
     pool: Piscina,
     { weather, ...question }: Question,
-    underWay: UnderWay,
-    onCall: () => void = () => undefined,
+    { underWay, onCall }: { readonly underWay: UnderWay; readonly onCall: () => void },
   ): Promise<unknown> {
     const { stop, board } = underWay;
     const { port1, port2 } = new MessageChannel();

@@ -20,10 +20,7 @@ const READS: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 const OWN_SITE: ReadonlySet<string> = new Set(['same-origin', 'none']);
 const ACCEPTED = /^(application\/json|image\/[\w.+-]+)\s*(;|$)/i;
 
-const refusal = (status: Refusal['status'], code: string, field: string, message: string): Refusal => ({
-  status,
-  error: { code, field, message },
-});
+const refusal = (status: Refusal['status'], error: Refusal['error']): Refusal => ({ status, error });
 
 /** The name or number in a Host header; null: there is none to read. */
 function hostnameOf(host: string | undefined): string | null {
@@ -62,12 +59,11 @@ function isOwnOrigin(origin: string, host: string, names: readonly string[]): bo
 export function refusalOf({ method, headers }: AskedBy, names: readonly string[]): Refusal | null {
   const host = textOf(headers.host);
   if (!isOurs(hostnameOf(host), names))
-    return refusal(
-      403,
-      'unknown-host',
-      'Host',
-      `Host is "${host ?? ''}"; this server does not go by that name. Name it in KEEN_HOSTS to allow it.`,
-    );
+    return refusal(403, {
+      code: 'unknown-host',
+      field: 'Host',
+      message: `Host is "${host ?? ''}"; this server does not go by that name. Name it in KEEN_HOSTS to allow it.`,
+    });
   if (READS.has(method)) return null;
   const site = textOf(headers['sec-fetch-site']);
   const origin = textOf(headers.origin);
@@ -75,16 +71,19 @@ export function refusalOf({ method, headers }: AskedBy, names: readonly string[]
     (site !== undefined && !OWN_SITE.has(site)) ||
     (origin !== undefined && !isOwnOrigin(origin, host ?? '', names));
   if (isForeign)
-    return refusal(403, 'foreign-page', 'Origin', 'A page from elsewhere may change nothing here.');
+    return refusal(403, {
+      code: 'foreign-page',
+      field: 'Origin',
+      message: 'A page from elsewhere may change nothing here.',
+    });
   const type = textOf(headers['content-type']);
   const hasBody = headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
   if ((type !== undefined || hasBody) && !ACCEPTED.test(type ?? ''))
-    return refusal(
-      415,
-      'wrong-type',
-      'Content-Type',
-      `Content-Type is "${type ?? ''}"; only application/json and images are taken.`,
-    );
+    return refusal(415, {
+      code: 'wrong-type',
+      field: 'Content-Type',
+      message: `Content-Type is "${type ?? ''}"; only application/json and images are taken.`,
+    });
   return null;
 }
 

@@ -32,8 +32,7 @@ export function known(field: string, id: string, ids: readonly string[]): void {
 function numbersBy(
   field: string,
   given: unknown,
-  ids: readonly string[],
-  most: number,
+  { ids, most }: { readonly ids: readonly string[]; readonly most: number },
 ): Record<string, number> {
   if (!isGiven(given)) throw badField(field, `${field} must be an object.`);
   return Object.fromEntries(
@@ -46,7 +45,7 @@ function numbersBy(
 
 /** For how many washes product is left, by method. @throws 400 naming the field */
 export const checkedStock = (given: Given): Settings['stock'] =>
-  numbersBy('stock', given, METHOD_IDS, MOST_USES);
+  numbersBy('stock', given, { ids: METHOD_IDS, most: MOST_USES });
 
 /** The shop's own words, by kind of message; empty text goes back to what ships. @throws 400 naming the field */
 function checkedTemplates(given: Given): Settings['templates'] {
@@ -108,13 +107,13 @@ export function mergedPrices(before: PriceList, given: Given): PriceList {
     const old = Object.entries(before.methods).find(([id]) => id === methodId)?.[1] ?? {};
     return [
       methodId,
-      merged(old, bodies, (prices) => numbersBy(field, prices, BODY_CLASSES, MOST_MINOR)),
+      merged(old, bodies, (prices) => numbersBy(field, prices, { ids: BODY_CLASSES, most: MOST_MINOR })),
     ] as const;
   });
   return {
     methods: { ...before.methods, ...Object.fromEntries(rows) },
     extras: merged(before.extras, extras, (prices) =>
-      numbersBy('priceList.extras', prices, SEASON_JOB_IDS, MOST_MINOR),
+      numbersBy('priceList.extras', prices, { ids: SEASON_JOB_IDS, most: MOST_MINOR }),
     ),
   };
 }

@@ -43,17 +43,16 @@ function tariffErrors(tariff: TariffDraft): Record<string, string> {
   const errors: Record<string, string> = {};
   const check = (
     field: Exclude<keyof TariffDraft, 'pausable'>,
-    low: number,
-    high: number,
+    [low, high]: readonly [number, number],
     text: string,
   ): void => {
     const value = tariff[field];
     if (value === null || value < low || value > high) errors[`tariff.${field}`] = text;
   };
-  check('startPriceMinor', 0, MOST_MINOR, 'From 0 to 1,000,000.');
-  check('startSeconds', 0, 36_000, 'From 0 to 36,000 s.');
-  check('blockPriceMinor', 0, MOST_MINOR, 'From 0 to 1,000,000.');
-  check('blockSeconds', 1, 36_000, 'From 1 to 36,000 s.');
+  check('startPriceMinor', [0, MOST_MINOR], 'From 0 to 1,000,000.');
+  check('startSeconds', [0, 36_000], 'From 0 to 36,000 s.');
+  check('blockPriceMinor', [0, MOST_MINOR], 'From 0 to 1,000,000.');
+  check('blockSeconds', [1, 36_000], 'From 1 to 36,000 s.');
   return errors;
 }
 

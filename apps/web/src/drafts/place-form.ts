@@ -55,6 +55,17 @@ const finishFrom = ({ finishPlaceId, finishMinutes, finishMinor }: PlaceDraft): 
         priceMinor: Math.round(finishMinor ?? 0),
       };
 
+const numbersFrom = (draft: PlaceDraft) => ({
+  latitudeDeg: draft.latitudeDeg ?? 0,
+  longitudeDeg: draft.longitudeDeg ?? 0,
+  carHeadingDeg: draft.carHeadingDeg ?? 0,
+  travelMinutes: draft.travelMinutes ?? 0,
+  carsAtOnce: draft.carsAtOnce ?? 1,
+});
+
+const offersFrom = (offers: PlaceDraft['offers']): PlaceRecord['methods'] =>
+  offers.map(({ methodId, priceMinor }) => ({ methodId, priceMinor: Math.round(priceMinor ?? 0) }));
+
 /** The form as the server takes it. Only for a form without faults. */
 export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
   const {
@@ -81,19 +92,12 @@ export function placeFrom(draft: PlaceDraft): Omit<PlaceRecord, 'id'> {
     ...fields,
     name: fields.name.trim(),
     dryingSpot: fields.dryingSpot.trim(),
-    latitudeDeg: draft.latitudeDeg ?? 0,
-    longitudeDeg: draft.longitudeDeg ?? 0,
-    carHeadingDeg: draft.carHeadingDeg ?? 0,
-    travelMinutes: draft.travelMinutes ?? 0,
-    carsAtOnce: draft.carsAtOnce ?? 1,
+    ...numbersFrom(draft),
     climate: climateFrom(draft),
     shelter: shelterFrom(draft),
     washWater: waterFrom(washWater),
     finalRinse: finalRinse ? waterFrom(finalRinse) : null,
-    methods: offers.map(({ methodId, priceMinor }) => ({
-      methodId,
-      priceMinor: Math.round(priceMinor ?? 0),
-    })),
+    methods: offersFrom(offers),
     tariff: tariffFrom(tariff),
     queue: queueFrom(weekdayQueue, weekendQueue),
     finishAt: finishFrom(draft),

@@ -109,10 +109,10 @@ function topAreas(layout: Layout, flanks: { readonly glass: string; readonly tri
   const { underX, underY, underMiddleY } = layout;
   const rearX = length + GAP;
   const pane = (x: number, w: number): string =>
-    w > 0 ? box(x, topY + GLASS_INSET, w, WIDTH - 2 * GLASS_INSET) : '';
+    w > 0 ? box({ x, y: topY + GLASS_INSET, w, h: WIDTH - 2 * GLASS_INSET }) : '';
   const onTop = (zone: CarZone, x: number, w: number): Area => ({
     zone,
-    path: box(x, topY, w, WIDTH),
+    path: box({ x, y: topY, w, h: WIDTH }),
     labelX: x + w / 2,
     labelY: middleY,
   });
@@ -127,7 +127,7 @@ function topAreas(layout: Layout, flanks: { readonly glass: string; readonly tri
     { zone: 'rear', path: bumper(rearX, topY, 1), labelX: rearX + BUMPER / 2, labelY: middleY },
     {
       zone: 'underbody',
-      path: box(underX, underY, length * 0.8, WIDTH + 16),
+      path: box({ x: underX, y: underY, w: length * 0.8, h: WIDTH + 16 }),
       labelX: underX + length * 0.4,
       labelY: underMiddleY,
     },

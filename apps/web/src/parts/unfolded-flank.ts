@@ -19,7 +19,8 @@ export interface Area {
   readonly labelY: number;
 }
 
-export const box = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}z`;
+export const box = ({ x, y, w, h }: Record<'x' | 'y' | 'w' | 'h', number>): string =>
+  `M${x} ${y}h${w}v${h}h${-w}z`;
 
 const disc = (x: number, y: number, r: number): string =>
   `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`;
@@ -36,7 +37,7 @@ interface Flank {
 /** A strip of a flank between two heights, 0 at the waist that joins the top, 1 at the sill. */
 function strip({ joinY, away, length, height }: Flank, from: number, to: number): string {
   const y = joinY + away * height * (away === 1 ? from : to);
-  return box(0, y, length, height * (to - from));
+  return box({ x: 0, y, w: length, h: height * (to - from) });
 }
 
 /** Half a ring over a wheel: the arch. */

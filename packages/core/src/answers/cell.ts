@@ -70,7 +70,7 @@ function filmsOf(request: CellRequest, method: Method, startMs: number): CellAns
   if (!hours) return [];
   return tracksOf({ vehicle, place, method }, limits).flatMap((track) => {
     const { panel, material, surface, events } = track;
-    const last = waitsThrough(track, place, hours).find(({ wait }) => wait.isLast);
+    const last = waitsThrough(track, { place, hours }).find(({ wait }) => wait.isLast);
     const atMinute = last && events[last.wait.event]?.atMinute;
     if (!last || atMinute === undefined) return [];
     const { site } = hours.findLast(({ fromMinute }) => fromMinute <= atMinute) ?? hours[0];

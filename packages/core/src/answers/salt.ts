@@ -38,7 +38,7 @@ const countOf = (hours: readonly unknown[]): number => hours.filter((hour) => ho
 
 /** Active hours that pass over the hours without a wash. */
 function clockOver(now: SaltLedger, hours: readonly CompiledHour[]): number {
-  const nothing = activeHoursSaved(now, hours, ALL_OFF, NOW_ONLY)[0] ?? 0;
+  const nothing = activeHoursSaved(now, hours, { removes: ALL_OFF, only: NOW_ONLY })[0] ?? 0;
   return nothing + runLedger(hours, { washes: [] }).activeHours;
 }
 
@@ -68,7 +68,7 @@ export function saltAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): SaltAnswe
       .filter(({ id }) => offered.has(id))
       .map(({ id, removes }) => ({
         methodId: id,
-        activeHours: activeHoursSaved(ledger, ahead, removes, NOW_ONLY)[0] ?? 0,
+        activeHours: activeHoursSaved(ledger, ahead, { removes, only: NOW_ONLY })[0] ?? 0,
       })),
     savedByLast: savedByLast(),
     forecastHours: ahead.length,

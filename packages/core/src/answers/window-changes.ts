@@ -27,7 +27,7 @@ export function changesOf(of: OfCar, keep: Tools['keep']): Pick<PlanCar, 'extras
   };
   const savedAt = (startMs: number, { removes }: Method): number => {
     const hour = Math.floor((startMs - (ahead[0]?.atMs ?? NaN)) / MS_PER_HOUR);
-    return activeHoursSaved(ledger, ahead, removes, new Set([hour]))[hour] ?? 0;
+    return activeHoursSaved(ledger, ahead, { removes, only: new Set([hour]) })[hour] ?? 0;
   };
   const rows = shopSeasonJobs(season);
   return {

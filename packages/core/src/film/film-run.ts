@@ -48,17 +48,17 @@ interface Rates {
  */
 export class FilmRun {
   seconds = 0;
-  waterKg: number;
-  iceKg: number;
-  tempC: number;
-  enthalpyJ: number;
+  waterKg = 0;
+  iceKg = 0;
+  tempC = 0;
+  enthalpyJ = 0;
   evaporatedKg = 0;
   /** Heat that has come in, vapour's heat taken off, J/m². */
   heatInJ = 0;
   firstIceSeconds: number | null = null;
   drySeconds: number | null = null;
-  lowestTempC: number;
-  highestTempC: number;
+  lowestTempC = 0;
+  highestTempC = 0;
 
   private readonly rates: Rates = {
     phase: 'liquid',
@@ -73,29 +73,33 @@ export class FilmRun {
   /**
    * @param store panel and water
    * @param climate what surrounds them
-   * @param start water in kg/m², and the temperature of panel and water, °C, or their enthalpy, J/m², where ice and water may share it
+   * @param start water in kg/m², and the heat of panel and water, J/m²; `stepScale` 0.1 makes every step ten times finer
    */
   constructor(
     private readonly store: WaterStore,
-    private readonly climate: PanelClimate,
-    start: { readonly waterKg: number; readonly stepScale?: number } & (
-      | { readonly tempC: number }
-      | { readonly enthalpyJ: number }
-    ),
+    private climate: PanelClimate,
+    start: { readonly waterKg: number; readonly enthalpyJ: number; readonly stepScale?: number },
   ) {
     this.stepScale = start.stepScale ?? 1;
-    this.waterKg = start.waterKg;
-    this.enthalpyJ = 'tempC' in start ? store.enthalpy(start.waterKg, start.tempC) : start.enthalpyJ;
-    const { tempC, iceKgPerM2 } = store.phases(start.waterKg, this.enthalpyJ);
-    this.tempC = tempC;
-    this.iceKg = iceKgPerM2;
-    this.lowestTempC = 'tempC' in start ? start.tempC : tempC;
-    this.highestTempC = this.lowestTempC;
-    if (iceKgPerM2 > TINY_KG) this.firstIceSeconds = 0;
-    if (start.waterKg <= TINY_KG) this.drySeconds = 0;
+    this.begin(climate, start.waterKg, start.enthalpyJ);
   }
 
   private readonly stepScale: number;
+
+  /** Begins anew on the same panel, for a million objects would cost more than their sums: water in kg/m², heat in J/m². */
+  begin(climate: PanelClimate, waterKg: number, enthalpyJ: number): void {
+    this.climate = climate;
+    this.seconds = 0;
+    this.evaporatedKg = 0;
+    this.heatInJ = 0;
+    this.waterKg = waterKg;
+    this.enthalpyJ = enthalpyJ;
+    this.settle();
+    this.lowestTempC = this.tempC;
+    this.highestTempC = this.tempC;
+    this.firstIceSeconds = this.iceKg > TINY_KG ? 0 : null;
+    this.drySeconds = waterKg <= TINY_KG ? 0 : null;
+  }
 
   /** One step of at most `limitSeconds`; sets first ice and dryness when it meets them. */
   step(limitSeconds: number): void {
@@ -117,7 +121,11 @@ export class FilmRun {
       seconds *= this.waterKg / leaving;
       leaving = this.waterKg;
     }
-    this.book(rates, { seconds, tau, leaving });
+    this.book(
+      seconds,
+      rates.heatWm2 * meanDecay(seconds / tau) * seconds - leaving * rates.leavingJPerKg,
+      leaving,
+    );
     if (dries) {
       this.waterKg = 0;
       this.iceKg = 0;
@@ -132,14 +140,12 @@ export class FilmRun {
     return rates.evaporation + rates.evaporationPerK * meanRiseK;
   }
 
-  private book(rates: Rates, step: { seconds: number; tau: number; leaving: number }): void {
-    const gained =
-      rates.heatWm2 * meanDecay(step.seconds / step.tau) * step.seconds - step.leaving * rates.leavingJPerKg;
-    this.seconds += step.seconds;
-    this.evaporatedKg += step.leaving;
-    this.heatInJ += gained;
-    this.waterKg -= step.leaving;
-    this.enthalpyJ += gained;
+  private book(seconds: number, gainedJ: number, leavingKg: number): void {
+    this.seconds += seconds;
+    this.evaporatedKg += leavingKg;
+    this.heatInJ += gainedJ;
+    this.waterKg -= leavingKg;
+    this.enthalpyJ += gainedJ;
     this.settle();
     if (this.tempC < this.lowestTempC) this.lowestTempC = this.tempC;
     if (this.tempC > this.highestTempC) this.highestTempC = this.tempC;

@@ -77,11 +77,10 @@ function storeFor({ material, brine, filmGramsPerM2 }: FilmInput): WaterStore {
 /** The film at its start, ready to be stepped; filmGramsPerM2 counts brine, so its solids are taken off the water. */
 export function startFilm(input: FilmInput, stepScale = 1): FilmRun {
   const waterFraction = 1 - (input.brine?.massPercent ?? 0) / 100;
-  return new FilmRun(storeFor(input), new PanelClimate(input), {
-    waterKg: (input.filmGramsPerM2 / 1000) * waterFraction,
-    tempC: input.startTempC,
-    stepScale,
-  });
+  const store = storeFor(input);
+  const waterKg = (input.filmGramsPerM2 / 1000) * waterFraction;
+  const enthalpyJ = store.enthalpy(waterKg, input.startTempC);
+  return new FilmRun(store, new PanelClimate(input), { waterKg, enthalpyJ, stepScale });
 }
 
 const toMinutes = (seconds: number | null): number | null => (seconds === null ? null : seconds / 60);

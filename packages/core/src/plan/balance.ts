@@ -94,7 +94,7 @@ export function balance(input: BalanceCase): BalanceRow[] {
       queue,
       hands: method.handsMinutes,
     };
-    const saved = activeHoursSaved(input.ledger, input.ahead, method.removes)[hourIndex] ?? 0;
+    const saved = activeHoursSaved(input.ledger, input.ahead, { removes: method.removes })[hourIndex] ?? 0;
     return [
       {
         placeId: place.id,

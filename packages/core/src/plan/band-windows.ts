@@ -36,7 +36,10 @@ export function savedBy(input: MorningCase): SavedBy {
       .filter(({ methodId }) => methodId === method.id)
       .flatMap(({ cells }) => cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs))
       .map(({ startMs }) => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR));
-    const saved = activeHoursSaved(input.ledger, input.ahead, method.removes, new Set(hours));
+    const saved = activeHoursSaved(input.ledger, input.ahead, {
+      removes: method.removes,
+      only: new Set(hours),
+    });
     made.set(key, saved);
     return saved;
   };

@@ -52,7 +52,11 @@ export function wetAfter(isWet: boolean, { id, dwell }: RunStep): boolean {
 }
 
 /** Do the hands stay with this car after a step of it? */
-export function isHeld(step: RunStep, next: RunStep | undefined, isWet: boolean, hold: Hold): boolean {
+export function isHeld(
+  { step, next }: { readonly step: RunStep; readonly next: RunStep | undefined },
+  isWet: boolean,
+  hold: Hold,
+): boolean {
   if (!next) return false;
   if (hold === 'all') return true;
   return (step.onMeter && next.onMeter && !step.stopsMeter) || (hold === 'wet' && isWet);
@@ -63,7 +67,7 @@ export function inOneGo({ left, isWet }: Car, hold: Hold): number {
   let wet = isWet;
   const ends = left.findIndex((step, i) => {
     wet = wetAfter(wet, step);
-    return !isHeld(step, left[i + 1], wet, hold);
+    return !isHeld({ step, next: left[i + 1] }, wet, hold);
   });
   return left.length === 0 ? 0 : ends + 1;
 }

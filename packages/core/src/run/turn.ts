@@ -37,7 +37,7 @@ export function turnOf(cars: readonly [CarNow, CarNow], hold: Hold): Turn | null
   const stays = cars.findIndex(({ steps, doneCount, isAtWork }, i) => {
     const last = steps[doneCount - 1];
     const { isWet = false } = [a, b][i] ?? {};
-    return isAtWork || (last !== undefined && isHeld(last, steps[doneCount], isWet, hold));
+    return isAtWork || (last !== undefined && isHeld({ step: last, next: steps[doneCount] }, isWet, hold));
   });
   const car = stays < 0 ? pick([a, b], 0, hold) : stays === 0 ? 0 : 1;
   const due = Math.min(Infinity, ...(car === 0 ? b : a).lying.map(({ latest }) => latest));

@@ -67,7 +67,11 @@ export function wetEdges(of: WetCase): WetEdges {
   const rinse: WetEdge[] = [];
   const byStep = new Map<number, WetEdge[]>();
   for (const track of tracksOf(of, of.limits))
-    for (const waited of waitsThrough(track, place, hours, { panelK, watchMinutes: LONGEST_WATCH_MINUTES })) {
+    for (const waited of waitsThrough(
+      track,
+      { place, hours },
+      { panelK, watchMinutes: LONGEST_WATCH_MINUTES },
+    )) {
       const edge = edgeOf(track.panel.id, waited);
       const step = track.events[waited.wait.event]?.step;
       if (step !== undefined) byStep.set(step, [...(byStep.get(step) ?? []), edge]);

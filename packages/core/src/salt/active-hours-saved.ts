@@ -22,7 +22,11 @@ function courseOf(hours: readonly CompiledHour[], zone: number, agents: number):
 }
 
 /** Moves the loads through one hour, and says how much of it was active. */
-function passHour(loads: Float64Array, { added, kept }: ZoneCourse, pace: Float64Array, h: number): number {
+function passHour(
+  loads: Float64Array,
+  { added, kept }: ZoneCourse,
+  { pace, h }: { readonly pace: Float64Array; readonly h: number },
+): number {
   const share = kept[h] ?? 1;
   const agents = loads.length;
   let total = 0;
@@ -40,14 +44,13 @@ function passHour(loads: Float64Array, { added, kept }: ZoneCourse, pace: Float6
 /**
  * What would a wash save? Both courses run over the same hours; new salt afterwards is in both.
  *
- * @param only hours (by index) that are asked for; all if absent
+ * @param wash what it takes off; `only` the hours (by index) that are asked for, all if absent
  * @returns active hours saved, weighted over the zones, for a wash at the start of each hour (same order); NaN where not asked
  */
 export function activeHoursSaved(
   now: SaltLedger,
   hours: readonly CompiledHour[],
-  removes: ByGroup,
-  only?: ReadonlySet<number>,
+  { removes, only }: { readonly removes: ByGroup; readonly only?: ReadonlySet<number> },
 ): number[] {
   const isAsked = (h: number): boolean => !only || only.has(h);
   const saved = hours.map((_, h) => (isAsked(h) ? 0 : NaN));
@@ -62,7 +65,7 @@ export function activeHoursSaved(
     const toCome = new Float64Array(hours.length + 1);
     const before = hours.map((_, h) => {
       const loads = isAsked(h) ? unwashed.slice() : null;
-      toCome[h] = passHour(unwashed, course, pace, h);
+      toCome[h] = passHour(unwashed, course, { pace, h });
       return loads;
     });
     for (let h = hours.length - 1; h >= 0; h -= 1) toCome[h] = (toCome[h] ?? 0) + (toCome[h + 1] ?? 0);
@@ -70,7 +73,7 @@ export function activeHoursSaved(
       if (!loads) return;
       for (let a = 0; a < agents; a += 1) loads[a] = (loads[a] ?? 0) * (1 - removes[group]);
       let washed = 0;
-      for (let h = from; h < hours.length; h += 1) washed += passHour(loads, course, pace, h);
+      for (let h = from; h < hours.length; h += 1) washed += passHour(loads, course, { pace, h });
       saved[from] = (saved[from] ?? 0) + weight * ((toCome[from] ?? 0) - washed);
     });
   });

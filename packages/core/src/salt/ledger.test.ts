@@ -214,7 +214,7 @@ describe('a wash', () => {
   it('saves more the earlier it is, and nothing on a clean car', () => {
     const life = compileLife(salted(48));
     const now = runLedger(life.slice(0, 1), { washes: [] });
-    const saved = activeHoursSaved(now, life.slice(1), removes);
+    const saved = activeHoursSaved(now, life.slice(1), { removes });
     expect(saved[0]).toBeGreaterThan(saved[24] ?? NaN);
     expect(saved.at(-1)).toBeGreaterThan(0);
     // As the ledger itself has it, run to the end with the wash and without.
@@ -226,9 +226,9 @@ describe('a wash', () => {
       washed.wash(removes);
       expect(saved[at]).toBeCloseTo(runOn(then, at).activeHours - runOn(washed, at).activeHours, 9);
     }
-    expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[7]).toBe(saved[7]);
-    expect(activeHoursSaved(now, life.slice(1), removes, new Set([7]))[0]).toBeNaN();
-    expect(activeHoursSaved(new SaltLedger(), life.slice(1), removes)[0]).toBeCloseTo(0, 9);
+    expect(activeHoursSaved(now, life.slice(1), { removes, only: new Set([7]) })[7]).toBe(saved[7]);
+    expect(activeHoursSaved(now, life.slice(1), { removes, only: new Set([7]) })[0]).toBeNaN();
+    expect(activeHoursSaved(new SaltLedger(), life.slice(1), { removes })[0]).toBeCloseTo(0, 9);
   });
 
   it('saves what mixed salt does on each zone, as the ledger itself has it', () => {
@@ -247,23 +247,19 @@ describe('a wash', () => {
     washed.wash(removes);
     const end = (ledger: SaltLedger): number =>
       ahead.reduce((one, next) => (one.step(next), one), ledger).activeHours;
-    const saved = activeHoursSaved(now, ahead, removes);
+    const saved = activeHoursSaved(now, ahead, { removes });
     expect(saved).toHaveLength(ahead.length);
     expect(saved[0]).toBeCloseTo(end(now.copy()) - end(washed), 9);
-    expect(
-      activeHoursSaved(
-        now,
-        ahead,
-        byGroup(() => 0),
-      ).every((hours) => hours === 0),
-    ).toBe(true);
-    expect(activeHoursSaved(now, [], removes)).toEqual([]);
+    expect(activeHoursSaved(now, ahead, { removes: byGroup(() => 0) }).every((hours) => hours === 0)).toBe(
+      true,
+    );
+    expect(activeHoursSaved(now, [], { removes })).toEqual([]);
   });
 
   it('earns nothing by itself just before the salt comes', () => {
     const clean = new SaltLedger();
     const storm = compileLife(salted(24));
-    expect(activeHoursSaved(clean, storm, removes)[0]).toBeCloseTo(0, 9);
+    expect(activeHoursSaved(clean, storm, { removes })[0]).toBeCloseTo(0, 9);
   });
 });
 

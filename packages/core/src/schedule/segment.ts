@@ -61,9 +61,7 @@ export class Segments {
     const sets = 2 ** candidates.length;
     this.makeRoom(sets * width);
     const { best, by } = this;
-    fromSlots.forEach((slot, at) => {
-      if (slot < endSlot) best[at * slots + slot - firstSlot] = 0;
-    });
+    for (const [at, slot] of fromSlots.entries()) if (slot < endSlot) best[at * slots + slot - firstSlot] = 0;
     let most = 0;
     let last = NOTHING;
     let lastSet = 0;

@@ -127,7 +127,7 @@ describe('any wash', () => {
       const hours = hoursOf(wash);
       const minutes = tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS)
         .filter((track) => track.panel.id === panel)
-        .flatMap((track) => waitsThrough(track, place, hours).map(({ iceMinutes }) => iceMinutes));
+        .flatMap((track) => waitsThrough(track, { place, hours }).map(({ iceMinutes }) => iceMinutes));
       expect(minutes).toContain(actual);
     }
   });

@@ -23,7 +23,10 @@ import { memberFailures } from './member-failures.js';
 import type { PlaceSite } from './site-hours.js';
 import type { PlaceWeather } from './place-weather.js';
 import { stageSituations } from './two-places.js';
-import { WaterLook } from './water-look.js';
+import { type LookedUntil, WaterLook } from './water-look.js';
+
+const rulesOf = (findings: readonly Finding[]): ReadonlySet<RuleId> =>
+  new Set(findings.map(({ ruleId }) => ruleId));
 
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {
@@ -96,8 +99,7 @@ export class BandJudge {
   private judgeIn(
     way: WayCase,
     startMs: number,
-    water: WaterOutcome | null,
-    known: KnownFindings = way.always,
+    { water, known = way.always }: { readonly water: WaterOutcome | null; readonly known?: KnownFindings },
   ): Judgement {
     const situation = this.windowOf(startMs, way.method);
     return judgeAll(Object.assign(situation, { water }), known);
@@ -121,19 +123,26 @@ export class BandJudge {
       const against = blocksOf(settled);
       const found = how.ways === 'all' ? this.elsewhere(plain, startMs, against) : null;
       if (!found) return { ...base, judgement: settled };
-      return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
+      return withRemedy({ ...found, placeC }, rulesOf(against));
     }
     const hours = this.hoursOf(usual, startMs);
-    if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, null, known) };
+    if (!hours) return { ...base, judgement: this.judgeIn(usual, startMs, { water: null, known }) };
     const looked = how.thorough
       ? this.water.look(usual, hours)
       : this.water.untilBlocked(usual, startMs, hours);
-    const plainly = { ...base, ...looked, judgement: this.judgeIn(usual, startMs, looked.water, known) };
+    const plainly = {
+      ...base,
+      ...looked,
+      judgement: this.judgeIn(usual, startMs, { water: looked.water, known }),
+    };
     const blocks = blocksOf(plainly.judgement);
     const isWaterAlone = blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || blocks.length === 0) return plainly;
     const found = isWaterAlone
-      ? this.otherWay(plain, startMs, looked.water, new Set(blocks.map(({ ruleId }) => ruleId)))
+      ? this.otherWay(plain, startMs, {
+          fails: looked.water,
+          blocked: rulesOf(blocks),
+        })
       : this.elsewhere(plain, startMs, blocks);
     if (!found)
       return how.margins && !how.thorough
@@ -142,8 +151,8 @@ export class BandJudge {
     // What becomes its condition is all that stood against the usual way.
     const against = how.thorough
       ? blocks
-      : blocksOf(this.judgeIn(usual, startMs, this.water.look(usual, hours).water));
-    return withRemedy({ ...found, placeC }, new Set(against.map(({ ruleId }) => ruleId)));
+      : blocksOf(this.judgeIn(usual, startMs, this.water.look(usual, hours)));
+    return withRemedy({ ...found, placeC }, rulesOf(against));
   }
 
   /** Judges a start in this way and no other; what it gets round of the usual way becomes its condition. */
@@ -156,9 +165,9 @@ export class BandJudge {
     const one = this.caseOf(plain, way);
     const hours = this.hoursOf(one, startMs);
     const looked = hours ? this.water.look(one, hours) : { water: null, pieces: [] };
-    const judgement = this.judgeIn(one, startMs, looked.water);
+    const judgement = this.judgeIn(one, startMs, looked);
     const found = { ...looked, judgement, wayId: way.id, placeC, method: one.method, way };
-    return withRemedy(found, new Set(blocksOf(usually.judgement).map(({ ruleId }) => ruleId)));
+    return withRemedy(found, rulesOf(blocksOf(usually.judgement)));
   }
 
   /** The same in every way that there is. */
@@ -169,27 +178,32 @@ export class BandJudge {
   /**
    * The first other way that goes; null: none does.
    *
-   * @param fails what the usual way fails by, on the panel that failed
+   * @param usually what the usual way fails by: on the panel that failed, and by which rules
    */
   private otherWay(
     plain: Method,
     startMs: number,
-    fails: WaterOutcome,
-    blocked: ReadonlySet<RuleId>,
+    { fails, blocked }: { readonly fails: WaterOutcome; readonly blocked: ReadonlySet<RuleId> },
   ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
     const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
+    const smallestOf = this.smallestParts(plain, startMs);
     // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
     const strongest = groups.filter(([first]) => first?.before !== null);
-    const freezes = (group: readonly Way[]): boolean =>
-      this.failsInSmallest(plain, group, startMs).has('ice-on-car');
+    const freezes = (group: readonly Way[]): boolean => smallestOf(group)?.fails.has('ice-on-car') ?? true;
     const isHopeless = strongest.length > 0 && strongest.every(freezes);
-    // What fails above, under the open sky, need not fail on the lower body, where most of the salt is; half of it takes half the time.
-    const useful = new Set([
-      ...(isHopeless ? [] : groups.flat()),
-      ...this.ways.filter(({ isElsewhere, only }) => isElsewhere || only === 'lower'),
-    ]);
+    const groupOf = new Map(
+      isHopeless ? [] : groups.flatMap((group) => group.map((way) => [way, group] as const)),
+    );
     for (const way of this.ways) {
-      const found = useful.has(way) ? this.inOtherWay(this.caseOf(plain, way), startMs) : null;
+      const group = groupOf.get(way);
+      // What fails above, under the open sky, need not fail on the lower body, where most of the salt is; half of it takes half the time.
+      if (!group && !way.isElsewhere && way.only !== 'lower') continue;
+      const smallest = group && smallestOf(group);
+      // What waits too long in the smallest parts waits too long in larger ones.
+      if (group && smallest?.fails.size !== 0) continue;
+      const one = this.caseOf(plain, way);
+      const looked = smallest && way === group.at(-1) ? smallest : this.lookedIn(one, startMs);
+      const found = this.inOtherWay(one, startMs, looked);
       if (found) return { ...found, way };
     }
     return null;
@@ -201,28 +215,40 @@ export class BandJudge {
       PLACE_RULE_IDS.has(ruleId) || WATER_RULE_IDS.has(ruleId);
     if (!blocks.every(isOfPlace)) return null;
     for (const way of this.ways.filter(({ isElsewhere }) => isElsewhere)) {
-      const found = this.inOtherWay(this.caseOf(plain, way), startMs);
+      const one = this.caseOf(plain, way);
+      const found = this.inOtherWay(one, startMs, this.lookedIn(one, startMs));
       if (found) return { ...found, way };
     }
     return null;
   }
 
-  /** By which rules the smallest parts fail: what waits too long in them waits too long in larger ones. */
-  private failsInSmallest(plain: Method, group: readonly Way[], startMs: number): ReadonlySet<RuleId> {
-    const smallest = group.at(-1);
-    const one = smallest && this.caseOf(plain, smallest);
-    const hours = one && this.hoursOf(one, startMs);
-    return hours ? this.water.untilBlocked(one, startMs, hours).fails : new Set(WATER_RULE_IDS);
+  private lookedIn(one: WayCase, startMs: number): LookedUntil | null {
+    const hours = this.hoursOf(one, startMs);
+    return hours && this.water.untilBlocked(one, startMs, hours);
   }
 
-  private inOtherWay(one: WayCase, startMs: number): Omit<LookedAt, 'placeC'> | null {
-    const { way, method } = one;
-    const hours = this.hoursOf(one, startMs);
-    const looked = hours && this.water.untilBlocked(one, startMs, hours);
+  /** What the water does in the smallest parts of a group of ways, looked at once; null: the weather is not known. */
+  private smallestParts(plain: Method, startMs: number): (group: readonly Way[]) => LookedUntil | null {
+    const known = new Map<readonly Way[], LookedUntil | null>();
+    return (group) => {
+      const smallest = group.at(-1);
+      const looked = known.get(group);
+      if (looked !== undefined || !smallest) return looked ?? null;
+      const found = this.lookedIn(this.caseOf(plain, smallest), startMs);
+      known.set(group, found);
+      return found;
+    };
+  }
+
+  private inOtherWay(
+    one: WayCase,
+    startMs: number,
+    looked: LookedUntil | null,
+  ): Omit<LookedAt, 'placeC'> | null {
     if (!looked || looked.fails.size > 0) return null;
-    const judgement = this.judgeIn(one, startMs, looked.water);
+    const judgement = this.judgeIn(one, startMs, looked);
     if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;
-    return { ...looked, judgement, wayId: way.id, method };
+    return { ...looked, judgement, wayId: one.way.id, method: one.method };
   }
 
   /** In which members this start fails in its way, and by what; null where none of them reaches so far. */

@@ -117,7 +117,7 @@ describe('the faults of several washes', () => {
       ({ panel }) => panel.id === 'roof',
     );
     if (!roof) throw new Error('no roof');
-    const rinsed = waitsThrough(roof, BAY, hours).find(
+    const rinsed = waitsThrough(roof, { place: BAY, hours }).find(
       ({ wait }) => method.steps[roof.events[wait.event]?.step ?? 0]?.id === 'rinse',
     );
     expect(rinsed?.iceMinutes).toBeLessThan(rinsed?.wait.toTouch ?? 0);
@@ -160,7 +160,7 @@ describe('the faults of several washes', () => {
     const whole = tracksOf({ vehicle, place: OPEN_DRIVE, method: plain }, DEFAULT_LIMITS);
     const hours = hoursOf(OPEN_DRIVE, summer, { ...found, method: plain }, atMs);
     const foamed = whole.flatMap((track) =>
-      waitsThrough(track, OPEN_DRIVE, hours).filter(
+      waitsThrough(track, { place: OPEN_DRIVE, hours }).filter(
         ({ wait }) => plain.steps[track.events[wait.event]?.step ?? 0]?.id === 'foam',
       ),
     );

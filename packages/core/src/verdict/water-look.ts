@@ -6,6 +6,11 @@ import { outcomeOf, type Track, type WashHours, waitsThrough } from '../wash/ind
 import { blockingIds, NOTHING } from './blocks.js';
 import type { Looked, WayCase } from './judged.js';
 
+/** What was looked at until a rule failed, and which it was; none: all of it was. */
+export interface LookedUntil extends Looked {
+  readonly fails: ReadonlySet<RuleId>;
+}
+
 /** Looks at the water of one wash after the other at one place. */
 export class WaterLook {
   /** Panels on which a start failed last. */
@@ -20,7 +25,7 @@ export class WaterLook {
   /** What the water does on every piece of the car. */
   look({ method, tracks }: WayCase, hours: WashHours): Looked {
     const { place } = this;
-    const pieces = tracks.map((track) => ({ track, waited: waitsThrough(track, place, hours) }));
+    const pieces = tracks.map((track) => ({ track, waited: waitsThrough(track, { place, hours }) }));
     return { pieces, water: outcomeOf(pieces, { place, method }, hours) };
   }
 
@@ -29,7 +34,7 @@ export class WaterLook {
    *
    * @returns the piece that fails and what it fails by, or what all of them do
    */
-  untilBlocked(way: WayCase, startMs: number, hours: WashHours): Looked & { fails: ReadonlySet<RuleId> } {
+  untilBlocked(way: WayCase, startMs: number, hours: WashHours): LookedUntil {
     const { place, lastFailed } = this;
     const { method, tracks } = way;
     // One object for all pieces: copies would cost more than the rules.
@@ -38,7 +43,7 @@ export class WaterLook {
     const pieces: (Looked['pieces'][number] | undefined)[] = tracks.map(() => undefined);
     const order = lastFailed.size === 0 ? tracks : [...tracks].sort((a, b) => isFirst(b) - isFirst(a));
     for (const track of order) {
-      const piece = { track, waited: waitsThrough(track, place, hours) };
+      const piece = { track, waited: waitsThrough(track, { place, hours }) };
       pieces[tracks.indexOf(track)] = piece;
       // What neither froze nor dried is judged with all the others.
       if (!piece.waited.some(({ iceMinutes, dryMinutes }) => iceMinutes !== null || dryMinutes !== null))

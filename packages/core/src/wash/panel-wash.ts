@@ -30,9 +30,10 @@ export class PanelWash {
   dryMinute: number | null = null;
   lowestTempC: number;
   highestTempC: number;
-  private enthalpyJ: number;
-  private readonly stepScale: number;
+  enthalpyJ: number;
+  readonly stepScale: number;
   private readonly store: WaterStore;
+  private run: FilmRun | null = null;
 
   /**
    * @param climates in order; the first holds from the start
@@ -84,8 +85,8 @@ export class PanelWash {
   }
 
   private runWet(climate: PanelClimate, endMinute: number, until: 'end' | 'ice' | 'edge'): void {
-    const { waterKg, enthalpyJ, stepScale } = this;
-    const run = new FilmRun(this.store, climate, { waterKg, enthalpyJ, stepScale });
+    const run = (this.run ??= new FilmRun(this.store, climate, this));
+    run.begin(climate, this.waterKg, this.enthalpyJ);
     const limit = (endMinute - this.minute) * SECONDS_PER_MINUTE;
     while (run.drySeconds === null && run.seconds < limit - 1e-7) {
       if (until !== 'end' && run.firstIceSeconds !== null) break;

@@ -69,6 +69,12 @@ interface Slot {
   readonly m2: number;
 }
 
+/** A step at one of its panels. */
+interface OnPanel {
+  readonly panel: Panel;
+  readonly slot: Slot;
+}
+
 /** Water over the panels of a step, L/m² of what its litres are. */
 const litresPerM2 = ({ step, m2 }: Slot): number => (m2 > 0 ? step.litres / m2 : 0);
 
@@ -77,7 +83,7 @@ function waterTempC({ place, method }: WashCase, step: WashStep, from: 'place' |
   return (step.id === 'final-rinse' ? lastWater(place) : place.washWater).tempC;
 }
 
-function wetting(of: WashCase, panel: Panel, slot: Slot, limits: WaterLimits): PanelDeed | null {
+function wetting(of: WashCase, { panel, slot }: OnPanel, limits: WaterLimits): PanelDeed | null {
   const { wets } = STEP_KINDS[slot.step.id];
   if (!wets) return null;
   const grams =
@@ -111,9 +117,10 @@ function taking({ method }: WashCase, step: WashStep, limits: WaterLimits): Pane
   }
 }
 
-function eventsOf(of: WashCase, panel: Panel, slot: Slot, limits: WaterLimits): TrackEvent[] {
+function eventsOf(of: WashCase, at: OnPanel, limits: WaterLimits): TrackEvent[] {
+  const { slot } = at;
   const { step, index, toMinute, m2 } = slot;
-  const wet = wetting(of, panel, slot, limits);
+  const wet = wetting(of, at, limits);
   const take = taking(of, step, limits);
   const { patchM2 } = STEP_KINDS[step.id];
   // Sprayed and wiped patch by patch: what is on a patch waits as long as the patch takes.
@@ -165,7 +172,7 @@ export function tracksOf(of: WashCase, limits: WaterLimits): Track[] {
     return halves.flatMap((half): Track[] => {
       const events = here
         .filter(({ part }) => halvesIn(part, id).includes(half))
-        .flatMap(({ slot }) => eventsOf(of, panel, slot, limits))
+        .flatMap(({ slot }) => eventsOf(of, { panel, slot }, limits))
         .sort((a, b) => a.atMinute - b.atMinute);
       if (events.length === 0) return [];
       return [

@@ -32,7 +32,7 @@ const roof = (): Track => {
 const through = (...hours: readonly [number, PlaceHour][]) => {
   const [first, ...others] = hours.map(([fromMinute, site]) => ({ fromMinute, site }));
   if (!first) throw new Error('no hour');
-  return waitsThrough(roof(), BAY, [first, ...others]);
+  return waitsThrough(roof(), { place: BAY, hours: [first, ...others] });
 };
 
 describe('one panel through the wash', () => {
@@ -73,7 +73,8 @@ describe('one panel through the wash', () => {
 
   it('starts from the panel as it was found', () => {
     const hours = [{ fromMinute: 0, site: hour(-3) }] as const;
-    const found = (panelK: number) => waitsThrough(roof(), BAY, hours, { panelK })[0]?.startC ?? NaN;
+    const found = (panelK: number) =>
+      waitsThrough(roof(), { place: BAY, hours }, { panelK })[0]?.startC ?? NaN;
     expect(found(5)).toBeGreaterThan(found(0));
   });
 });

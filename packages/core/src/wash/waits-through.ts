@@ -104,8 +104,7 @@ const since = (minute: number | null, fromMinute: number): number | null =>
  */
 export function waitsThrough(
   track: Track,
-  place: Place,
-  hours: WashHours,
+  { place, hours }: { readonly place: Place; readonly hours: WashHours },
   { panelK = 0, watchMinutes = 0 }: Look = {},
 ): Waited[] {
   const { events, waits, material, surface } = track;

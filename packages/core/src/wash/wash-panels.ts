@@ -61,7 +61,7 @@ export function panelInput(track: Track, place: Place, hours: WashHours): WashSu
 }
 
 function waitsOn(track: Track, place: Place, hours: WashHours): WashPanelWait[] {
-  return waitsThrough(track, place, hours).flatMap(({ wait, iceMinutes, dryMinutes }) => {
+  return waitsThrough(track, { place, hours }).flatMap(({ wait, iceMinutes, dryMinutes }) => {
     const atMinute = track.events[wait.event]?.atMinute;
     if (atMinute === undefined || (wait.toTouch === null && wait.toOff === null && !wait.isLast)) return [];
     const after = (minutes: number | null): number | null => (minutes === null ? null : atMinute + minutes);

@@ -1,5 +1,5 @@
 import { dryPanelC, heatCapacityOf, PanelClimate, type PanelMaterial } from '../film/index.js';
-import { FieldError, requireInRange } from '../quantity/index.js';
+import { FieldError, type RangeLimits, requireInRange } from '../quantity/index.js';
 import type { ClimateFrom, PanelDeed, PanelSpan } from './panel-deed.js';
 import { PanelWash } from './panel-wash.js';
 
@@ -70,14 +70,14 @@ function requireClimate(climate: readonly WashClimate[]): void {
     throw new FieldError('out-of-range', 'climate', 'wash: climate is empty; at least one entry is needed');
   climate.forEach((entry, i) => {
     const { fromMinute, solarWm2, airTempC, skyTempC, relHumidityFraction, airSpeedMetresPerSecond } = entry;
-    const check = (fields: Record<string, number>, min: number, max: number, unit: string): void =>
-      requireInRange(FUNCTION, under(`climate.${i}`, fields), { min, max, unit });
-    check({ fromMinute }, climate[i - 1]?.fromMinute ?? 0, MOST_MINUTES, 'min, in order');
-    check({ solarWm2 }, 0, 1500, 'W/m²');
-    check({ airTempC }, -60, 80, '°C');
-    check({ relHumidityFraction }, 0, 1, '(fraction)');
-    check({ airSpeedMetresPerSecond }, 0, 60, 'm/s');
-    check({ skyTempC }, -120, 80, '°C');
+    const check = (fields: Record<string, number>, range: RangeLimits): void =>
+      requireInRange(FUNCTION, under(`climate.${i}`, fields), range);
+    check({ fromMinute }, { min: climate[i - 1]?.fromMinute ?? 0, max: MOST_MINUTES, unit: 'min, in order' });
+    check({ solarWm2 }, { min: 0, max: 1500, unit: 'W/m²' });
+    check({ airTempC }, { min: -60, max: 80, unit: '°C' });
+    check({ relHumidityFraction }, { min: 0, max: 1, unit: '(fraction)' });
+    check({ airSpeedMetresPerSecond }, { min: 0, max: 60, unit: 'm/s' });
+    check({ skyTempC }, { min: -120, max: 80, unit: '°C' });
   });
 }
 
@@ -96,22 +96,28 @@ export function deedOf(event: WashEvent): PanelDeed {
 }
 
 function requireEvent(event: WashEvent, i: number, fromMinute: number): void {
-  const check = (fields: Record<string, number>, min: number, max: number, unit: string): void =>
-    requireInRange(FUNCTION, under(`events.${i}`, fields), { min, max, unit });
-  check({ atMinute: event.atMinute }, fromMinute, MOST_MINUTES, 'min, in order');
+  const check = (fields: Record<string, number>, range: RangeLimits): void =>
+    requireInRange(FUNCTION, under(`events.${i}`, fields), range);
+  check({ atMinute: event.atMinute }, { min: fromMinute, max: MOST_MINUTES, unit: 'min, in order' });
   switch (event.kind) {
     case 'wet': {
       const { filmGramsPerM2, passesGramsPerM2 = filmGramsPerM2, waterTempC } = event;
-      check({ filmGramsPerM2 }, 0, MOST_FILM_GRAMS_PER_M2, 'g/m²');
-      check({ passesGramsPerM2 }, filmGramsPerM2, MOST_GRAMS_PER_M2, 'g/m², the film among it');
-      check({ waterTempC }, 0, 100, '°C');
+      check({ filmGramsPerM2 }, { min: 0, max: MOST_FILM_GRAMS_PER_M2, unit: 'g/m²' });
+      check(
+        { passesGramsPerM2 },
+        { min: filmGramsPerM2, max: MOST_GRAMS_PER_M2, unit: 'g/m², the film among it' },
+      );
+      check({ waterTempC }, { min: 0, max: 100, unit: '°C' });
       return;
     }
     case 'blow':
-      check({ leavesFraction: event.leavesFraction }, 0, 1, '(fraction)');
+      check({ leavesFraction: event.leavesFraction }, { min: 0, max: 1, unit: '(fraction)' });
       return;
     case 'wipe':
-      check({ leavesGramsPerM2: event.leavesGramsPerM2 }, 0, MOST_FILM_GRAMS_PER_M2, 'g/m²');
+      check(
+        { leavesGramsPerM2: event.leavesGramsPerM2 },
+        { min: 0, max: MOST_FILM_GRAMS_PER_M2, unit: 'g/m²' },
+      );
   }
 }
 

@@ -56,7 +56,14 @@ interface Worst {
   coldest: { panel: PanelId; tempC: number } | null;
 }
 
-function take(worst: Worst, track: Track, waited: Waited, steps: readonly WashStep[]): void {
+/** One wetting of a piece, and what became of it. */
+interface OnPiece {
+  readonly track: Track;
+  readonly waited: Waited;
+}
+
+function take(worst: Worst, one: OnPiece, steps: readonly WashStep[]): void {
+  const { track, waited } = one;
   const { wait, iceMinutes, dryMinutes, lowestC } = waited;
   const panel = track.panel.id;
   const stepOf = (): WashStepId | null => steps[track.events[wait.event]?.step ?? -1]?.id ?? null;
@@ -68,7 +75,7 @@ function take(worst: Worst, track: Track, waited: Waited, steps: readonly WashSt
   }
   if (wait.toOff !== null && isWorse(worst.product, dryMinutes, wait.toOff))
     worst.product = { panel, minutes: dryMinutes, needed: wait.toOff, step: stepOf() };
-  takeLabel(worst, track, waited, steps);
+  takeLabel(worst, one, steps);
   if (!wait.isLast) return;
   const kind = track.panel.material === 'glass' ? 'dryGlass' : 'dry';
   const { filmGramsPerM2, highestC } = waited;
@@ -80,8 +87,7 @@ function take(worst: Worst, track: Track, waited: Waited, steps: readonly WashSt
 
 function takeLabel(
   worst: Worst,
-  { panel, events }: Track,
-  { wait }: Waited,
+  { track: { panel, events }, waited: { wait } }: OnPiece,
   steps: readonly WashStep[],
 ): void {
   const step = steps[events[wait.event]?.step ?? -1];
@@ -123,7 +129,8 @@ export function outcomeOf(
   hours: WashHours,
 ): WaterOutcome {
   const worst: Worst = { ice: null, dry: null, dryGlass: null, product: null, label: null, coldest: null };
-  for (const { track, waited } of pieces) for (const one of waited) take(worst, track, one, method.steps);
+  for (const { track, waited } of pieces)
+    for (const one of waited) take(worst, { track, waited: one }, method.steps);
   return {
     ice: worst.ice ?? NOTHING,
     dry: worst.dry ?? { ...NOTHING, filmGramsPerM2: 0, warmestC: -Infinity },
@@ -149,7 +156,7 @@ export const waterOutcome = (
   hours: WashHours,
 ): WaterOutcome =>
   outcomeOf(
-    tracks.map((track) => ({ track, waited: waitsThrough(track, of.place, hours) })),
+    tracks.map((track) => ({ track, waited: waitsThrough(track, { place: of.place, hours }) })),
     of,
     hours,
   );

@@ -1,4 +1,4 @@
-import { FieldError, requireInRange, MS_PER_HOUR } from '../quantity/index.js';
+import { FieldError, MS_PER_HOUR, type RangeLimits, requireInRange } from '../quantity/index.js';
 import { type PrecipKind, startOfHourMs, type WeatherHour } from './weather-hour.js';
 
 /** What somebody saw out of the door at an instant; null: not looked at. */
@@ -27,11 +27,11 @@ export function requireSight(sight: Sight): void {
   const { airTempC, windMetresPerSecond, cloudFraction, falling } = sight;
   if ([airTempC, windMetresPerSecond, cloudFraction, falling].every((value) => value === null))
     throw new FieldError('missing-field', 'airTempC', 'Give the air, the wind, the sky or what falls.');
-  const check = (fields: Record<string, number>, min: number, max: number, unit: string): void =>
-    requireInRange('sight', fields, { min, max, unit });
-  if (airTempC !== null) check({ airTempC }, -70, 50, '°C');
-  if (windMetresPerSecond !== null) check({ windMetresPerSecond }, 0, 75, 'm/s');
-  if (cloudFraction !== null) check({ cloudFraction }, 0, 1, '');
+  const check = (fields: Record<string, number>, range: RangeLimits): void =>
+    requireInRange('sight', fields, range);
+  if (airTempC !== null) check({ airTempC }, { min: -70, max: 50, unit: '°C' });
+  if (windMetresPerSecond !== null) check({ windMetresPerSecond }, { min: 0, max: 75, unit: 'm/s' });
+  if (cloudFraction !== null) check({ cloudFraction }, { min: 0, max: 1, unit: '' });
 }
 
 interface Difference {

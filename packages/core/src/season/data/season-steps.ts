@@ -19,12 +19,10 @@ export interface SeasonStepRow extends Omit<
 const row = (
   id: WashStepId,
   share: number,
-  groups: SeasonStepRow['groups'],
-  rest: Partial<Omit<SeasonStepRow, 'id' | 'share' | 'groups'>> = {},
+  rest: Pick<SeasonStepRow, 'groups'> & Partial<Omit<SeasonStepRow, 'id' | 'share' | 'groups'>>,
 ): SeasonStepRow => ({
   id,
   share,
-  groups,
   removes: {},
   dwell: null,
   isPaid: false,
@@ -39,7 +37,8 @@ const BODY = ['upper', 'lower'] as const;
 /** A lance lets so much through, L/min, as the methods count it. */
 const LANCE_LITRES_PER_MINUTE = 6;
 const flush = (share: number, removes: SeasonStepRow['removes']): SeasonStepRow =>
-  row('underbody-flush', share, UNDER, {
+  row('underbody-flush', share, {
+    groups: UNDER,
     removes,
     isPaid: true,
     litresPerMinute: LANCE_LITRES_PER_MINUTE,
@@ -55,21 +54,21 @@ export const SEASON_STEPS: Readonly<Record<SeasonJobId, readonly SeasonStepRow[]
   underbody: [flush(1, { under: 0.9, arches: 0.5 })],
   'anti-corrosion': [
     flush(0.2, { under: 0.6 }),
-    row('underbody-foam', 0.5, UNDER, { litres: 2, dwell: { minMinutes: 3, maxMinutes: 6 } }),
+    row('underbody-foam', 0.5, { groups: UNDER, litres: 2, dwell: { minMinutes: 3, maxMinutes: 6 } }),
     flush(0.3, {}),
   ],
-  'top-up': [row('top-up', 1, BODY)],
+  'top-up': [row('top-up', 1, { groups: BODY })],
   decontaminate: [
-    row('iron', 0.12, ['wheels', 'lower'], { litres: 0.5, dwell: { minMinutes: 2, maxMinutes: 4 } }),
-    row('tar', 0.08, ['lower'], { litres: 0.2, dwell: { minMinutes: 1, maxMinutes: 2 } }),
-    row('rinse', 0.08, ['upper', 'lower', 'wheels'], { litres: 6 }),
-    row('clay', 0.6, BODY, touched),
-    row('towel', 0.12, BODY),
+    row('iron', 0.12, { groups: ['wheels', 'lower'], litres: 0.5, dwell: { minMinutes: 2, maxMinutes: 4 } }),
+    row('tar', 0.08, { groups: ['lower'], litres: 0.2, dwell: { minMinutes: 1, maxMinutes: 2 } }),
+    row('rinse', 0.08, { groups: ['upper', 'lower', 'wheels'], litres: 6 }),
+    row('clay', 0.6, { groups: BODY, ...touched }),
+    row('towel', 0.12, { groups: BODY }),
   ],
   // Cool and covered, dirt softened, low pressure, and dry before anything else gets wet.
-  'engine-bay': [row('engine-bay', 1, ['upper'], { litres: 5 })],
-  polish: [row('polish', 1, BODY, touched)],
-  're-coat': [row('bare-check', 0.15, BODY), row('coat', 0.85, BODY)],
+  'engine-bay': [row('engine-bay', 1, { groups: ['upper'], litres: 5 })],
+  polish: [row('polish', 1, { groups: BODY, ...touched })],
+  're-coat': [row('bare-check', 0.15, { groups: BODY }), row('coat', 0.85, { groups: BODY })],
 };
 
 /** Done before the body is wetted: it splashes, and nothing on the paint waits meanwhile. */

@@ -17,15 +17,8 @@ const METRIC = {
   hardness: 'mgPerLitreCaCO3',
   volume: 'L',
 } as const;
-const region = (
-  id: string,
-  name: string,
-  codes: readonly string[],
-  change: Partial<DisplaySettings>,
-): Region => ({
-  id,
-  name,
-  codes,
+const region = (what: Pick<Region, 'id' | 'name' | 'codes'>, change: Partial<DisplaySettings>): Region => ({
+  ...what,
   display: { ...METRIC, currency: 'EUR', ...change },
   drivesOn: 'right',
 });
@@ -33,36 +26,54 @@ const region = (
 const NORTH_SEA = { wind: 'ms', hardness: 'dH' } as const;
 
 export const REGIONS: readonly Region[] = [
-  region('canada', 'Canada', ['CA'], { currency: 'CAD' }),
-  region('united-states', 'United States', ['US'], {
-    temperature: 'F',
-    wind: 'mph',
-    distance: 'mi',
-    hardness: 'gpg',
-    volume: 'gal',
-    currency: 'USD',
-  }),
-  {
-    ...region('united-kingdom', 'United Kingdom', ['GB'], {
+  region({ id: 'canada', name: 'Canada', codes: ['CA'] }, { currency: 'CAD' }),
+  region(
+    { id: 'united-states', name: 'United States', codes: ['US'] },
+    {
+      temperature: 'F',
       wind: 'mph',
       distance: 'mi',
-      hardness: 'clark',
-      currency: 'GBP',
-    }),
+      hardness: 'gpg',
+      volume: 'gal',
+      currency: 'USD',
+    },
+  ),
+  {
+    ...region(
+      { id: 'united-kingdom', name: 'United Kingdom', codes: ['GB'] },
+      {
+        wind: 'mph',
+        distance: 'mi',
+        hardness: 'clark',
+        currency: 'GBP',
+      },
+    ),
     drivesOn: 'left',
   },
-  { ...region('ireland', 'Ireland', ['IE'], {}), drivesOn: 'left' },
-  region('german-hardness', 'Central Europe (euro, °dH)', ['DE', 'AT', 'NL', 'LU'], { hardness: 'dH' }),
-  region('french-hardness', 'France, Belgium, Italy (euro, °fH)', ['FR', 'BE', 'IT'], { hardness: 'fH' }),
-  region('baltic', 'Finland and the Baltic states (euro)', ['FI', 'EE', 'LV', 'LT'], NORTH_SEA),
-  region('sweden', 'Sweden', ['SE'], { ...NORTH_SEA, currency: 'SEK' }),
-  region('norway', 'Norway', ['NO'], { ...NORTH_SEA, currency: 'NOK' }),
-  region('denmark', 'Denmark', ['DK'], { ...NORTH_SEA, currency: 'DKK' }),
-  region('switzerland', 'Switzerland', ['CH'], { hardness: 'fH', currency: 'CHF' }),
-  region('poland', 'Poland', ['PL'], { hardness: 'dH', currency: 'PLN' }),
-  region('czechia', 'Czechia', ['CZ'], { hardness: 'dH', currency: 'CZK' }),
-  { ...region('japan', 'Japan', ['JP'], { wind: 'ms', currency: 'JPY' }), drivesOn: 'left' },
-  region('elsewhere', 'Elsewhere, metric', [], {}),
+  { ...region({ id: 'ireland', name: 'Ireland', codes: ['IE'] }, {}), drivesOn: 'left' },
+  region(
+    { id: 'german-hardness', name: 'Central Europe (euro, °dH)', codes: ['DE', 'AT', 'NL', 'LU'] },
+    { hardness: 'dH' },
+  ),
+  region(
+    { id: 'french-hardness', name: 'France, Belgium, Italy (euro, °fH)', codes: ['FR', 'BE', 'IT'] },
+    { hardness: 'fH' },
+  ),
+  region(
+    { id: 'baltic', name: 'Finland and the Baltic states (euro)', codes: ['FI', 'EE', 'LV', 'LT'] },
+    NORTH_SEA,
+  ),
+  region({ id: 'sweden', name: 'Sweden', codes: ['SE'] }, { ...NORTH_SEA, currency: 'SEK' }),
+  region({ id: 'norway', name: 'Norway', codes: ['NO'] }, { ...NORTH_SEA, currency: 'NOK' }),
+  region({ id: 'denmark', name: 'Denmark', codes: ['DK'] }, { ...NORTH_SEA, currency: 'DKK' }),
+  region({ id: 'switzerland', name: 'Switzerland', codes: ['CH'] }, { hardness: 'fH', currency: 'CHF' }),
+  region({ id: 'poland', name: 'Poland', codes: ['PL'] }, { hardness: 'dH', currency: 'PLN' }),
+  region({ id: 'czechia', name: 'Czechia', codes: ['CZ'] }, { hardness: 'dH', currency: 'CZK' }),
+  {
+    ...region({ id: 'japan', name: 'Japan', codes: ['JP'] }, { wind: 'ms', currency: 'JPY' }),
+    drivesOn: 'left',
+  },
+  region({ id: 'elsewhere', name: 'Elsewhere, metric', codes: [] }, {}),
 ];
 
 /** The region that a browser's languages name, the first that is known; else the last of the list. */
