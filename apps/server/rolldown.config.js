@@ -11,9 +11,10 @@ export default defineConfig({
   },
   platform: 'node',
   external: [
-    // They find their own files: threads, the database's binary, the solver's program.
+    // They find their own files: threads, the database's and the password hash's binaries, the solver's program.
     /^piscina/,
     /^@?libsql/,
+    /^@node-rs/,
     /^highs/,
     // What they keep of each class must be in one place; the framework loads them by itself too.
     /^class-(validator|transformer)/,

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AccessModule } from './access/access.module.js';
 import { CalcModule } from './calc/calc.module.js';
 import { CalendarModule } from './calendar/calendar.module.js';
 import { ClockModule } from './clock/clock.module.js';
@@ -30,6 +31,7 @@ import { WeatherModule } from './weather/weather.module.js';
     ClockModule,
     DatabaseModule,
     RecordsModule,
+    AccessModule,
     HealthModule,
     BackupsModule,
     SettingsModule,

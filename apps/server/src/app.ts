@@ -1,12 +1,14 @@
 import 'reflect-metadata';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
 import type { NextFunction, Request, Response } from 'express';
 import { AppModule } from './app.module.js';
-import { CONFIG, type Config } from './config/config.js';
+import { AccessService } from './access/access.service.js';
+import { docsForOwner } from './access/docs-for-owner.js';
+import { CONFIG, type Config, readConfig } from './config/config.js';
 import { ErrorFilter } from './errors/error.filter.js';
 import { validation } from './errors/validation.js';
 import { shallowOnly } from './guard/depth.js';
@@ -36,14 +38,20 @@ const describeApi = (app: NestExpressApplication): void =>
 
 /** The whole application, not yet listening. */
 export async function createApp(): Promise<NestExpressApplication> {
+  const { tls } = readConfig();
   const app = await NestFactory.create<NestExpressApplication>(AppModule, {
     forceCloseConnections: true,
     abortOnError: false,
     logger: ['error', 'warn'],
+    ...(tls && { httpsOptions: { cert: readFileSync(tls.certFile), key: readFileSync(tls.keyFile) } }),
   });
-  const { hosts, webFolder } = app.get<Config>(CONFIG);
+  const { hosts, webFolder, isBehindProxy } = app.get<Config>(CONFIG);
+  if (isBehindProxy) app.set('trust proxy', 1);
   app.use(safeHeaders('/api/docs'), sameSiteOnly(hosts), smaller());
-  app.use(/^\/api\/calendar\/[^/]+\/washes\.ics$/, fewGuesses());
+  app.use(/^\/api\/calendar\/[^/]+\/washes\.ics$/, fewGuesses({ what: 'addresses', field: 'secret' }));
+  app.use(/^\/api\/access\/session$/, fewGuesses({ what: 'passwords', field: 'password' }));
+  app.use(/^\/api\/access\/pair$/, fewGuesses({ what: 'codes', field: 'code' }));
+  app.use(/^\/api\/docs.*/, docsForOwner(app.get(AccessService)));
   // Files come as text in JSON; what may be in them is checked where they are read.
   app.useBodyParser('json', { limit: '12mb' });
   app.useBodyParser('raw', { type: 'image/*', limit: '10mb' });

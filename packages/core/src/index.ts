@@ -554,6 +554,15 @@ export {
 } from './answers/index.js';
 // What goes over HTTP.
 export {
+  type AccountView,
+  type DeviceView,
+  LONGEST_PASSWORD,
+  type PairingView,
+  type Role,
+  ROLES,
+  type SessionView,
+  SHORTEST_PASSWORD,
+  type SignedIn,
   type BackupsView,
   IMPORT_MODES,
   type BalanceView,

@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 
 /** Where the program lives and how it was started; read once from the environment. */
@@ -12,6 +13,10 @@ export interface Config {
   /** Instant at which the program's clock starts; null: the machine's clock. */
   readonly clockStartMs: number | null;
   readonly isDemo: boolean;
+  /** Files of the certificate that it serves with; null: it speaks plainly, to its own machine or to a proxy. */
+  readonly tls: { readonly certFile: string; readonly keyFile: string } | null;
+  /** A proxy in front of it speaks TLS. */
+  readonly isBehindProxy: boolean;
   readonly webFolder: string;
   readonly migrationsFolder: string;
 }
@@ -49,6 +54,23 @@ function readHosts(text: string | undefined): string[] {
   return names;
 }
 
+function readTls(certFile: string | undefined, keyFile: string | undefined): Config['tls'] {
+  if (!certFile && !keyFile) return null;
+  for (const [name, file] of [
+    ['KEEN_TLS_CERT', certFile],
+    ['KEEN_TLS_KEY', keyFile],
+  ] as const)
+    if (!file || !existsSync(file))
+      throw new StartError(
+        `${name} is "${file ?? ''}"; it must be the path of a PEM file, and the other of the two has to be given too.`,
+      );
+  return { certFile: resolve(certFile ?? ''), keyFile: resolve(keyFile ?? '') };
+}
+
+/** Does it listen to its own machine alone? */
+export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
+  host === 'localhost' || host === '::1' || /^127\./.test(host);
+
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
@@ -60,6 +82,8 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     databaseUrl: env.KEEN_DATABASE_URL ?? `file:${resolve(dataFolder, 'keen-rinse.db')}`,
     clockStartMs: readClock(env.KEEN_CLOCK),
     isDemo: env.KEEN_DEMO === '1',
+    tls: readTls(env.KEEN_TLS_CERT, env.KEEN_TLS_KEY),
+    isBehindProxy: env.KEEN_BEHIND_PROXY === '1',
     webFolder: resolve(import.meta.dirname, '../../../web/dist'),
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
   };

@@ -15,6 +15,7 @@ import {
   PRODUCT_ROLE_IDS,
   PROTECTIONS,
   ROAD_CLASSES,
+  ROLES,
   SEASON_JOB_IDS,
   type SeasonJobId,
   SOIL_KINDS,
@@ -455,4 +456,66 @@ export const gear = sqliteTable('gear', {
 export const settings = sqliteTable('setting', {
   key: text('key').primaryKey(),
   value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
+});
+
+/** Who may work with the program. The names of the columns here and in the next three tables are those of the sign-in library. */
+export const accessUsers = sqliteTable('access_user', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** The library wants one; made up from the name, and nothing is ever sent to it. */
+  email: text('email').notNull().unique(),
+  emailVerified: integer('email_verified', { mode: 'boolean' }).notNull(),
+  image: text('image'),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+  username: text('username').notNull().unique(),
+  displayUsername: text('display_username'),
+  role: text('role', { enum: ROLES }).notNull(),
+  /** Whose washes are this person's own. */
+  workerId: text('worker_id'),
+});
+
+/** A phone or computer on which somebody is signed in. */
+export const accessSessions = sqliteTable('access_session', {
+  id: text('id').primaryKey(),
+  userId: text('user_id')
+    .notNull()
+    .references(() => accessUsers.id, { onDelete: 'cascade' }),
+  token: text('token').notNull().unique(),
+  expiresAt: integer('expires_at', { mode: 'timestamp_ms' }).notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+  ipAddress: text('ip_address'),
+  userAgent: text('user_agent'),
+  device: text('device'),
+  lastSeenMs: integer('last_seen_ms'),
+});
+
+/** What somebody signs in by: a password's argon2 hash. */
+export const accessCredentials = sqliteTable('access_credential', {
+  id: text('id').primaryKey(),
+  userId: text('user_id')
+    .notNull()
+    .references(() => accessUsers.id, { onDelete: 'cascade' }),
+  accountId: text('account_id').notNull(),
+  providerId: text('provider_id').notNull(),
+  accessToken: text('access_token'),
+  refreshToken: text('refresh_token'),
+  idToken: text('id_token'),
+  accessTokenExpiresAt: integer('access_token_expires_at', { mode: 'timestamp_ms' }),
+  refreshTokenExpiresAt: integer('refresh_token_expires_at', { mode: 'timestamp_ms' }),
+  scope: text('scope'),
+  password: text('password'),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+});
+
+/** What is good once and for a short time: the codes by which a phone is let in. */
+export const accessCodes = sqliteTable('access_code', {
+  id: text('id').primaryKey(),
+  identifier: text('identifier').notNull(),
+  value: text('value').notNull(),
+  expiresAt: integer('expires_at', { mode: 'timestamp_ms' }).notNull(),
+  createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
+  updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
 });

@@ -5,11 +5,15 @@ import { rateLimit } from 'express-rate-limit';
 const WINDOW_MS = 15 * 60_000;
 
 /**
- * Lets nobody guess a secret address: so many wrong ones from one machine, and it has to wait.
+ * Lets nobody guess a secret: so many wrong ones from one machine, and it has to wait.
  *
+ * @param what is guessed, in the plural, and its field
  * @param most wrong guesses within a quarter of an hour; right ones are not counted
  */
-export const fewGuesses = (most = 20): RequestHandler =>
+export const fewGuesses = (
+  { what, field }: { readonly what: string; readonly field: string },
+  most = 20,
+): RequestHandler =>
   rateLimit({
     windowMs: WINDOW_MS,
     limit: most,
@@ -22,8 +26,8 @@ export const fewGuesses = (most = 20): RequestHandler =>
       const body: ErrorBody = {
         error: {
           code: 'too-many-guesses',
-          field: 'secret',
-          message: 'Too many wrong addresses from this machine; wait a quarter of an hour.',
+          field,
+          message: `Too many wrong ${what} from this machine; wait a quarter of an hour.`,
         },
       };
       response.status(429).json(body);

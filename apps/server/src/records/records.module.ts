@@ -1,4 +1,5 @@
 import { Global, Module } from '@nestjs/common';
+import { AccessRepository } from './access.repository.js';
 import { BookingsRepository } from './bookings.repository.js';
 import { CalendarRepository } from './calendar.repository.js';
 import { CustomersRepository } from './customers.repository.js';
@@ -18,6 +19,7 @@ import { WashesRepository } from './washes.repository.js';
 import { WeatherRepository } from './weather.repository.js';
 
 const REPOSITORIES = [
+  AccessRepository,
   BookingsRepository,
   CalendarRepository,
   CustomersRepository,

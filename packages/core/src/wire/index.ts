@@ -1,3 +1,4 @@
+export * from './access-views.js';
 export * from './answer-views.js';
 export * from './calendar-views.js';
 export * from './customer-views.js';

@@ -1,0 +1,121 @@
+import { randomBytes } from 'node:crypto';
+import type { IncomingHttpHeaders } from 'node:http';
+import { HttpException, Inject, Injectable } from '@nestjs/common';
+import type { ErrorBody, SignedIn } from '@keen/core';
+import { CONFIG, type Config } from '../config/config.js';
+import { AccessRepository } from '../records/access.repository.js';
+import type { SignIn } from './sign-in.js';
+
+const SECRET_BYTES = 32;
+/** How often it is noted that a phone was there. */
+const SEEN_EVERY_MS = 60_000;
+
+/** Who asks, and in which session. */
+export interface Asker extends SignedIn {
+  readonly sessionId: string;
+}
+
+/** An asker, and the cookie that goes on with the session, where it is time for one. */
+export interface Recognised {
+  readonly who: Asker | null;
+  readonly cookies: readonly string[];
+}
+
+const cookiesOf = (headers: Headers): string[] => headers.getSetCookie();
+
+const refused = (status: number, field: string, message: string): HttpException =>
+  new HttpException(
+    { error: { code: status === 401 ? 'not-signed-in' : 'wrong-code', field, message } } satisfies ErrorBody,
+    status,
+  );
+
+/** Who may come in. Nobody has to sign in while no account has been made. */
+@Injectable()
+export class AccessService {
+  private library: Promise<SignIn> | null = null;
+  private known: { readonly isOpen: boolean } | null = null;
+
+  constructor(
+    private readonly repository: AccessRepository,
+    @Inject(CONFIG) private readonly config: Config,
+  ) {}
+
+  get signIns(): Promise<SignIn> {
+    return (this.library ??= this.makeLibrary());
+  }
+
+  private async makeLibrary(): Promise<SignIn> {
+    const { tls, isBehindProxy } = this.config;
+    // Most shops have no account, and none is asked for before the first answer: the library is not opened for the start.
+    const { signInOf } = await import('./sign-in.js');
+    const secret = await this.repository.secretOr(() => randomBytes(SECRET_BYTES).toString('base64url'));
+    return signInOf(this.repository.db, { secret, isSecure: tls !== null || isBehindProxy });
+  }
+
+  /** No account has been made: whoever reaches this machine may do everything. */
+  async isOpen(): Promise<boolean> {
+    this.known ??= { isOpen: (await this.repository.accounts()).length === 0 };
+    return this.known.isOpen;
+  }
+
+  /** An account was made or deleted. */
+  accountsChanged(): void {
+    this.known = null;
+  }
+
+  /** Whose session a request carries; null: nobody's, or one that was ended. */
+  async recognise({ cookie }: IncomingHttpHeaders): Promise<Recognised> {
+    if (!cookie) return { who: null, cookies: [] };
+    const { api } = await this.signIns;
+    const { headers, response } = await api.getSession({
+      headers: new Headers({ cookie }),
+      returnHeaders: true,
+    });
+    if (!response) return { who: null, cookies: [] };
+    const { user, session } = response;
+    const { device = null, lastSeenMs = null } = session;
+    if (Date.now() - (lastSeenMs ?? 0) > SEEN_EVERY_MS) await this.repository.seen(session.id, Date.now());
+    const who: Asker = {
+      sessionId: session.id,
+      accountId: user.id,
+      name: user.name,
+      role: user.role as SignedIn['role'],
+      workerId: user.workerId ?? null,
+      device,
+    };
+    return { who, cookies: cookiesOf(headers) };
+  }
+
+  /** @returns cookies of the new session. @throws 401 where name or password is wrong, whichever it is */
+  async signIn(of: {
+    readonly name: string;
+    readonly password: string;
+    readonly device?: string;
+  }): Promise<string[]> {
+    const { api } = await this.signIns;
+    const response = await api.signInUsername({
+      body: { username: of.name.trim(), password: of.password },
+      headers: new Headers(),
+      asResponse: true,
+    });
+    if (!response.ok) throw refused(401, 'password', 'Name or password is wrong.');
+    const { token } = (await response.json()) as { token: string };
+    if (of.device?.trim()) await this.repository.nameDevice(token, of.device.trim());
+    return cookiesOf(response.headers);
+  }
+
+  /** Ends the session that a request carries. @returns cookies that forget it */
+  async signOut({ cookie = '' }: IncomingHttpHeaders): Promise<string[]> {
+    const { api } = await this.signIns;
+    const { headers } = await api.signOut({ headers: new Headers({ cookie }), returnHeaders: true });
+    return cookiesOf(headers);
+  }
+
+  /** Lets a phone in for an account. @returns cookies of its session. @throws 401 where the account is gone */
+  async letIn(userId: string, device: string): Promise<string[]> {
+    const { api } = await this.signIns;
+    const response = await api.letIn({ body: { userId, device }, asResponse: true });
+    if (!response.ok) throw refused(401, 'code', 'The account that this code was made for is gone.');
+    return cookiesOf(response.headers);
+  }
+}

@@ -1,0 +1,52 @@
+import {
+  type CallHandler,
+  type ExecutionContext,
+  Injectable,
+  type NestInterceptor,
+  StreamableFile,
+} from '@nestjs/common';
+import type { Request } from 'express';
+import { map, type Observable } from 'rxjs';
+import { operationOf } from './access.guard.js';
+import type { Asker } from './access.service.js';
+
+/** Money by its name: amounts in minor units, and lists of prices. */
+const MONEY = /Minor$|^prices$|^priceList$/;
+
+/** The same without a figure of money: numbers under such names are null. */
+export function withoutMoney(value: unknown, isMoney = false): unknown {
+  if (typeof value === 'number') return isMoney ? null : value;
+  if (Array.isArray(value)) return value.map((one: unknown) => withoutMoney(one, isMoney));
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([name, one]: [string, unknown]) => [
+      name,
+      withoutMoney(one, isMoney || MONEY.test(name)),
+    ]),
+  );
+}
+
+const isOwn = (wash: unknown, workerId: string | null): boolean =>
+  workerId !== null &&
+  typeof wash === 'object' &&
+  wash !== null &&
+  'workerId' in wash &&
+  wash.workerId === workerId;
+
+/** A helper sees no prices, and of the washes the own ones. */
+@Injectable()
+export class ForHelper implements NestInterceptor {
+  intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
+    const { who } = context.switchToHttp().getRequest<Request & { who?: Asker }>();
+    if (who?.role !== 'helper') return next.handle();
+    const isList = operationOf(context) === 'WashesController_list';
+    return next.handle().pipe(
+      map((answer: unknown) => {
+        if (answer instanceof StreamableFile) return answer;
+        const own =
+          isList && Array.isArray(answer) ? answer.filter((wash) => isOwn(wash, who.workerId)) : answer;
+        return withoutMoney(own);
+      }),
+    );
+  }
+}
