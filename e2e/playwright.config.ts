@@ -4,7 +4,7 @@ import { suite } from './browser.js';
 const files = (...names: readonly string[]): string[] => names.map((name) => `**/${name}.spec.ts`);
 const LOOKS = files('kit', 'live', 'reach', 'run');
 const WORKS = files('calendar', 'customers', 'judgement', 'morning', 'plan', 'records', 'weather', 'windows');
-const ALONE = files('commands', 'first-day');
+const ALONE = files('access', 'commands', 'first-day');
 
 export default suite([
   { name: 'works', port: 4391, match: WORKS },

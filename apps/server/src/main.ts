@@ -1,6 +1,7 @@
 import { AccessService } from './access/access.service.js';
+import { requireSafe } from './access/safe-start.js';
 import { createApp } from './app.js';
-import { CONFIG, type Config, isOwnMachineOnly, StartError } from './config/config.js';
+import { CONFIG, type Config, StartError } from './config/config.js';
 import { PlanService } from './plan/plan.service.js';
 
 const codeOf = (error: unknown): unknown =>
@@ -12,25 +13,12 @@ process.umask(0o077);
 let isStopping = false;
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => (isStopping = true));
 
-/** Other machines may only ask a server that knows who they are, and that nobody on the way can listen to. */
-async function requireSafe(config: Config, access: AccessService): Promise<void> {
-  if (isOwnMachineOnly(config)) return;
-  if (await access.isOpen())
-    throw new StartError(
-      `KEEN_HOST is "${config.host}", so other machines could reach it, but no account has been made. Start it without KEEN_HOST, add the owner under Settings, Accounts and phones, and start it so again.`,
-    );
-  if (!config.tls && !config.isBehindProxy)
-    throw new StartError(
-      `KEEN_HOST is "${config.host}", so passwords would go over the network in the open. Give a certificate by KEEN_TLS_CERT and KEEN_TLS_KEY, or set KEEN_BEHIND_PROXY=1 where a proxy in front of it speaks TLS.`,
-    );
-}
-
 async function start(): Promise<void> {
   const app = await createApp();
   const config = app.get<Config>(CONFIG);
   const { port, host, isDemo } = config;
   try {
-    await requireSafe(config, app.get(AccessService));
+    requireSafe(config, await app.get(AccessService).isOpen());
     await app.listen(port, host);
   } catch (error) {
     await app.close();

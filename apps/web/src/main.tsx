@@ -6,10 +6,11 @@ import '@mantine/spotlight/styles.layer.css';
 import './theme/global.css';
 import { MantineProvider } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
+import { lookAgainWhenSignedOut } from './api/access-queries.js';
 import { ApiError } from './api/client.js';
 import { keepOffline } from './app/offline.js';
 import { router } from './app/router.js';
@@ -18,7 +19,10 @@ import { theme } from './theme/theme.js';
 /** A refused request will be refused again; only a lost connection is worth another try. */
 const retry = (count: number, error: Error): boolean => !(error instanceof ApiError) && count < 2;
 
-const queryClient = new QueryClient({
+const onError = (error: unknown): void => lookAgainWhenSignedOut(queryClient, error);
+const queryClient: QueryClient = new QueryClient({
+  queryCache: new QueryCache({ onError }),
+  mutationCache: new MutationCache({ onError }),
   // The program is on this machine or nearby: the browser's idea of being offline says nothing about it.
   defaultOptions: {
     queries: { retry, staleTime: 30_000, refetchOnWindowFocus: true, networkMode: 'always' },

@@ -29,6 +29,8 @@ export class CreateAccountDto {
   @ApiProperty({ enum: ROLES })
   @IsIn(ROLES)
   role: Role;
+  /** What the computer that makes the first account is called, which is signed in with it. */
+  @MayBeAbsent() @IsString() @MaxLength(LONGEST_DEVICE) device?: string;
   /** Whose washes are this person's own; null: nobody's. */
   @ApiProperty({ type: String, nullable: true, required: false })
   @ValidateIf(isGiven)

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import type { IncomingHttpHeaders } from 'node:http';
 import { HttpException, Inject, Injectable } from '@nestjs/common';
 import type { ErrorBody, SignedIn } from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
 import { CONFIG, type Config } from '../config/config.js';
 import { AccessRepository } from '../records/access.repository.js';
 import type { SignIn } from './sign-in.js';
@@ -37,6 +38,7 @@ export class AccessService {
 
   constructor(
     private readonly repository: AccessRepository,
+    private readonly clock: ClockService,
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
@@ -74,7 +76,8 @@ export class AccessService {
     if (!response) return { who: null, cookies: [] };
     const { user, session } = response;
     const { device = null, lastSeenMs = null } = session;
-    if (Date.now() - (lastSeenMs ?? 0) > SEEN_EVERY_MS) await this.repository.seen(session.id, Date.now());
+    const nowMs = this.clock.now();
+    if (Math.abs(nowMs - (lastSeenMs ?? 0)) > SEEN_EVERY_MS) await this.repository.seen(session.id, nowMs);
     const who: Asker = {
       sessionId: session.id,
       accountId: user.id,

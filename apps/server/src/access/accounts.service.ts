@@ -25,11 +25,10 @@ export class AccountsService {
       ...account,
       devices: sessions
         .filter(({ userId }) => userId === account.id)
-        .map(({ id, device, createdAt, lastSeenMs }) => ({
+        .map(({ id, device, lastSeenMs }) => ({
           id,
           device,
-          sinceMs: createdAt.getTime(),
-          lastSeenMs: lastSeenMs ?? createdAt.getTime(),
+          lastSeenMs,
           isThis: id === thisSession,
         })),
     }));

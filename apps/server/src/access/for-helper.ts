@@ -12,8 +12,10 @@ import type { Asker } from './access.service.js';
 
 /** Money by its name: amounts in minor units, and lists of prices. */
 const MONEY = /Minor$|^prices$|^priceList$/;
+/** What is put into the meter of a bay: whoever washes there pays it. */
+const COINS: ReadonlySet<string> = new Set(['tariff', 'money', 'paidMinor', 'savedMinor']);
 
-/** The same without a figure of money: numbers under such names are null. */
+/** The same without a figure of money, but for coins: numbers under such names are null. */
 export function withoutMoney(value: unknown, isMoney = false): unknown {
   if (typeof value === 'number') return isMoney ? null : value;
   if (Array.isArray(value)) return value.map((one: unknown) => withoutMoney(one, isMoney));
@@ -21,7 +23,7 @@ export function withoutMoney(value: unknown, isMoney = false): unknown {
   return Object.fromEntries(
     Object.entries(value).map(([name, one]: [string, unknown]) => [
       name,
-      withoutMoney(one, isMoney || MONEY.test(name)),
+      COINS.has(name) ? one : withoutMoney(one, isMoney || MONEY.test(name)),
     ]),
   );
 }

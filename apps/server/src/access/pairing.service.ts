@@ -7,7 +7,7 @@ import { AccessService } from './access.service.js';
 import { AccountsService } from './accounts.service.js';
 
 /** Long enough to walk to the bay with the phone (judgement). */
-const GOOD_FOR_MS = 10 * MS_PER_MINUTE;
+const GOOD_FOR_MINUTES = 10;
 /** No letter or digit that is mistaken for another. */
 const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 10;
@@ -36,14 +36,14 @@ export class PairingService {
   async offer(accountId: string, origin: string): Promise<PairingView> {
     await this.accounts.require(accountId);
     const code = makeCode();
-    const expiresAt = new Date(Date.now() + GOOD_FOR_MS);
+    const expiresAt = new Date(Date.now() + GOOD_FOR_MINUTES * MS_PER_MINUTE);
     const { internalAdapter } = await (await this.access.signIns).$context;
     await internalAdapter.createVerificationValue({ identifier: nameOf(code), value: accountId, expiresAt });
     const path = `/pair?code=${code}`;
     const picture = isOwnMachine(new URL(origin).hostname)
       ? null
       : await drawn(`${origin}${path}`, { type: 'svg', margin: 2 });
-    return { code, untilMs: expiresAt.getTime(), path, picture };
+    return { code, goodForMinutes: GOOD_FOR_MINUTES, path, picture };
   }
 
   /** @returns cookies of the phone's own session. @throws 401 for a code that was never made, was used, or is too old */

@@ -69,7 +69,7 @@ function readTls(certFile: string | undefined, keyFile: string | undefined): Con
 
 /** Does it listen to its own machine alone? */
 export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
-  host === 'localhost' || host === '::1' || /^127\./.test(host);
+  host === 'localhost' || host === '::1' || host.startsWith('127.');
 
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {

@@ -18,7 +18,6 @@ export interface SessionRow {
   readonly id: string;
   readonly userId: string;
   readonly device: string | null;
-  readonly createdAt: Date;
   readonly lastSeenMs: number | null;
 }
 
@@ -45,7 +44,7 @@ export class AccessRepository {
   sessions(): Promise<SessionRow[]> {
     const { id, userId, device, createdAt, lastSeenMs, expiresAt } = accessSessions;
     return this.db
-      .select({ id, userId, device, createdAt, lastSeenMs })
+      .select({ id, userId, device, lastSeenMs })
       .from(accessSessions)
       .where(gt(expiresAt, new Date()))
       .orderBy(asc(createdAt));

@@ -13,6 +13,7 @@ export const VIEWS = [
   'swabs',
   'spots',
   'backups',
+  'access',
   'customers',
   'bookings',
   'messages',
@@ -47,6 +48,7 @@ export const DEPENDENT_VIEWS = {
   swabs: ['swabs', ...WORKED_OUT],
   spots: ['spots'],
   backups: ['backups'],
+  access: ['access'],
   looks: ['verdicts', 'plan'],
   clock: ['clock', 'weather', ...WORKED_OUT, 'bookings', 'messages', 'calendar', 'kit', 'bulletins'],
 } as const satisfies Readonly<Record<string, readonly View[]>>;

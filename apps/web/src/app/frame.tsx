@@ -6,7 +6,10 @@ import { Suspense } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { Loading } from '../parts/states.js';
 import classes from './frame.module.css';
-import { VIEWS } from './navigation.js';
+import { useRole } from '../api/access-queries.js';
+import { Door } from '../features/access/door.js';
+import { AccountMenu } from './account-menu.js';
+import { type View, viewsFor } from './navigation.js';
 import { NowStrip } from './now-strip.js';
 import { Palette } from './palette.js';
 import { ShortcutSheet, useShortcuts } from './shortcuts.js';
@@ -46,17 +49,15 @@ function Tools({ onSheet }: { readonly onSheet: () => void }) {
           </ActionIcon>
         </Tooltip>
       ))}
+      <AccountMenu />
     </div>
   );
 }
 
-const BAR = VIEWS.filter((view) => !('isMore' in view));
-const MORE = VIEWS.filter((view) => 'isMore' in view);
-
 /** Views that are opened less often. */
-function MoreViews() {
+function MoreViews({ views }: { readonly views: readonly View[] }) {
   const { pathname } = useLocation();
-  const isHere = MORE.some(({ path }) => pathname.startsWith(path));
+  const isHere = views.some(({ path }) => pathname.startsWith(path));
   return (
     <Menu position="bottom-end" withinPortal={false}>
       <Menu.Target>
@@ -66,7 +67,7 @@ function MoreViews() {
         </button>
       </Menu.Target>
       <Menu.Dropdown>
-        {MORE.map(({ path, label, icon: Icon }) => (
+        {views.map(({ path, label, icon: Icon }) => (
           <Menu.Item key={path} component={Link} to={path} leftSection={<Icon size={18} aria-hidden />}>
             {label}
           </Menu.Item>
@@ -78,6 +79,15 @@ function MoreViews() {
 
 /** The frame of every view: bar, views, time and air, palette, shortcuts. */
 export function Frame() {
+  return (
+    <Door>
+      <Inside />
+    </Door>
+  );
+}
+
+function Inside() {
+  const views = viewsFor(useRole());
   const [sheet, { open, close }] = useDisclosure(false);
   useShortcuts(open);
   return (
@@ -91,13 +101,15 @@ export function Frame() {
           <span>Keen Rinse</span>
         </Link>
         <nav className={classes.nav} aria-label="Views">
-          {BAR.map(({ path, label, short, icon: Icon }) => (
-            <NavLink key={path} to={path} end={path === '/'} aria-label={label}>
-              <Icon size={18} aria-hidden />
-              <span>{short}</span>
-            </NavLink>
-          ))}
-          <MoreViews />
+          {views
+            .filter(({ isMore }) => !isMore)
+            .map(({ path, label, short, icon: Icon }) => (
+              <NavLink key={path} to={path} end={path === '/'} aria-label={label}>
+                <Icon size={18} aria-hidden />
+                <span>{short}</span>
+              </NavLink>
+            ))}
+          <MoreViews views={views.filter(({ isMore }) => isMore)} />
         </nav>
         <Tools onSheet={open} />
       </header>
@@ -107,12 +119,14 @@ export function Frame() {
         </Suspense>
       </main>
       <nav className={`${classes.phoneBar} no-print`} aria-label="Main views">
-        {VIEWS.filter(({ onPhoneBar }) => onPhoneBar).map(({ path, short, icon: Icon }) => (
-          <NavLink key={path} to={path} end={path === '/'}>
-            <Icon size={22} aria-hidden />
-            {short}
-          </NavLink>
-        ))}
+        {views
+          .filter(({ onPhoneBar }) => onPhoneBar)
+          .map(({ path, short, icon: Icon }) => (
+            <NavLink key={path} to={path} end={path === '/'}>
+              <Icon size={22} aria-hidden />
+              {short}
+            </NavLink>
+          ))}
         <button type="button" onClick={spotlight.open}>
           <IconDots size={22} aria-hidden />
           More

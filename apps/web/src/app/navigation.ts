@@ -16,8 +16,9 @@ import {
   IconTimelineEvent,
   IconUsers,
 } from '@tabler/icons-react';
+import type { Role } from '@keen/core';
 
-interface View {
+export interface View {
   readonly path: string;
   readonly label: string;
   readonly short: string;
@@ -122,3 +123,13 @@ export const VIEWS = [
     isMore: true,
   },
 ] as const satisfies readonly View[];
+
+/** What a helper has to do with: the own round, what is on the shelf, and the sums. */
+const FOR_HELPER: ReadonlySet<string> = new Set(['/', '/kit', '/desk']);
+
+export const viewsFor = (role: Role): readonly View[] =>
+  role === 'helper'
+    ? VIEWS.filter(({ path }) => FOR_HELPER.has(path)).map((view) =>
+        view.path === '/' ? { ...view, label: 'Your washes', short: 'Your washes' } : view,
+      )
+    : VIEWS;

@@ -1,9 +1,11 @@
 import { Spotlight, type SpotlightActionData } from '@mantine/spotlight';
 import { IconCar, IconSearch } from '@tabler/icons-react';
+import type { VehicleRecord } from '@keen/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useVehicles } from '../api/queries.js';
-import { VIEWS } from './navigation.js';
+import { useRole } from '../api/access-queries.js';
+import { viewsFor } from './navigation.js';
 
 const OF_VEHICLE = [
   { path: 'windows', label: 'windows', description: 'When, where and how over the week' },
@@ -12,13 +14,17 @@ const OF_VEHICLE = [
   { path: 'condition', label: 'condition', description: 'Soil, protection and water by zone' },
 ] as const;
 
+const NOTHING: readonly VehicleRecord[] = [];
+
 /** Go anywhere by typing: views, and what there is about a vehicle. */
 export function Palette({ onShortcuts }: { readonly onShortcuts: () => void }) {
   const navigate = useNavigate();
-  const { data: vehicles = [] } = useVehicles();
+  const role = useRole();
+  const { data: known = [] } = useVehicles();
+  const vehicles = role === 'helper' ? NOTHING : known;
   const actions = useMemo<SpotlightActionData[]>(
     () => [
-      ...VIEWS.map(({ path, label, icon: Icon, key }) => ({
+      ...viewsFor(role).map(({ path, label, icon: Icon, key }) => ({
         id: path,
         label,
         description: `g then ${key}`,
@@ -36,7 +42,7 @@ export function Palette({ onShortcuts }: { readonly onShortcuts: () => void }) {
       ),
       { id: 'shortcuts', label: 'Keyboard shortcuts', description: '?', onClick: onShortcuts },
     ],
-    [navigate, onShortcuts, vehicles],
+    [navigate, onShortcuts, role, vehicles],
   );
   return (
     <Spotlight

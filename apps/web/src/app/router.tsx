@@ -1,7 +1,7 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
-import { MorningPage } from '../features/morning/morning-page.js';
 import { ErrorPage, NotFound } from './error-page.js';
 import { Frame } from './frame.js';
+import { Home } from './home.js';
 
 const windows: RouteObject['lazy'] = async () => ({
   Component: (await import('../features/windows/windows-page.js')).WindowsPage,
@@ -25,12 +25,18 @@ export const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../features/live/visit-page.js')).VisitPage }),
   },
   {
+    path: '/pair',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('../features/access/pair-page.js')).PairPage }),
+  },
+  {
     path: '/',
     Component: Frame,
     ErrorBoundary: ErrorPage,
     HydrateFallback: () => null,
     children: [
-      { index: true, Component: MorningPage },
+      { index: true, Component: Home },
       {
         path: 'plan',
         lazy: async () => ({ Component: (await import('../features/plan/plan-page.js')).PlanPage }),

@@ -125,7 +125,8 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
           ? `${fixed(ml / 1000, 2)} L`
           : `${fixed(ml, ml < 10 ? 1 : 0)} mL`
         : `${fixed(ml / ML_PER_FL_OZ, ml < 300 ? 2 : 1)} fl oz`,
-    money: (minor) => money.format(minor / MINOR_PER_UNIT).replace('-', '−'),
+    // A helper is sent no prices.
+    money: (minor) => (Number.isFinite(minor) ? money.format(minor / MINOR_PER_UNIT).replace('-', '−') : '–'),
     minutes: minutesText,
     share: (fraction) => `${fixed(fraction * 100, 0)} %`,
     ...datesIn(timeZone, locale),

@@ -25,8 +25,8 @@ export interface SessionView {
 export interface DeviceView {
   readonly id: string;
   readonly device: string | null;
-  readonly sinceMs: number;
-  readonly lastSeenMs: number;
+  /** On the shop's clock; null: not since it was let in. */
+  readonly lastSeenMs: number | null;
   /** The one that asks. */
   readonly isThis: boolean;
 }
@@ -43,8 +43,7 @@ export interface AccountView {
 /** A code by which one phone is let in for an account, once. */
 export interface PairingView {
   readonly code: string;
-  /** Until when it may be used. */
-  readonly untilMs: number;
+  readonly goodForMinutes: number;
   /** Where the phone goes. */
   readonly path: string;
   /** The address as a drawing that a phone's camera reads (SVG); null where the server was asked under a name that no phone can reach. */

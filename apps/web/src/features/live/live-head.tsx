@@ -43,6 +43,11 @@ export function LiveHead({ log, view, run }: LiveHeadProps) {
       <p className={classes.sent} data-tone={tone} role="status">
         <Icon size={18} aria-hidden /> {text}
       </p>
+      {view.isSignedOut && (
+        <p className={classes.refused} role="alert">
+          This phone is signed out. What was done stays on it; <Link to="/">sign in again</Link> to send it.
+        </p>
+      )}
       {view.refused !== null && (
         <p className={classes.refused} role="alert">
           {view.refused} It stays on this phone.{' '}

@@ -24,6 +24,7 @@ class FakeServer implements RunServer {
   readonly photos = new Map<string, Blob>();
   reads = 0;
   refuse: ((action: RunAction) => boolean) | null = null;
+  isSignedOut = false;
   /** What becomes of the next exchange. */
   network: () => 'up' | 'lost-before' | 'lost-after' = () => 'up';
   aheadMs = 0;
@@ -32,6 +33,8 @@ class FakeServer implements RunServer {
     const fate = this.network();
     await Promise.resolve();
     if (fate === 'lost-before') throw new TypeError('no signal');
+    if (this.isSignedOut)
+      throw new ApiError(401, [{ code: 'not-signed-in', field: '', message: 'Sign in first.' }]);
     const answer = work();
     if (fate === 'lost-after') throw new TypeError('no signal');
     return answer;
@@ -125,6 +128,20 @@ describe('a run on a phone', () => {
     await after.sync();
     expect(textsOf(server.arrived)).toEqual(['one', 'two', 'three']);
     expect(after.snapshot()).toMatchObject({ keptCount: 0, hasSignal: true });
+  });
+
+  it('that is signed out keeps what was done, says so, and sends it once somebody is signed in', async () => {
+    const server = new FakeServer();
+    const log = await opened(server);
+    server.isSignedOut = true;
+    await log.add(note('one'), note('two'));
+    await log.sync();
+    expect(log.snapshot()).toMatchObject({ keptCount: 2, hasSignal: true, isSignedOut: true, refused: null });
+    expect(server.arrived).toEqual([]);
+    server.isSignedOut = false;
+    await log.sync();
+    expect(textsOf(server.arrived)).toEqual(['one', 'two']);
+    expect(log.snapshot()).toMatchObject({ keptCount: 0, isSignedOut: false });
   });
 
   it('that an earlier version left here opens under today’s names', async () => {

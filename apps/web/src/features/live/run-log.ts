@@ -6,8 +6,14 @@ import { RunShelf } from './run-shelf.js';
 import type { Picture } from '../../parts/photo.js';
 import { NOTHING, type RunServer, type RunView } from './run-view.js';
 
+/** What ends by itself: somebody signs in again, or the server has time again. */
+const PASSING: ReadonlySet<number> = new Set([401, 408, 429]);
+
 /** The server was reached and does not take it; anything else is worth another attempt. */
-const isRefusal = (error: unknown): error is ApiError => error instanceof ApiError && error.status < 500;
+const isRefusal = (error: unknown): error is ApiError =>
+  error instanceof ApiError && error.status < 500 && !PASSING.has(error.status);
+
+const isSignedOut = (error: unknown): boolean => error instanceof ApiError && error.status === 401;
 
 /**
  * One run on one phone: every deed is kept in the phone before it is shown, sent in order when there is a signal, and joined with what
@@ -120,10 +126,14 @@ export class RunLog {
       if (this.mayRenew() && this.view.actions.some(({ deed }) => deed.kind === 'start'))
         await this.fetchRun();
       await this.sendPhotos();
-      this.show({ hasSignal: true, error: null });
+      this.show({ hasSignal: true, isSignedOut: false, error: null });
     } catch (error) {
       if (!(error instanceof Error)) throw error;
-      this.show({ hasSignal: isRefusal(error), error: this.view.run ? null : error });
+      this.show({
+        hasSignal: error instanceof ApiError && error.status < 500,
+        isSignedOut: isSignedOut(error),
+        error: this.view.run ? null : error,
+      });
     }
   }
 

@@ -19,6 +19,8 @@ export interface RunView extends ShelfTally {
   readonly run: KeptRun | null;
   readonly deviceId: string;
   readonly hasSignal: boolean;
+  /** The server was reached, and wants somebody to sign in before it takes anything. */
+  readonly isSignedOut: boolean;
   /** Why the run could not be opened. */
   readonly error: Error | null;
 }
@@ -30,5 +32,6 @@ export const NOTHING: RunView = {
   keptCount: 0,
   refused: null,
   hasSignal: true,
+  isSignedOut: false,
   error: null,
 };

@@ -58,7 +58,9 @@ export function RoundPage() {
       {!isReady && <Loading what="Fetching the plan" />}
       {isReady && choices.length === 0 && (
         <Empty title="Nothing is planned">
-          Plan washes first; <Link to="/plan">to the plan</Link>.
+          <span>
+            Plan washes first; <Link to="/plan">to the plan</Link>.
+          </span>
         </Empty>
       )}
       {failed?.error && <Failed error={failed.error} onRetry={() => void failed.refetch()} />}

@@ -4,6 +4,7 @@ import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { SEASON_JOB_NAMES, SEASON_NAMES } from '../../words/car-names.js';
+import { Accounts } from './accounts.js';
 import { Backups } from './backups.js';
 import { Calendars } from './calendars.js';
 import { WorkersSection } from './workers.js';
@@ -37,6 +38,7 @@ export function SettingsPage() {
         workers={settings.workers}
         onSave={(workers, read) => save.mutateAsync({ workers, was: { workers: read } })}
       />
+      <Accounts workers={settings.workers} />
       <Calendars workers={settings.workers} />
       <section className={classes.box}>
         <h2>House rules</h2>
