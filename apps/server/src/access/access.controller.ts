@@ -1,4 +1,17 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Req, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  Patch,
+  Post,
+  Req,
+  Res,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { AccountView, PairingView, SessionView } from '@keen/core';
 import type { Request, Response } from 'express';
@@ -29,6 +42,13 @@ export class AccessController {
     if (!who) return { isOpen: false, who };
     const { sessionId: _, ...shown } = who;
     return { isOpen: false, who: shown };
+  }
+
+  /** The shop's own authority, for phones to trust; there is none where a certificate was given. */
+  @Get('authority')
+  @Header('content-disposition', 'attachment; filename="keen-rinse-authority.crt"')
+  authority(): StreamableFile {
+    return new StreamableFile(this.access.authority(), { type: 'application/x-x509-ca-cert' });
   }
 
   /** Signs in with name and password. */

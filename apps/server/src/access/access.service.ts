@@ -1,9 +1,12 @@
 import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingHttpHeaders } from 'node:http';
 import { HttpException, Inject, Injectable } from '@nestjs/common';
 import type { ErrorBody, SignedIn } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { CONFIG, type Config } from '../config/config.js';
+import { tlsFiles } from '../config/tls-files.js';
+import { notFound } from '../errors/api-error.js';
 import { AccessRepository } from '../records/access.repository.js';
 import type { SignIn } from './sign-in.js';
 
@@ -58,6 +61,13 @@ export class AccessService {
   async isOpen(): Promise<boolean> {
     this.known ??= { isOpen: (await this.repository.accounts()).length === 0 };
     return this.known.isOpen;
+  }
+
+  /** The certificate of the shop's own authority. @throws 404 where it has none */
+  authority(): Buffer {
+    const { authorityFile } = tlsFiles(this.config.dataFolder);
+    if (!existsSync(authorityFile)) throw notFound('authority', 'of this shop');
+    return readFileSync(authorityFile);
   }
 
   /** An account was made or deleted. */

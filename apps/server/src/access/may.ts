@@ -2,6 +2,7 @@ import type { Role } from '@keen/core';
 
 /** Anybody, signed in or not. */
 export const ANYBODY: ReadonlySet<string> = new Set([
+  'AccessController_authority',
   'AccessController_session',
   'AccessController_signIn',
   'AccessController_pair',
@@ -57,8 +58,8 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   RunsController_keepPhoto: WASHES,
   RunsController_photo: ALL,
   SettingsController_read: ALL,
-  SpotPhotosController_read: READS,
-  SpotsController_list: READS,
+  SpotPhotosController_read: ALL,
+  SpotsController_list: ALL,
   SwabsController_list: READS,
   VehiclesController_list: ALL,
   VehiclesController_read: ALL,

@@ -1,5 +1,6 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { namesIn, tlsFiles } from './tls-files.js';
 
 /** Where the program lives and how it was started; read once from the environment. */
 export interface Config {
@@ -67,6 +68,23 @@ function readTls(certFile: string | undefined, keyFile: string | undefined): Con
   return { certFile: resolve(certFile ?? ''), keyFile: resolve(keyFile ?? '') };
 }
 
+/** The shop's own certificate, where it has one and other machines are to reach it. */
+function ownTls(dataFolder: string, host: string): Config['tls'] {
+  const { certFile, keyFile } = tlsFiles(dataFolder);
+  const isWanted = !isOwnMachineOnly({ host });
+  return isWanted && existsSync(certFile) && existsSync(keyFile) ? { certFile, keyFile } : null;
+}
+
+/** Names for which a certificate was made are this server's own. @throws StartError where the file is none */
+function namesOf(tls: Config['tls']): string[] {
+  if (!tls) return [];
+  try {
+    return namesIn(readFileSync(tls.certFile, 'utf8'));
+  } catch {
+    throw new StartError(`${tls.certFile} is no certificate; give a PEM file by KEEN_TLS_CERT.`);
+  }
+}
+
 /** Does it listen to its own machine alone? */
 export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
   host === 'localhost' || host === '::1' || host.startsWith('127.');
@@ -74,15 +92,17 @@ export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
+  const host = env.KEEN_HOST ?? '127.0.0.1';
+  const tls = readTls(env.KEEN_TLS_CERT, env.KEEN_TLS_KEY) ?? ownTls(dataFolder, host);
   return {
     port: readPort(env.PORT),
-    host: env.KEEN_HOST ?? '127.0.0.1',
-    hosts: readHosts(env.KEEN_HOSTS),
+    host,
+    hosts: [...readHosts(env.KEEN_HOSTS), ...namesOf(tls)],
     dataFolder,
     databaseUrl: env.KEEN_DATABASE_URL ?? `file:${resolve(dataFolder, 'keen-rinse.db')}`,
     clockStartMs: readClock(env.KEEN_CLOCK),
     isDemo: env.KEEN_DEMO === '1',
-    tls: readTls(env.KEEN_TLS_CERT, env.KEEN_TLS_KEY),
+    tls,
     isBehindProxy: env.KEEN_BEHIND_PROXY === '1',
     webFolder: resolve(import.meta.dirname, '../../../web/dist'),
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),

@@ -12,6 +12,9 @@ export const useSession = () =>
 /** The role of who is signed in; the owner's where nobody has to sign in. */
 export const useRole = (): Role => useSession().data?.who?.role ?? 'owner';
 
+/** Plans, records and settings are the owner's to change. */
+export const useMayChange = (): boolean => useRole() === 'owner';
+
 /** A session that was ended elsewhere is found out by the first request that is refused. */
 export const lookAgainWhenSignedOut = (client: QueryClient, error: unknown): void => {
   if (error instanceof ApiError && error.status === 401) void client.invalidateQueries({ queryKey: SESSION });

@@ -31,6 +31,12 @@ export const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('../features/access/pair-page.js')).PairPage }),
   },
   {
+    path: '/trust',
+    ErrorBoundary: ErrorPage,
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('../features/access/trust-page.js')).TrustPage }),
+  },
+  {
     path: '/',
     Component: Frame,
     ErrorBoundary: ErrorPage,

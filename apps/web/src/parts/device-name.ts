@@ -1,10 +1,19 @@
-/** What this phone or computer may be called where nobody says: what it is, and what runs on it. */
-export function likelyDeviceName(userAgent: string): string {
-  const system = ['Android', 'iPhone', 'iPad', 'Windows', 'Macintosh', 'Linux'].find((name) =>
-    userAgent.includes(name),
-  );
-  if (system === undefined) return 'This device';
-  const isPhone = system === 'iPhone' || (system === 'Android' && userAgent.includes('Mobile'));
-  const plain = system === 'Macintosh' ? 'Mac' : system;
-  return isPhone ? `Phone (${plain})` : `Computer (${plain})`;
+interface Hand {
+  /** Fingers rather than a pointer. */
+  readonly isTouched: boolean;
+  /** The shorter side of its screen, CSS pixels. */
+  readonly shortSide: number;
 }
+
+const PHONE_BELOW = 600;
+
+/** What this phone or computer may be called where nobody says. */
+export const likelyDeviceName = ({ isTouched, shortSide }: Hand = thisHand()): string => {
+  if (!isTouched) return 'Computer';
+  return shortSide < PHONE_BELOW ? 'Phone' : 'Tablet';
+};
+
+const thisHand = (): Hand => ({
+  isTouched: matchMedia('(pointer: coarse)').matches,
+  shortSide: Math.min(screen.width, screen.height),
+});

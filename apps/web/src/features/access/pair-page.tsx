@@ -11,7 +11,7 @@ export function PairPage() {
   const navigate = useNavigate();
   const [params] = useSearchParams();
   const [code, setCode] = useState(params.get('code') ?? '');
-  const [device, setDevice] = useState(() => likelyDeviceName(navigator.userAgent));
+  const [device, setDevice] = useState(() => likelyDeviceName());
   const pair = usePair();
   useEffect(() => {
     document.title = 'Let this phone in · Keen Rinse';

@@ -22,7 +22,7 @@ export function SignIn({ isOver = false }: { readonly isOver?: boolean }) {
         aria-label="Sign in"
         onSubmit={(event) => {
           event.preventDefault();
-          signIn.mutate({ name, password, device: likelyDeviceName(navigator.userAgent) });
+          signIn.mutate({ name, password, device: likelyDeviceName() });
         }}
       >
         <h1>Sign in</h1>

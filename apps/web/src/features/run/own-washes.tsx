@@ -49,10 +49,10 @@ export function OwnWashes() {
                   {nameOf(places, placeId)}, {methodName(methodId)}
                 </p>
                 <div className={list.acts}>
-                  <Button component={Link} to={`/run/${id}/live`} size="lg">
+                  <Button component={Link} to={`/run/${id}/live`} size="xl">
                     Start
                   </Button>
-                  <Button component={Link} to={`/run/${id}`} size="lg" variant="default">
+                  <Button component={Link} to={`/run/${id}`} size="xl" variant="default">
                     Run sheet
                   </Button>
                 </div>

@@ -1,5 +1,6 @@
 import { bottlesFor, type Mix, type Product, type WashRecord } from '@keen/core';
 import { Select } from '@mantine/core';
+import { useMayChange } from '../../api/access-queries.js';
 import { useKit } from '../../api/kit-queries.js';
 import { useSaveSettings, useSettings } from '../../api/queries.js';
 import { useMoveWash } from '../../api/wash-queries.js';
@@ -38,12 +39,13 @@ interface ProductChoiceProps {
 
 /** Which bottle a step takes: in this wash alone, or in verdicts, plans and sheets alike. */
 export function ProductChoice({ step, wash, isBegun }: ProductChoiceProps) {
+  const mayChange = useMayChange();
   const { data: kit } = useKit();
   const { data: settings } = useSettings();
   const save = useSaveSettings();
   const move = useMoveWash();
   const bottles = bottlesFor(step, kit?.products ?? []);
-  if (!settings || bottles.length < 2) return null;
+  if (!settings || !mayChange || bottles.length < 2) return null;
   const there = (id: string | null | undefined): string | null =>
     bottles.some((bottle) => bottle.id === id) ? (id ?? null) : null;
   const always = there(settings.house.products?.[step]);

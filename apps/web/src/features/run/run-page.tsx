@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { usePlaces, useVehicles } from '../../api/queries.js';
+import { useMayChange } from '../../api/access-queries.js';
 import { useRun } from '../../api/run-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
@@ -90,6 +91,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
   const { sheet, startMs, source, issuedMs } = pack;
   const [isEditing, setEditing] = useState(false);
   const isBegun = answer.actions.length > 0;
+  const mayChange = useMayChange();
   const hours = packHours(pack);
   const way = wayText(pack.method.wayId);
   const extras = wash.extras.length > 0 ? `, with ${seasonJobsText(wash.extras)}` : '';
@@ -99,9 +101,11 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       lead={`${format.dayTime(wash.startMs)}, ${answer.placeName}, ${methodName(wash.methodId)}${extras}, ${format.minutes(wash.minutes)}.`}
       actions={
         <>
-          <Button variant="default" onClick={() => setEditing(!isEditing)} aria-pressed={isEditing}>
-            Change the steps
-          </Button>
+          {mayChange && (
+            <Button variant="default" onClick={() => setEditing(!isEditing)} aria-pressed={isEditing}>
+              Change the steps
+            </Button>
+          )}
           <Button variant="default" onClick={() => window.print()}>
             Print
           </Button>
@@ -126,7 +130,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
       <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
       <LeftOnBox answer={answer} isBegun={isBegun} />
       <SpotsOnCar vehicleId={wash.vehicleId} />
-      {!isBegun && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
+      {!isBegun && mayChange && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}
       {pack.sunLine && (
         <p className={classes.sun}>
           {sunLineText({ ...pack.sunLine, dryingSpot: pack.place.dryingSpot }, startMs, format)}

@@ -50,11 +50,7 @@ export function AccountForm({ account, isFirst, workers, onClose }: AccountFormP
     if (password) return;
     if (account)
       change.mutate({ id: account.id, ...changesOf(account, fields) }, { onSuccess: onClose, onError });
-    else
-      add.mutate(
-        { ...fields, device: likelyDeviceName(navigator.userAgent) },
-        { onSuccess: onClose, onError },
-      );
+    else add.mutate({ ...fields, device: likelyDeviceName() }, { onSuccess: onClose, onError });
   };
   return (
     <form

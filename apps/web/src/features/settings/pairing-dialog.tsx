@@ -34,6 +34,9 @@ export function PairingDialog({
       <p className={`figure ${classes.code}`}>
         {code.slice(0, 5)} {code.slice(5)}
       </p>
+      <p className="muted">
+        A phone that warns of the connection has to trust this shop’s computer first: open /trust on it.
+      </p>
       <p className="muted">Good for one phone, for {goodForMinutes} minutes.</p>
     </Dialog>
   );
