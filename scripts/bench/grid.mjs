@@ -37,11 +37,15 @@ async function measureGrid(vehicles, { places, shelf, control, members, roads, n
   return median(runs);
 }
 
-/** The whole grid of one vehicle on one core, its places worked out again each time. */
-export async function grid() {
-  const { DEMO_PLACES, DEMO_VEHICLES } = await import('../../apps/server/dist/demo/scenario.js');
+async function demoShop() {
   const { DEMO_GEAR, DEMO_PRODUCTS } = await import('../../apps/server/dist/demo/kit.js');
   const shelf = shelfOf({ products: DEMO_PRODUCTS, gear: DEMO_GEAR });
+  return { ...(await import('../../apps/server/dist/demo/scenario.js')), shelf };
+}
+
+/** The whole grid of one vehicle on one core, its places worked out again each time. */
+export async function grid() {
+  const { DEMO_PLACES, DEMO_VEHICLES, shelf } = await demoShop();
   const nowMs = Date.UTC(2026, 0, 14, 11);
   const fromMs = nowMs - 36 * 3_600_000;
   const course = (index) => ({

@@ -10,10 +10,9 @@ const WORKSPACES = ['packages/core/src', 'apps/server/src', 'apps/web/src'] as c
  * private arrays. Tables (`data/`, the schema, the demo's scenario) are not counted.
  */
 const LONG_FILES: Readonly<Record<string, number>> = {
-  'apps/web/src/features/live/run-log.ts': 216,
-  'packages/core/src/film/film-run.ts': 286,
+  'apps/web/src/features/live/run-log.ts': 211,
+  'packages/core/src/film/film-run.ts': 267,
   'packages/core/src/schedule/crew-sequence.ts': 220,
-  'packages/core/src/verdict/band-judge.ts': 236,
 };
 const LINES = 200;
 const TABLES = /\/data\/|\/db\/schema\.ts$|\/demo\/scenario\.ts$|core\/src\/index\.ts$/;

@@ -6,6 +6,7 @@ import {
   vaporisationJPerKg,
   WATER_HEAT_J_PER_KG_K,
 } from './constants.js';
+import { freshRates, meanDecay, type Phase, type Rates } from './film-rates.js';
 import type { PanelClimate } from './panel-climate.js';
 import {
   FREEZING_LOOK_SECONDS,
@@ -25,22 +26,6 @@ import type { WaterStore } from './water-store.js';
 /** Less water than this is none, kg/m². */
 export const TINY_KG = 1e-12;
 
-type Phase = 'liquid' | 'slush' | 'frozen';
-
-/** Mean of exp(−t/τ) over a step of x time constants. */
-const meanDecay = (x: number): number => (x < 1e-8 ? 1 - x / 2 : -Math.expm1(-x) / x);
-
-/** Rates at one instant and how they bend with temperature. */
-interface Rates {
-  phase: Phase;
-  heatWm2: number;
-  conductanceWm2K: number;
-  evaporation: number;
-  evaporationPerK: number;
-  capacity: number;
-  leavingJPerKg: number;
-}
-
 /**
  * A film of water living on a panel, step by step. Each step solves the balance linearised at its start exactly
  * (exponential Rosenbrock–Euler, second order, stable at any step), stops at the instant of a phase change or of
@@ -59,16 +44,8 @@ export class FilmRun {
   drySeconds: number | null = null;
   lowestTempC = 0;
   highestTempC = 0;
-
-  private readonly rates: Rates = {
-    phase: 'liquid',
-    heatWm2: 0,
-    conductanceWm2K: 0,
-    evaporation: 0,
-    evaporationPerK: 0,
-    capacity: 1,
-    leavingJPerKg: 0,
-  };
+  private readonly stepScale: number;
+  private readonly rates = freshRates();
 
   /**
    * @param store panel and water
@@ -83,8 +60,6 @@ export class FilmRun {
     this.stepScale = start.stepScale ?? 1;
     this.begin(climate, start.waterKg, start.enthalpyJ);
   }
-
-  private readonly stepScale: number;
 
   /** Begins anew on the same panel, for a million objects would cost more than their sums: water in kg/m², heat in J/m². */
   begin(climate: PanelClimate, waterKg: number, enthalpyJ: number): void {

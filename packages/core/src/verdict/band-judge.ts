@@ -2,9 +2,6 @@ import { MS_PER_MINUTE } from '../quantity/index.js';
 import { inWay, type Method, type Way, type WayId, waysOf } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import {
-  type Finding,
-  PLACE_RULE_IDS,
-  type RuleId,
   judgeAll,
   findAlways,
   findSettled,
@@ -15,8 +12,9 @@ import {
   WATER_RULE_IDS,
 } from '../rules/index.js';
 import { tracksOf, type WaterOutcome, type WashHours } from '../wash/index.js';
-import { groupsOf, type HowThorough, type LookedAt, type WayCase, withRemedy } from './judged.js';
-import { blocksOf, isOfLastWater } from './blocks.js';
+import { type HowThorough, type LookedAt, type WayCase, withRemedy } from './judged.js';
+import { blocksOf, rulesOf } from './blocks.js';
+import { OtherWays } from './other-ways.js';
 import type { Circumstances } from './circumstances.js';
 import type { MemberFailures } from './failed-fraction.js';
 import { memberFailures } from './member-failures.js';
@@ -25,13 +23,10 @@ import type { PlaceWeather } from './place-weather.js';
 import { stageSituations } from './two-places.js';
 import { type LookedUntil, WaterLook } from './water-look.js';
 
-const rulesOf = (findings: readonly Finding[]): ReadonlySet<RuleId> =>
-  new Set(findings.map(({ ruleId }) => ruleId));
-
 /** One car, one place and one method under the control forecast and every member. */
 export class BandJudge {
   private readonly ways: readonly Way[];
-  private readonly groups: readonly (readonly Way[])[];
+  private readonly others: OtherWays;
   private readonly cases = new Map<Method, Map<WayId, WayCase>>();
   /** Starts that go, for the members to be asked about; filled where somebody means to ask. */
   readonly going = new Map<number, LookedAt>();
@@ -47,7 +42,11 @@ export class BandJudge {
     this.ways = waysOf(methodAt(null)).filter(
       ({ isElsewhere }) => !isElsewhere || place.finish !== undefined,
     );
-    this.groups = groupsOf(this.ways.slice(1));
+    this.others = new OtherWays(this.ways, {
+      caseOf: (plain, way) => this.caseOf(plain, way),
+      lookedIn: (one, startMs) => this.lookedIn(one, startMs),
+      judgeIn: (one, startMs, looked) => this.judgeIn(one, startMs, looked),
+    });
     this.water = new WaterLook(place, (startMs, method) => this.windowOf(startMs, method));
   }
 
@@ -121,7 +120,7 @@ export class BandJudge {
     const settled = judgeKnown(known);
     if (!how.thorough && settled.standing === 'no') {
       const against = blocksOf(settled);
-      const found = how.ways === 'all' ? this.elsewhere(plain, startMs, against) : null;
+      const found = how.ways === 'all' ? this.others.elsewhere(plain, startMs, against) : null;
       if (!found) return { ...base, judgement: settled };
       return withRemedy({ ...found, placeC }, rulesOf(against));
     }
@@ -139,11 +138,11 @@ export class BandJudge {
     const isWaterAlone = blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || blocks.length === 0) return plainly;
     const found = isWaterAlone
-      ? this.otherWay(plain, startMs, {
+      ? this.others.first(plain, startMs, {
           fails: looked.water,
           blocked: rulesOf(blocks),
         })
-      : this.elsewhere(plain, startMs, blocks);
+      : this.others.elsewhere(plain, startMs, blocks);
     if (!found)
       return how.margins && !how.thorough
         ? this.judge(startMs, { ...how, thorough: true, ways: 'usual' })
@@ -175,80 +174,9 @@ export class BandJudge {
     return this.ways.map(({ id }) => this.judgeAs(startMs, id));
   }
 
-  /**
-   * The first other way that goes; null: none does.
-   *
-   * @param usually what the usual way fails by: on the panel that failed, and by which rules
-   */
-  private otherWay(
-    plain: Method,
-    startMs: number,
-    { fails, blocked }: { readonly fails: WaterOutcome; readonly blocked: ReadonlySet<RuleId> },
-  ): (Omit<LookedAt, 'placeC'> & { readonly way: Way }) | null {
-    const groups = this.groups.filter(([first]) => first?.from !== 'drying' || isOfLastWater(fails, blocked));
-    const smallestOf = this.smallestParts(plain, startMs);
-    // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
-    const strongest = groups.filter(([first]) => first?.before !== null);
-    const freezes = (group: readonly Way[]): boolean => smallestOf(group)?.fails.has('ice-on-car') ?? true;
-    const isHopeless = strongest.length > 0 && strongest.every(freezes);
-    const groupOf = new Map(
-      isHopeless ? [] : groups.flatMap((group) => group.map((way) => [way, group] as const)),
-    );
-    for (const way of this.ways) {
-      const group = groupOf.get(way);
-      // What fails above, under the open sky, need not fail on the lower body, where most of the salt is; half of it takes half the time.
-      if (!group && !way.isElsewhere && way.only !== 'lower') continue;
-      const smallest = group && smallestOf(group);
-      // What waits too long in the smallest parts waits too long in larger ones.
-      if (group && smallest?.fails.size !== 0) continue;
-      const one = this.caseOf(plain, way);
-      const looked = smallest && way === group.at(-1) ? smallest : this.lookedIn(one, startMs);
-      const found = this.inOtherWay(one, startMs, looked);
-      if (found) return { ...found, way };
-    }
-    return null;
-  }
-
-  /** Ended in the second place, where nothing but this place, its air and its water keeps the usual way from going. */
-  private elsewhere(plain: Method, startMs: number, blocks: readonly Finding[]) {
-    const isOfPlace = ({ ruleId }: Finding): boolean =>
-      PLACE_RULE_IDS.has(ruleId) || WATER_RULE_IDS.has(ruleId);
-    if (!blocks.every(isOfPlace)) return null;
-    for (const way of this.ways.filter(({ isElsewhere }) => isElsewhere)) {
-      const one = this.caseOf(plain, way);
-      const found = this.inOtherWay(one, startMs, this.lookedIn(one, startMs));
-      if (found) return { ...found, way };
-    }
-    return null;
-  }
-
   private lookedIn(one: WayCase, startMs: number): LookedUntil | null {
     const hours = this.hoursOf(one, startMs);
     return hours && this.water.untilBlocked(one, startMs, hours);
-  }
-
-  /** What the water does in the smallest parts of a group of ways, looked at once; null: the weather is not known. */
-  private smallestParts(plain: Method, startMs: number): (group: readonly Way[]) => LookedUntil | null {
-    const known = new Map<readonly Way[], LookedUntil | null>();
-    return (group) => {
-      const smallest = group.at(-1);
-      const looked = known.get(group);
-      if (looked !== undefined || !smallest) return looked ?? null;
-      const found = this.lookedIn(this.caseOf(plain, smallest), startMs);
-      known.set(group, found);
-      return found;
-    };
-  }
-
-  private inOtherWay(
-    one: WayCase,
-    startMs: number,
-    looked: LookedUntil | null,
-  ): Omit<LookedAt, 'placeC'> | null {
-    if (!looked || looked.fails.size > 0) return null;
-    const judgement = this.judgeIn(one, startMs, looked);
-    if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;
-    return { ...looked, judgement, wayId: one.way.id, method: one.method };
   }
 
   /** In which members this start fails in its way, and by what; null where none of them reaches so far. */

@@ -14,3 +14,6 @@ export function blockingIds(findings: readonly Finding[]): ReadonlySet<RuleId> {
 export const isOfLastWater = ({ ice, product }: WaterOutcome, blocked: ReadonlySet<RuleId>): boolean =>
   !(blocked.has('ice-on-car') && ice.step !== 'final-rinse') &&
   !(blocked.has('dry-on') && product.step !== null);
+
+export const rulesOf = (findings: readonly Finding[]): ReadonlySet<RuleId> =>
+  new Set(findings.map(({ ruleId }) => ruleId));

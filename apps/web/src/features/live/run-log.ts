@@ -1,19 +1,10 @@
 import { lastTap, type RunAction, type RunDeed, type RunNews } from '@keen/core';
-import { ApiError } from '../../api/client.js';
 import type { KeptPhoto, KeptRun, RunDb } from './run-db.js';
 import { clockOffsetMs } from './clock-offset.js';
 import { RunShelf } from './run-shelf.js';
 import type { Picture } from '../../parts/photo.js';
+import { isRefusal, signalOf } from './run-refusals.js';
 import { NOTHING, type RunServer, type RunView } from './run-view.js';
-
-/** What ends by itself: somebody signs in again, or the server has time again. */
-const PASSING: ReadonlySet<number> = new Set([401, 408, 429]);
-
-/** The server was reached and does not take it; anything else is worth another attempt. */
-const isRefusal = (error: unknown): error is ApiError =>
-  error instanceof ApiError && error.status < 500 && !PASSING.has(error.status);
-
-const isSignedOut = (error: unknown): boolean => error instanceof ApiError && error.status === 401;
 
 /**
  * One run on one phone: every deed is kept in the phone before it is shown, sent in order when there is a signal, and joined with what
@@ -129,11 +120,7 @@ export class RunLog {
       this.show({ hasSignal: true, isSignedOut: false, error: null });
     } catch (error) {
       if (!(error instanceof Error)) throw error;
-      this.show({
-        hasSignal: error instanceof ApiError && error.status < 500,
-        isSignedOut: isSignedOut(error),
-        error: this.view.run ? null : error,
-      });
+      this.show({ ...signalOf(error), error: this.view.run ? null : error });
     }
   }
 
