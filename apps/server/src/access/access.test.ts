@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type {
   AccountView,
@@ -9,6 +11,7 @@ import type {
 } from '@keen/core';
 import { MS_PER_HOUR } from '@keen/core';
 import request from 'supertest';
+import { accessTable } from './access-table.js';
 import { readOperations } from '../openapi/operations.js';
 import { faultOf, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
 import { mayDo, NAMED_OPERATIONS } from './may.js';
@@ -196,8 +199,21 @@ describe('who may come in', () => {
   });
 });
 
+/** Cells of a table in Markdown, however wide its columns are drawn. */
+const cellsOf = (text: string): string[][] =>
+  text
+    .split('\n')
+    .filter((line) => line.startsWith('|') && !/^[|\s-]+$/.test(line))
+    .map((line) => line.split('|').map((cell) => cell.trim()));
+
+const operations = readOperations().operations.map(({ name }) => name);
+
 describe('the table of who may do what', () => {
-  const operations = readOperations().operations.map(({ name }) => name);
+  it('stands in the documentation as the server goes by it (npm run api writes it)', () => {
+    const written = readFileSync(resolve(import.meta.dirname, '../../../../docs/access.md'), 'utf8');
+    expect(cellsOf(written)).toEqual(cellsOf(accessTable()));
+    expect(cellsOf(written)).toHaveLength(operations.length + 1);
+  });
 
   it('names operations that there are', () => {
     expect(NAMED_OPERATIONS.filter((name) => !operations.includes(name))).toEqual([]);

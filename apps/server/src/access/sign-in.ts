@@ -32,6 +32,34 @@ const pairing = {
   },
 };
 
+/** Argon2, with the library's own usual strength. */
+const PASSWORDS = {
+  enabled: true,
+  disableSignUp: true,
+  minPasswordLength: SHORTEST_PASSWORD,
+  maxPasswordLength: LONGEST_PASSWORD,
+  password: {
+    hash: (password: string) => hash(password),
+    verify: ({ hash: known, password }: { hash: string; password: string }) => verify(known, password),
+  },
+} as const;
+
+const USER = {
+  additionalFields: {
+    role: { type: 'string', input: false },
+    workerId: { type: 'string', required: false, input: false },
+  },
+} as const;
+
+const SESSION = {
+  expiresIn: SESSION_DAYS * SECONDS_PER_DAY,
+  updateAge: SECONDS_PER_DAY,
+  additionalFields: {
+    device: { type: 'string', required: false, input: false },
+    lastSeenMs: { type: 'number', required: false, input: false },
+  },
+} as const;
+
 /**
  * Passwords, sessions and their cookies, by the sign-in library.
  *
@@ -53,30 +81,9 @@ export const signInOf = (db: Database, { secret, isSecure }: { secret: string; i
         verification: accessCodes,
       },
     }),
-    emailAndPassword: {
-      enabled: true,
-      disableSignUp: true,
-      minPasswordLength: SHORTEST_PASSWORD,
-      maxPasswordLength: LONGEST_PASSWORD,
-      password: {
-        hash: (password) => hash(password),
-        verify: ({ hash: known, password }) => verify(known, password),
-      },
-    },
-    user: {
-      additionalFields: {
-        role: { type: 'string', input: false },
-        workerId: { type: 'string', required: false, input: false },
-      },
-    },
-    session: {
-      expiresIn: SESSION_DAYS * SECONDS_PER_DAY,
-      updateAge: SECONDS_PER_DAY,
-      additionalFields: {
-        device: { type: 'string', required: false, input: false },
-        lastSeenMs: { type: 'number', required: false, input: false },
-      },
-    },
+    emailAndPassword: PASSWORDS,
+    user: USER,
+    session: SESSION,
     plugins: [
       username({
         minUsernameLength: SHORTEST_NAME,

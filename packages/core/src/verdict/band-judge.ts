@@ -138,10 +138,7 @@ export class BandJudge {
     const isWaterAlone = blocks.every(({ ruleId }) => WATER_RULE_IDS.has(ruleId));
     if (how.ways === 'usual' || blocks.length === 0) return plainly;
     const found = isWaterAlone
-      ? this.others.first(plain, startMs, {
-          fails: looked.water,
-          blocked: rulesOf(blocks),
-        })
+      ? this.others.first(plain, startMs, { fails: looked.water, blocked: rulesOf(blocks) })
       : this.others.elsewhere(plain, startMs, blocks);
     if (!found)
       return how.margins && !how.thorough
