@@ -75,15 +75,15 @@ test('the lab is left for another view at once, though what was dialled is still
   await settled(page, '/lab');
   let letThrough = (): void => undefined;
   const held = new Promise<void>((done) => (letThrough = done));
-  await page.route(/assets\/salt-page.*\.js/, async (route) => {
+  await page.route(/assets\/vehicles-page.*\.js/, async (route) => {
     await held;
     await route.continue();
   });
   await page.getByRole('slider', { name: 'Air', exact: true }).press('ArrowLeft');
-  await page.getByRole('link', { name: 'Salt', exact: true }).click();
+  await page.getByRole('navigation', { name: 'Rooms' }).getByRole('link', { name: 'Cars' }).click();
   await expect(page).toHaveURL(/airTempC=/);
   letThrough();
-  await expect(page.getByRole('heading', { level: 1, name: 'Salt' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Vehicles' })).toBeVisible();
 });
 
 test('what would change an answer is searched when it is asked for', async ({ page }) => {

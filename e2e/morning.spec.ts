@@ -68,7 +68,7 @@ test('a plan can be taken back', async ({ page }) => {
 test('the phone bar has targets for gloves', async ({ page }) => {
   await page.setViewportSize(PHONE);
   await page.goto('/washes');
-  const bar = page.getByRole('navigation', { name: 'Main views' });
+  const bar = page.getByRole('navigation', { name: 'Rooms' });
   for (const link of await bar.getByRole('link').all()) {
     const box = await link.boundingBox();
     expect(box?.height).toBeGreaterThanOrEqual(56);

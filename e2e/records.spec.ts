@@ -1,4 +1,10 @@
-import { expect, test } from '@playwright/test';
+import { expect, type Page, test } from '@playwright/test';
+
+/** What stands in the menu of a car. */
+async function moreAbout(page: Page, name: string, what: string): Promise<void> {
+  await page.getByRole('button', { name: `More about ${name}` }).click();
+  await page.getByRole('menuitem', { name: what }).click();
+}
 
 test("a vehicle of one's own: faults at the field, kept over a reload, saved, edited, deleted, brought back", async ({
   page,
@@ -18,7 +24,7 @@ test("a vehicle of one's own: faults at the field, kept over a reload, saved, ed
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Edit Teal estate' }).click();
+  await moreAbout(page, 'Teal estate', 'Edit');
   const edit = page.getByRole('dialog', { name: 'Edit Teal estate' });
   await edit.getByLabel('Notes').fill('Tow bar rusts.');
   await edit.getByRole('button', { name: 'Save' }).click();
@@ -27,11 +33,11 @@ test("a vehicle of one's own: faults at the field, kept over a reload, saved, ed
   await page.getByRole('link', { name: 'Windows of Teal estate' }).click();
   await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible({ timeout: 40_000 });
   await page.goto('/vehicles');
-  await page.getByRole('button', { name: 'Delete Teal estate' }).click();
+  await moreAbout(page, 'Teal estate', 'Delete');
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete Teal estate' }).click();
+  await moreAbout(page, 'Teal estate', 'Delete');
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
 });
 

@@ -39,6 +39,14 @@ export const useMorning = () =>
     refetchInterval: 10 * MS_PER_MINUTE,
   });
 
+/** The morning where it has been asked for already; it is asked of nobody here. */
+export const useKnownMorning = () =>
+  useQuery({
+    queryKey: ['plan', 'morning'],
+    queryFn: () => ask<MorningView>('plan/morning'),
+    enabled: false,
+  });
+
 /** What can be shown while the morning is worked out; asked again whenever another car is done. */
 export const useMorningSoFar = (isWaiting: boolean, label: string | undefined) =>
   useQuery({

@@ -1,20 +1,21 @@
-import { ActionIcon, Menu, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { ActionIcon, Tooltip, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { spotlight } from '@mantine/spotlight';
-import { IconDots, IconKeyboard, IconMoon, IconSearch, IconSun } from '@tabler/icons-react';
+import { IconKeyboard, IconMoon, IconSearch, IconSettings, IconSun } from '@tabler/icons-react';
 import { Suspense } from 'react';
-import { Link, NavLink, Outlet, useLocation } from 'react-router';
+import { Link, Outlet, useLocation } from 'react-router';
 import { Loading } from '../parts/states.js';
 import classes from './frame.module.css';
 import { useRole } from '../api/access-queries.js';
 import { Door } from '../features/access/door.js';
 import { AccountMenu } from './account-menu.js';
-import { type View, viewsFor } from './navigation.js';
-import { NowStrip } from './now-strip.js';
+import { ColdRuler } from './cold-ruler.js';
+import { roomAt, roomsOf, type View, viewsFor } from './navigation.js';
+import { SubViews } from './sub-views.js';
 import { Palette } from './palette.js';
 import { ShortcutSheet, useShortcuts } from './shortcuts.js';
 
-function Tools({ onSheet }: { readonly onSheet: () => void }) {
+function Tools({ onSheet, hasSettings }: { readonly onSheet: () => void; readonly hasSettings: boolean }) {
   const { setColorScheme } = useMantineColorScheme();
   const isDark = useComputedColorScheme('light') === 'dark';
   const tools = [
@@ -34,7 +35,6 @@ function Tools({ onSheet }: { readonly onSheet: () => void }) {
   ];
   return (
     <div className={classes.tools}>
-      <NowStrip />
       {tools.map(({ label, icon: Icon, act, className }) => (
         <Tooltip key={label} label={label}>
           <ActionIcon
@@ -49,31 +49,45 @@ function Tools({ onSheet }: { readonly onSheet: () => void }) {
           </ActionIcon>
         </Tooltip>
       ))}
+      {hasSettings && (
+        <Tooltip label="Settings">
+          <ActionIcon
+            component={Link}
+            to="/settings"
+            variant="transparent"
+            c="#e9f0ef"
+            size="lg"
+            aria-label="Settings"
+          >
+            <IconSettings size={20} />
+          </ActionIcon>
+        </Tooltip>
+      )}
       <AccountMenu />
     </div>
   );
 }
 
-/** Views that are opened less often. */
-function MoreViews({ views }: { readonly views: readonly View[] }) {
-  const { pathname } = useLocation();
-  const isHere = views.some(({ path }) => pathname.startsWith(path));
+/** The rooms of the program; the one that one is in is marked on all its pages. */
+function Rooms({
+  views,
+  className,
+  size,
+}: {
+  readonly views: readonly View[];
+  readonly className: string | undefined;
+  readonly size: number;
+}) {
+  const here = roomAt(useLocation().pathname);
   return (
-    <Menu position="bottom-end" withinPortal={false}>
-      <Menu.Target>
-        <button type="button" className={classes.more} data-here={isHere || undefined}>
-          <IconDots size={18} aria-hidden />
-          <span>More</span>
-        </button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        {views.map(({ path, label, icon: Icon }) => (
-          <Menu.Item key={path} component={Link} to={path} leftSection={<Icon size={18} aria-hidden />}>
-            {label}
-          </Menu.Item>
-        ))}
-      </Menu.Dropdown>
-    </Menu>
+    <nav className={className} aria-label="Rooms">
+      {roomsOf(views).map(({ id, path, label, icon: Icon }) => (
+        <Link key={id} to={path} aria-current={here === id ? 'true' : undefined}>
+          <Icon size={size} aria-hidden />
+          <span>{label}</span>
+        </Link>
+      ))}
+    </nav>
   );
 }
 
@@ -100,38 +114,17 @@ function Inside() {
           <img src="/mark.svg" alt="" width={30} height={30} />
           <span>Keen Rinse</span>
         </Link>
-        <nav className={classes.nav} aria-label="Views">
-          {views
-            .filter(({ isMore }) => !isMore)
-            .map(({ path, label, short, icon: Icon }) => (
-              <NavLink key={path} to={path} end={path === '/'} aria-label={label}>
-                <Icon size={18} aria-hidden />
-                <span>{short}</span>
-              </NavLink>
-            ))}
-          <MoreViews views={views.filter(({ isMore }) => isMore)} />
-        </nav>
-        <Tools onSheet={open} />
+        <Rooms views={views} className={classes.nav} size={18} />
+        <Tools onSheet={open} hasSettings={views.some(({ room }) => room === 'tools')} />
       </header>
+      <ColdRuler />
+      <SubViews views={views} />
       <main id="main" tabIndex={-1}>
         <Suspense fallback={<Loading what="Opening" />}>
           <Outlet />
         </Suspense>
       </main>
-      <nav className={`${classes.phoneBar} no-print`} aria-label="Main views">
-        {views
-          .filter(({ onPhoneBar }) => onPhoneBar)
-          .map(({ path, short, icon: Icon }) => (
-            <NavLink key={path} to={path} end={path === '/'}>
-              <Icon size={22} aria-hidden />
-              {short}
-            </NavLink>
-          ))}
-        <button type="button" onClick={spotlight.open}>
-          <IconDots size={22} aria-hidden />
-          More
-        </button>
-      </nav>
+      <Rooms views={views} className={`${classes.phoneBar} no-print`} size={22} />
       <Palette onShortcuts={open} />
       <ShortcutSheet opened={sheet} onClose={close} />
     </div>

@@ -27,6 +27,8 @@ interface UnfoldedCarProps {
   readonly tone?: 'lamp' | 'brine';
   readonly chosen?: CarZone | null;
   readonly onChoose?: (zone: CarZone) => void;
+  /** Small, in a list: always the same shape, and without the names of its sides. */
+  readonly isThumbnail?: boolean;
 }
 
 const PAD = 4;
@@ -36,9 +38,17 @@ const spokenOf = (zone: CarZone, layer: Layer): string =>
   `${ZONE_NAMES[zone]} ${layer[zone]?.spoken ?? layer[zone]?.text ?? 'not known'}`;
 
 /** The vehicle's zones laid flat, nose up and seen from above, each filled as far as its value goes and carrying its figure; zones can be chosen. */
-export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, onChoose }: UnfoldedCarProps) {
+export function UnfoldedCar({
+  bodyClass,
+  layer,
+  label,
+  tone = 'lamp',
+  chosen,
+  onChoose,
+  isThumbnail = false,
+}: UnfoldedCarProps) {
   const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
-  const shape = unfoldedShape(bodyClass, isNarrow ? 'behind' : 'beside');
+  const shape = unfoldedShape(bodyClass, isNarrow && !isThumbnail ? 'behind' : 'beside');
   const fill = tone === 'lamp' ? 'var(--kr-lamp-fill)' : 'var(--kr-brine-fill)';
   const zoneProps = (zone: CarZone) =>
     onChoose
@@ -129,7 +139,7 @@ export function UnfoldedCar({ bodyClass, layer, label, tone = 'lamp', chosen, on
           pointerEvents="none"
         />
       ))}
-      {shape.bearings.map(({ text, x, y, turnDeg }) => (
+      {(isThumbnail ? [] : shape.bearings).map(({ text, x, y, turnDeg }) => (
         <text
           key={text}
           transform={`translate(${x} ${y}) rotate(${turnDeg})`}

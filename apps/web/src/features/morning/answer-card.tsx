@@ -9,8 +9,9 @@ import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { alsoIfText, verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
+import { dueText } from '../../words/due-words.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText } from './morning-view.js';
+import { bodyGrade } from './morning-view.js';
 import { Why } from './why.js';
 
 interface AnswerCardProps {
@@ -21,10 +22,20 @@ interface AnswerCardProps {
   /** Absent: it is not to be planned from here, since it is being worked out again. */
   readonly onPlan?: () => void;
   readonly isPlanning?: boolean;
+  /** It is what to do first: its button is the one that stands out. */
+  readonly isFirst: boolean;
 }
 
 /** One car's answer: when, where, how, the reason; and on request why. */
-function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning = false }: AnswerCardProps) {
+function AnswerCard({
+  answer,
+  best,
+  vehicleName,
+  places,
+  onPlan,
+  isPlanning = false,
+  isFirst,
+}: AnswerCardProps) {
   const format = useFormat();
   const [opened, { toggle }] = useDisclosure(false);
   const way = wayBeside(best.wayId, best.limiting);
@@ -57,14 +68,18 @@ function AnswerCard({ answer, best, vehicleName, places, onPlan, isPlanning = fa
       </div>
       <div className={`${classes.acts} no-print`}>
         {onPlan && (
-          <Button color="lamp.3" onClick={onPlan} loading={isPlanning}>
+          <Button
+            {...(isFirst ? { color: 'lamp.3' } : { variant: 'default' })}
+            onClick={onPlan}
+            loading={isPlanning}
+          >
             Plan it
           </Button>
         )}
-        <Button variant="default" onClick={toggle} aria-expanded={opened} aria-controls={whyId}>
+        <Button variant="subtle" onClick={toggle} aria-expanded={opened} aria-controls={whyId}>
           {opened ? 'Close' : 'Why'}
         </Button>
-        <Button variant="default" component={Link} to={`/windows/${answer.vehicleId}`}>
+        <Button variant="subtle" component={Link} to={`/windows/${answer.vehicleId}`}>
           Windows
         </Button>
       </div>
@@ -83,10 +98,12 @@ interface AnswerCardsProps {
   readonly onPlan?: (answer: VehicleAnswer) => void;
   /** The car that is being planned just now. */
   readonly planningId?: string;
+  /** What to do first on the screen; absent: it is none of these. */
+  readonly firstId?: string | undefined;
 }
 
 /** The answers of those cars that have one. */
-export const AnswerCards = ({ answers, vehicles, places, onPlan, planningId }: AnswerCardsProps) =>
+export const AnswerCards = ({ answers, vehicles, places, onPlan, planningId, firstId }: AnswerCardsProps) =>
   answers.map(
     (answer) =>
       answer.best && (
@@ -98,6 +115,7 @@ export const AnswerCards = ({ answers, vehicles, places, onPlan, planningId }: A
           places={places}
           {...(onPlan ? { onPlan: () => onPlan(answer) } : {})}
           isPlanning={planningId === answer.vehicleId}
+          isFirst={firstId === answer.vehicleId}
         />
       ),
   );

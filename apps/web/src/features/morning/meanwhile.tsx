@@ -6,8 +6,9 @@ import { Loading } from '../../parts/states.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { AnswerCards } from './answer-card.js';
+import { dueText } from '../../words/due-words.js';
 import classes from './morning.module.css';
-import { dueText, groupAnswers, stillAhead } from './morning-view.js';
+import { groupAnswers, stillAhead } from './morning-view.js';
 
 interface MeanwhileProps {
   readonly soFar: MorningSoFar | undefined;

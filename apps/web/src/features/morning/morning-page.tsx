@@ -22,7 +22,6 @@ import { type Group, groupAnswers, leadText, ofToday, plannedAhead, withoutPlann
 import { Meanwhile } from './meanwhile.js';
 import { PlannedList } from './planned-list.js';
 import { NotDue, Stuck } from './rest-lists.js';
-import { SkyStrip } from './sky-strip.js';
 
 type CardProps = Omit<ComponentProps<typeof AnswerCards>, 'answers'>;
 
@@ -108,6 +107,7 @@ export function MorningPage() {
     ...list,
     onPlan: planBest,
     planningId,
+    firstId: days[0]?.answers[0]?.vehicleId,
   };
   const isFirstDay = vehicles && places && (vehicles.length === 0 || places.length === 0);
   const later = planned.filter((wash) => !isToday(wash));
@@ -131,7 +131,6 @@ export function MorningPage() {
         </p>
       )}
       <BackupAlert />
-      {!isFirstDay && <SkyStrip />}
       {isFirstDay && <FirstDay vehicles={vehicles} places={places} />}
       <PlannedList title="Planned for today" washes={planned.filter(isToday)} {...list} />
       <Days days={todays} {...cards} />

@@ -2,16 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_DISPLAY, type MorningView, type VehicleAnswer, type WashRecord } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
-import {
-  dueText,
-  groupAnswers,
-  leadText,
-  ofToday,
-  plannedAhead,
-  stillAhead,
-  withoutPlanned,
-} from './morning-view.js';
-import { dayExtremes } from './sky-view.js';
+import { groupAnswers, leadText, ofToday, plannedAhead, stillAhead, withoutPlanned } from './morning-view.js';
+import { dueText } from '../../words/due-words.js';
 
 const format = makeFormat(DEFAULT_DISPLAY, 'America/Toronto', 'en-CA');
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
@@ -115,29 +107,6 @@ describe('words and names', () => {
       done,
     ] as WashRecord[]);
     expect(left.answers.map(({ vehicleId }) => vehicleId)).toEqual(['late']);
-  });
-});
-
-describe('dayExtremes', () => {
-  const hour = (i: number, airTempC: number) =>
-    ({ atMs: NOW + i * HOUR, airTempC, windMetresPerSecond: i, precipMm: 0.5 }) as Parameters<
-      typeof dayExtremes
-    >[0][number];
-
-  it('looks a day ahead and finds the thaw', () => {
-    const day = dayExtremes([-5, -2, 0, 1, 2].map((airTempC, i) => hour(i, airTempC)));
-    expect(day).toEqual({
-      coldestC: -5,
-      warmestC: 2,
-      strongestMetresPerSecond: 4,
-      precipMm: 2.5,
-      firstThawMs: NOW + 3 * HOUR,
-    });
-  });
-
-  it('is nothing without hours, and has no thaw in steady frost', () => {
-    expect(dayExtremes([])).toBeNull();
-    expect(dayExtremes([hour(0, -5), hour(1, -4)])?.firstThawMs).toBeNull();
   });
 });
 

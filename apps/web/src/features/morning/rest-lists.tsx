@@ -4,8 +4,9 @@ import { useFormat } from '../../format/use-format.js';
 import { NearestWays } from '../../parts/nearest-ways.js';
 import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
+import { dueText } from '../../words/due-words.js';
 import classes from './morning.module.css';
-import { bodyGrade, dueText } from './morning-view.js';
+import { bodyGrade } from './morning-view.js';
 
 interface RestProps {
   readonly answers: readonly VehicleAnswer[];

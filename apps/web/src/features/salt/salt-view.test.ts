@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { dayAt, saltLayer, washDays } from './salt-view.js';
+import { saltLayer } from '../../parts/salt-layer.js';
+import { dayAt, washDays } from './salt-view.js';
 
 describe('salt on the drawing', () => {
   const zones = [

@@ -1,100 +1,22 @@
-import type { PlaceRecord, VehicleRecord } from '@keen/core';
+import type { VehicleRecord } from '@keen/core';
 import { Button, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { useMorning } from '../../api/plan-queries.js';
+import { useWashes } from '../../api/wash-queries.js';
 import { usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries.js';
-import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
-import classes from '../../parts/record-list.module.css';
-import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/car-names.js';
-import { nameOf } from '../../words/names.js';
+import { VehicleCard } from './vehicle-card.js';
+import classes from './vehicle-card.module.css';
 import { VehicleDrawer } from './vehicle-drawer.js';
-
-/** What it may bear between two washes. */
-function targetText({ target, cadenceDays }: VehicleRecord): string {
-  if (target.kind === 'days') return `Every ${cadenceDays} days.`;
-  return target.kind === 'salt-days'
-    ? `Never more than ${target.most} days with salt on it.`
-    : `Never more than ${target.most} hours of salt at work.`;
-}
-
-/** Where each car has a page of its own. */
-const PAGES = [
-  { path: 'windows', text: 'Windows', label: 'Windows of' },
-  { path: 'salt', text: 'Salt', label: 'Salt on' },
-  { path: 'condition', text: 'Condition', label: 'Condition of' },
-] as const;
-
-interface VehicleItemProps {
-  readonly vehicle: VehicleRecord;
-  readonly places: readonly PlaceRecord[];
-  readonly onEdit: (vehicle: VehicleRecord) => void;
-  readonly onDelete: (vehicle: VehicleRecord) => void;
-}
-
-function VehicleItem({ vehicle, places, onEdit, onDelete }: VehicleItemProps) {
-  const format = useFormat();
-  return (
-    <li className={classes.item}>
-      <div>
-        <h2>{vehicle.name}</h2>
-        <p className="muted">
-          {BODY_NAMES[vehicle.bodyClass]}
-          {vehicle.keeper && `, ${vehicle.keeper}`}
-        </p>
-        <p>
-          {vehicle.protection === 'bare' ? 'No protection' : PROTECTION_NAMES[vehicle.protection]}
-          {vehicle.protections.length > 0 && `, ${vehicle.protections.length} zones dated`}; water{' '}
-          {BEHAVIOUR_NAMES[vehicle.waterBehaviour].toLowerCase()}. Parked overnight{' '}
-          {vehicle.standsAtPlaceId ? `at ${nameOf(places, vehicle.standsAtPlaceId)}` : 'in the street'}.{' '}
-          {targetText(vehicle)}
-        </p>
-        <p className="muted">
-          {format.km(vehicle.driving.mainRoadKm)} main road, {format.km(vehicle.driving.townKm)} town,{' '}
-          {format.km(vehicle.driving.bridgeKm)} bridge a day
-        </p>
-        {vehicle.notes && <p>{vehicle.notes}</p>}
-      </div>
-      <div className={`${classes.acts} no-print`}>
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => onEdit(vehicle)}
-          aria-label={`Edit ${vehicle.name}`}
-        >
-          Edit
-        </Button>
-        {PAGES.map(({ path, text, label }) => (
-          <Button
-            key={path}
-            size="compact-md"
-            variant="default"
-            component={Link}
-            to={`/${path}/${vehicle.id}`}
-            aria-label={`${label} ${vehicle.name}`}
-          >
-            {text}
-          </Button>
-        ))}
-        <Button
-          size="compact-md"
-          variant="default"
-          onClick={() => onDelete(vehicle)}
-          aria-label={`Delete ${vehicle.name}`}
-        >
-          Delete
-        </Button>
-      </div>
-    </li>
-  );
-}
 
 /** The vehicles of the shop. */
 export function VehiclesPage() {
   const { data: vehicles, error, isPending, refetch } = useVehicles();
   const { data: places = [] } = usePlaces();
+  const { data: washes = [] } = useWashes();
+  const { data: morning } = useMorning();
   const [open, setOpen] = useState<VehicleRecord | 'new' | null>(null);
   const [text, setText] = useState('');
   const remove = useRemove('vehicles');
@@ -144,12 +66,14 @@ export function VehiclesPage() {
       )}
       <ul className={classes.list}>
         {shown.map((vehicle) => (
-          <VehicleItem
+          <VehicleCard
             key={vehicle.id}
             vehicle={vehicle}
+            answer={morning?.answers.find(({ vehicleId }) => vehicleId === vehicle.id)}
+            washes={washes}
             places={places}
-            onEdit={setOpen}
-            onDelete={deleteOne}
+            onEdit={() => setOpen(vehicle)}
+            onDelete={() => deleteOne(vehicle)}
           />
         ))}
       </ul>
