@@ -109,15 +109,17 @@ function Inside() {
       <a className={classes.skip} href="#main">
         To the content
       </a>
-      <header className={`${classes.bar} no-print`}>
-        <Link to="/" className={classes.brand} aria-label="Keen Rinse, this morning">
-          <img src="/mark.svg" alt="" width={30} height={30} />
-          <span>Keen Rinse</span>
-        </Link>
-        <Rooms views={views} className={classes.nav} size={18} />
-        <Tools onSheet={open} hasSettings={views.some(({ room }) => room === 'tools')} />
+      <header className={`${classes.head} no-print`}>
+        <div className={classes.bar}>
+          <Link to="/" className={classes.brand} aria-label="Keen Rinse, this morning">
+            <img src="/mark.svg" alt="" width={30} height={30} />
+            <span>Keen Rinse</span>
+          </Link>
+          <Rooms views={views} className={classes.nav} size={18} />
+          <Tools onSheet={open} hasSettings={views.some(({ room }) => room === 'tools')} />
+        </div>
+        <ColdRuler />
       </header>
-      <ColdRuler />
       <SubViews views={views} />
       <main id="main" tabIndex={-1}>
         <Suspense fallback={<Loading what="Opening" />}>
