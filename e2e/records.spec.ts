@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 
-/** What stands in the menu of a car. */
+/** What stands in the menu of a car or a place. */
 async function moreAbout(page: Page, name: string, what: string): Promise<void> {
   await page.getByRole('button', { name: `More about ${name}` }).click();
   await page.getByRole('menuitem', { name: what }).click();
@@ -59,7 +59,7 @@ test("a place of one's own, with its water and hours", async ({ page }) => {
   await page.goto('/windows/cream-van');
   await expect(page.getByText("Cousin's barn").first()).toBeVisible({ timeout: 40_000 });
   await page.goto('/places');
-  await page.getByRole('button', { name: "Delete Cousin's barn" }).click();
+  await moreAbout(page, "Cousin's barn", 'Delete');
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toHaveCount(0);
 });
 

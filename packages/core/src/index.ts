@@ -275,6 +275,8 @@ export {
   type SiteRule,
   type Tap,
   type Water,
+  type SunHour,
+  sunHours,
 } from './place/index.js';
 // What speaks for and against a start.
 export {

@@ -4,3 +4,4 @@ export * from './open-hours.js';
 export * from './place-air.js';
 export * from './place-record.js';
 export * from './finish.js';
+export * from './sun-hours.js';
