@@ -17,7 +17,7 @@ const build = spawnSync('npm', ['run', '--silent', 'build', '-w', '@keen/server'
   stdio: 'inherit',
 });
 if (build.status !== 0) process.exit(build.status ?? 1);
-const { accessTable } = await import('../../apps/server/dist/access/access-table.js');
+const { accessTable } = await import('../../apps/server/dist/openapi/access-table.js');
 const access = join(root, 'docs', 'access.md');
 const [prose] = readFileSync(access, 'utf8').split('<!-- table -->');
 writeFileSync(access, `${prose}<!-- table -->\n\n${accessTable()}\n`);

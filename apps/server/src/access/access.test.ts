@@ -11,7 +11,7 @@ import type {
 } from '@keen/core';
 import { MS_PER_HOUR } from '@keen/core';
 import request from 'supertest';
-import { accessTable } from './access-table.js';
+import { accessTable } from '../openapi/access-table.js';
 import { readOperations } from '../openapi/operations.js';
 import { faultOf, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
 import { mayDo, NAMED_OPERATIONS } from './may.js';

@@ -13,33 +13,12 @@ import {
 } from '@nestjs/swagger';
 import { sample } from 'openapi-sampler';
 import { VERSION } from '../health/health.controller.js';
+import { FAULTS, type Shape } from './faults.js';
 import { type Operation, type Operations, readOperations } from './operations.js';
 import { REFERENCE, type RequestClass, requestSchemas, type Schemas } from './requests.js';
 import { withUnits } from './units.js';
 
 const reference = (name: string): ReferenceObject => ({ $ref: `${REFERENCE}${name}` });
-
-/** Faults by status, and whether an operation can have them. */
-const FAULTS: readonly { status: string; description: string; when: (of: Shape) => boolean }[] = [
-  {
-    status: '400',
-    description: 'Something that was sent is out of its range or of another kind; `field` names it.',
-    when: ({ operation, hasPath }) => operation.body !== null || operation.query !== null || hasPath,
-  },
-  { status: '404', description: 'What the path names is not there.', when: ({ hasPath }) => hasPath },
-  {
-    status: '409',
-    description: 'It changed meanwhile, or something else is in the way.',
-    when: ({ operation, method }) => operation.body !== null || method === 'delete',
-  },
-  { status: 'default', description: 'Any other fault.', when: () => true },
-];
-
-interface Shape {
-  readonly operation: Operation;
-  readonly method: string;
-  readonly hasPath: boolean;
-}
 
 /** Fields of a query class as parameters, each as it is checked. */
 function queryOf(name: string | null, schemas: Schemas): ParameterObject[] {

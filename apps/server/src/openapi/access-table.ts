@@ -1,6 +1,6 @@
 import type { Role } from '@keen/core';
-import { readOperations } from '../openapi/operations.js';
-import { ANYBODY, mayDo } from './may.js';
+import { readOperations } from './operations.js';
+import { ANYBODY, mayDo } from '../access/may.js';
 
 const OTHERS: readonly Role[] = ['helper', 'bookkeeper'];
 
