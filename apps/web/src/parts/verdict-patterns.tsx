@@ -1,6 +1,6 @@
 import type { VerdictKind } from '@keen/core';
 
-/** Fills by verdict, told apart by pattern as well as by colour. */
+/** Fills by verdict, told apart by pattern as well as by colour: what goes is full, what does not is nearly blank. */
 export const verdictFill = (verdict: VerdictKind): string => `url(#verdict-${verdict})`;
 
 /** Pattern definitions; put once into any drawing that uses the fills. */
@@ -21,12 +21,12 @@ export function VerdictPatterns() {
         <rect width="4" height="8" fill="var(--kr-brine-fill)" />
       </pattern>
       <pattern id="verdict-wait" width="6" height="6" patternUnits="userSpaceOnUse">
-        <rect width="6" height="6" fill="var(--kr-slate-soft)" />
-        <circle cx="3" cy="3" r="1.1" fill="var(--kr-slate)" />
+        <rect width="6" height="6" fill="var(--kr-panel)" />
+        <circle cx="3" cy="3" r="0.9" fill="var(--kr-slate)" opacity="0.6" />
       </pattern>
       <pattern id="verdict-no" width="7" height="7" patternUnits="userSpaceOnUse">
-        <rect width="7" height="7" fill="var(--kr-slate-soft)" />
-        <path d="M0 0 L7 7 M7 0 L0 7" stroke="var(--kr-asphalt)" strokeWidth="1.1" />
+        <rect width="7" height="7" fill="var(--kr-panel)" />
+        <path d="M0 3.5 H7" stroke="var(--kr-slate)" strokeWidth="0.7" opacity="0.7" />
       </pattern>
       <pattern id="verdict-unknown" width="8" height="8" patternUnits="userSpaceOnUse">
         <rect width="8" height="8" fill="none" />

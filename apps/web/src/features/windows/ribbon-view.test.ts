@@ -94,6 +94,9 @@ describe('drawing', () => {
     expect(isInDoubt({ ...cell(0, 'go'), blockedFraction: 0.3 })).toBe(true);
     for (const blockedFraction of [null, 0, 1])
       expect(isInDoubt({ ...cell(0, 'go'), blockedFraction })).toBe(false);
+    // What does not go by the main forecast is not marked as if it might.
+    expect(isInDoubt({ ...cell(0, 'no'), blockedFraction: 0.3 })).toBe(false);
+    expect(isInDoubt({ ...cell(0, 'go-if'), blockedFraction: 0.3 })).toBe(true);
   });
 
   it('keeps the freeze line on the scale', () => {

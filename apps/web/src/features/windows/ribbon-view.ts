@@ -63,8 +63,11 @@ export function cellOpacity(cell: Cell): number {
 }
 
 /** Members disagree: some go and some do not. */
-export const isInDoubt = ({ blockedFraction }: Cell): boolean =>
-  blockedFraction !== null && blockedFraction > 0 && blockedFraction < 1;
+export const isInDoubt = ({ verdict, blockedFraction }: Cell): boolean =>
+  (verdict === 'go' || verdict === 'go-if') &&
+  blockedFraction !== null &&
+  blockedFraction > 0 &&
+  blockedFraction < 1;
 
 export interface Run {
   readonly from: number;
