@@ -11,10 +11,11 @@ export default defineConfig({
   },
   platform: 'node',
   external: [
-    // They find their own files: threads, the database's and the password hash's binaries, the solver's program.
+    // They find their own files: threads, the database's and the password hash's and the pictures' binaries, the solver's program.
     /^piscina/,
     /^@?libsql/,
     /^@node-rs/,
+    /^sharp/,
     /^highs/,
     // What they keep of each class must be in one place; the framework loads them by itself too.
     /^class-(validator|transformer)/,

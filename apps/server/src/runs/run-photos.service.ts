@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { conflict, notFound } from '../errors/api-error.js';
-import { pictureType, requireBytes } from '../guard/picture-type.js';
+import { cleanPicture } from '../guard/clean-picture.js';
 import { WashesService } from '../washes/washes.service.js';
 import { type KeptPhoto, RunsRepository } from '../records/runs.repository.js';
 
@@ -13,9 +13,8 @@ export class RunPhotosService {
 
   /** Keeps a picture under its id; sent again, it stays as it is. @throws 400 where it is no picture, 404 without such a wash, 409 where the id is another wash's */
   async keep(washId: string, id: string, body: unknown): Promise<void> {
-    const bytes = requireBytes(body);
     await this.washes.read(washId);
-    await this.runs.keepPhoto({ id, washId, mediaType: pictureType(bytes), bytes });
+    await this.runs.keepPhoto({ id, washId, ...(await cleanPicture(body)) });
     // Its id may be another wash's already: then it was not kept, and nobody is to believe that it was.
     if (!(await this.runs.findPhoto(washId, id)))
       throw conflict(

@@ -14,7 +14,7 @@ import { ApiTags } from '@nestjs/swagger';
 import type { Request } from 'express';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
-import { pictureType, requireBytes } from '../guard/picture-type.js';
+import { cleanPicture } from '../guard/clean-picture.js';
 import { type SpotPhotoKey, SpotPhotosRepository } from '../records/spot-photos.repository.js';
 import { SpotsRepository } from '../records/spots.repository.js';
 
@@ -35,15 +35,13 @@ export class SpotPhotosController {
   @Put()
   @HttpCode(204)
   async keep(@Param() of: SpotPhotoKey, @Req() { body }: Request<unknown, unknown, unknown>): Promise<void> {
-    const bytes = requireBytes(body);
-    const mediaType = pictureType(bytes);
     const { vehicleId, spotId, id } = of;
     const known = await this.spots.list(vehicleId);
     if (!known.some((spot) => spot.id === spotId)) throw notFound('spot', spotId);
     const ids = (await this.photos.idsBySpot(vehicleId)).get(spotId) ?? [];
     if (ids.length >= MOST_PHOTOS && !ids.includes(id))
       throw badField('photo', `These spots have ${MOST_PHOTOS} photographs already; delete one first.`);
-    await this.photos.keep({ ...of, atMs: this.clock.now(), mediaType, bytes });
+    await this.photos.keep({ ...of, atMs: this.clock.now(), ...(await cleanPicture(body)) });
     if (!(await this.photos.find(of)))
       throw conflict('id', `id: ${id} is a photograph of something else; send it under an id of its own.`);
   }

@@ -1,6 +1,6 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useQuery } from '@tanstack/react-query';
 import type { AccountView, PairingView, Role, SessionView } from '@keen/core';
-import { useChange } from './change.js';
+import { useAct, useChange } from './change.js';
 import { ApiError, ask } from './client.js';
 
 const SESSION = ['access', 'session'] as const;
@@ -20,11 +20,8 @@ export const lookAgainWhenSignedOut = (client: QueryClient, error: unknown): voi
   if (error instanceof ApiError && error.status === 401) void client.invalidateQueries({ queryKey: SESSION });
 };
 
-/** Comes in or goes: nothing that was read before may be shown to somebody else. */
-function useDoor<I>(pass: (input: I) => Promise<unknown>) {
-  const client = useQueryClient();
-  return useMutation({ mutationFn: pass, onSuccess: () => client.resetQueries() });
-}
+/** Nothing that was read before may be shown to somebody else. */
+const forgetAll = (client: QueryClient): Promise<void> => client.resetQueries();
 
 interface SignInFields {
   readonly name: string;
@@ -33,18 +30,20 @@ interface SignInFields {
 }
 
 export const useSignIn = () =>
-  useDoor((body: SignInFields) => ask<void>('access/session', { method: 'POST', body }));
+  useAct((body: SignInFields) => ask<void>('access/session', { method: 'POST', body }), forgetAll);
 
 /** Goes, and begins again with an empty page: nothing that was typed stays for the next one. */
 export const useSignOut = () =>
-  useMutation({
-    mutationFn: () => ask<void>('access/session', { method: 'DELETE' }),
-    onSuccess: () => globalThis.location.assign('/'),
-  });
+  useAct(
+    (_: void) => ask<void>('access/session', { method: 'DELETE' }),
+    () => globalThis.location.assign('/'),
+  );
 
 export const usePair = () =>
-  useDoor((body: { readonly code: string; readonly device: string }) =>
-    ask<void>('access/pair', { method: 'POST', body }),
+  useAct(
+    (body: { readonly code: string; readonly device: string }) =>
+      ask<void>('access/pair', { method: 'POST', body }),
+    forgetAll,
   );
 
 export const useAccounts = () =>
@@ -79,6 +78,4 @@ export const useEndDevice = () =>
 
 /** A code that lets one phone in for an account. */
 export const useOfferPairing = () =>
-  useMutation({
-    mutationFn: (id: string) => ask<PairingView>(`access/accounts/${id}/pairing`, { method: 'POST' }),
-  });
+  useAct((id: string) => ask<PairingView>(`access/accounts/${id}/pairing`, { method: 'POST' }));

@@ -12,6 +12,12 @@ export function useStop(queryKey: readonly unknown[]): () => void {
 export const refresh = (client: QueryClient, kind: RecordKind): Promise<void>[] =>
   DEPENDENT_VIEWS[kind].map((view) => client.invalidateQueries({ queryKey: [view] }));
 
+/** An act that changes no record of the shop, such as coming in or going. */
+export function useAct<I, O>(act: (input: I) => Promise<O>, onDone?: (client: QueryClient) => unknown) {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: act, onSuccess: () => onDone?.(client) });
+}
+
 /**
  * A change on the server, after which all that depends on the record is stale. It is over when the records are read again; what has to
  * be worked out follows in its own time.
