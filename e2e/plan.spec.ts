@@ -18,6 +18,10 @@ const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Prop
 const planned = (page: Page, name: string): Locator =>
   page.locator('[data-kind="planned"]').filter({ hasText: name });
 
+/** Takes back what this notice says; another one may stand beside it. */
+const undo = (page: Page, said: string | RegExp): Promise<void> =>
+  page.getByRole('alert').filter({ hasText: said }).getByRole('button', { name: 'Undo' }).last().click();
+
 /** Accepts one proposed wash and leaves the rest. */
 async function acceptOnly(page: Page, name: string): Promise<void> {
   const boxes = proposed(page).getByRole('checkbox');
@@ -60,7 +64,7 @@ test('a plan is accepted in part, moved by keys, locked, and taken back', async 
   await expect(page.getByText(/Green estate planned for .* and locked there/)).toBeVisible();
   await expect(wash).not.toHaveAttribute('aria-label', before ?? '');
   await expect(wash).toHaveAttribute('aria-label', /planned and locked/);
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await undo(page, /Green estate planned for .* and locked there/);
   await expect(wash).toHaveAttribute('aria-label', before ?? '');
 
   await wash.focus();
@@ -91,7 +95,7 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   await expect(page.getByText(/Grey SUV planned for .* and locked there/)).toBeVisible();
   await expect(planned(page, 'Grey SUV')).toHaveAttribute('aria-label', /planned and locked/);
   // At once: on a slow machine the notice is gone before the plan round it is recalculated.
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await undo(page, /Grey SUV planned for .* and locked there/);
   await expect(planned(page, 'Grey SUV')).toHaveCount(0);
   await renewed(page);
 
@@ -106,7 +110,7 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   await page.keyboard.press('Delete');
   await expect(planned(page, 'Silver estate')).toHaveCount(0);
   // What was taken out is back at once, before the plan round it is recalculated.
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await undo(page, 'Silver estate removed from the plan.');
   await expect(planned(page, 'Silver estate')).toBeVisible();
   await renewed(page);
   await planned(page, 'Silver estate').focus();
@@ -147,7 +151,7 @@ test('a wash is dragged to where it goes, its cost told before it is let go, and
   await expect(ghost).toContainText(/costs \$|gains \$|worth the same/);
   await page.mouse.up();
   await expect(page.getByText(/White van planned for .* and locked there/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await undo(page, /White van planned for .* and locked there/);
   await expect(wash).toHaveAttribute('aria-label', before ?? '');
   await wash.focus();
   await page.keyboard.press('Delete');
@@ -205,7 +209,7 @@ test('a car that stands in no plan is placed by hand', async ({ page }) => {
     .last()
     .click();
   await expect(page.getByText(/planned for .* and locked there/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await undo(page, /planned for .* and locked there/);
   await expect(page.locator('[data-kind="planned"]').filter({ hasNotText: 'Orange' })).toHaveCount(0);
 });
 
