@@ -1,6 +1,5 @@
 import { expect, type Locator, type Page, test } from '@playwright/test';
 import { DESK, PHONE } from './browser.js';
-import { settled } from './settled.js';
 
 async function openPlan(page: Page, path = '/plan'): Promise<void> {
   await page.goto(path);
@@ -189,7 +188,7 @@ test('a change of the house is shown as a difference, and what is locked stays',
 
 test('a day has a lane for each pair of hands', async ({ page }) => {
   await page.setViewportSize(DESK);
-  await settled(page, '/plan');
+  await openPlan(page);
   const days = page.getByRole('radiogroup', { name: 'Days' });
   await days.getByText('Sat, Jan 17').click();
   await expect(page).toHaveURL(/day=2026-01-17/);
@@ -215,7 +214,7 @@ test('a car that stands in no plan is placed by hand', async ({ page }) => {
 
 test('on a phone the plan is a list', async ({ page }) => {
   await page.setViewportSize(PHONE);
-  await settled(page, '/plan');
+  await openPlan(page);
   const entry = page.getByRole('button', { name: /Orange hatch/ }).first();
   const box = await entry.boundingBox();
   expect(box?.height).toBeGreaterThanOrEqual(56);
