@@ -3,7 +3,7 @@ import { expect, type Page } from '@playwright/test';
 /** Waits until a view shows what it is about: nothing of it is being fetched or worked out any more. */
 export async function shown(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-  await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 40_000 });
+  await expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 90_000 });
 }
 
 export async function settled(page: Page, path: string): Promise<void> {
