@@ -2,7 +2,6 @@ import { createHash, randomInt } from 'node:crypto';
 import { isIP } from 'node:net';
 import { HttpException, Injectable } from '@nestjs/common';
 import { type ErrorBody, MS_PER_MINUTE, type PairingView } from '@keen/core';
-import { toString as drawn } from 'qrcode';
 import { AccessService } from './access.service.js';
 import { AccountsService } from './accounts.service.js';
 
@@ -42,7 +41,7 @@ export class PairingService {
     const path = `/pair?code=${code}`;
     const picture = isOwnMachine(new URL(origin).hostname)
       ? null
-      : await drawn(`${origin}${path}`, { type: 'svg', margin: 2 });
+      : await (await import('qrcode')).default.toString(`${origin}${path}`, { type: 'svg', margin: 2 });
     return { code, goodForMinutes: GOOD_FOR_MINUTES, path, picture };
   }
 

@@ -1,4 +1,3 @@
-import sharp from 'sharp';
 import { badField } from '../errors/api-error.js';
 
 /** As the phone makes them smaller itself: enough to see a swirl by, and no more to keep. */
@@ -23,7 +22,11 @@ function requireBytes(body: unknown): Buffer {
   return body;
 }
 
+/** Opened with the first picture: most days there is none, and it takes memory. */
+const opened = async () => (await import('sharp')).default;
+
 async function requirePicture(bytes: Buffer): Promise<void> {
+  const sharp = await opened();
   const found = await sharp(bytes, { limitInputPixels: false })
     .metadata()
     .catch(() => null);
@@ -45,6 +48,7 @@ async function requirePicture(bytes: Buffer): Promise<void> {
 export async function cleanPicture(body: unknown): Promise<CleanPicture> {
   const bytes = requireBytes(body);
   await requirePicture(bytes);
+  const sharp = await opened();
   try {
     const drawn = await sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .timeout({ seconds: MOST_SECONDS })
