@@ -18,7 +18,7 @@ async function start(): Promise<void> {
   const config = app.get<Config>(CONFIG);
   const { port, host, isDemo } = config;
   try {
-    requireSafe(config, await app.get(AccessService).isOpen());
+    requireSafe(config, await app.get(AccessService).hasAccounts());
     await app.listen(port, host);
   } catch (error) {
     await app.close();

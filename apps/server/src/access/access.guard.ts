@@ -8,6 +8,9 @@ import { ANYBODY, mayDo } from './may.js';
 const turnedAway = (status: 401 | 403, code: string, message: string): HttpException =>
   new HttpException({ error: { code, field: null, message } } satisfies ErrorBody, status);
 
+/** Of one wash, which has to be a helper's own. */
+const OF_ONE_WASH = /^(RunsController_|WashesController_read$)/;
+
 /** The operation of a request, as the API's description names it. */
 export const operationOf = (context: ExecutionContext): string =>
   `${context.getClass().name}_${context.getHandler().name}`;
@@ -32,12 +35,12 @@ export class AccessGuard implements CanActivate {
     request.who = who;
     if (!mayDo(who.role, operation))
       throw turnedAway(403, 'not-yours', `A ${who.role} may not do this; ask the owner of the shop.`);
-    if (who.role === 'helper' && operation.startsWith('RunsController_')) await this.requireOwn(request, who);
+    if (who.role === 'helper' && OF_ONE_WASH.test(operation)) await this.requireOwn(request, who);
     return true;
   }
 
   private async requireOwn({ params }: Request, { workerId }: Asker): Promise<void> {
-    const wash = await this.washes.find(String(params.washId));
+    const wash = await this.washes.find(String(params.washId ?? params.id));
     if (workerId === null || wash?.workerId !== workerId)
       throw turnedAway(403, 'not-yours', 'This wash is somebody else’s; a helper sees the own ones.');
   }

@@ -4,7 +4,7 @@ import type { IncomingHttpHeaders } from 'node:http';
 import { HttpException, Inject, Injectable } from '@nestjs/common';
 import type { ErrorBody, SignedIn } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { CONFIG, type Config } from '../config/config.js';
+import { CONFIG, type Config, isReachable } from '../config/config.js';
 import { tlsFiles } from '../config/tls-files.js';
 import { notFound } from '../errors/api-error.js';
 import { AccessRepository } from '../records/access.repository.js';
@@ -37,7 +37,7 @@ const refused = (status: number, field: string, message: string): HttpException 
 @Injectable()
 export class AccessService {
   private library: Promise<SignIn> | null = null;
-  private known: { readonly isOpen: boolean } | null = null;
+  private known: { readonly hasAccounts: boolean } | null = null;
 
   constructor(
     private readonly repository: AccessRepository,
@@ -57,10 +57,14 @@ export class AccessService {
     return signInOf(this.repository.db, { secret, isSecure: tls !== null || isBehindProxy });
   }
 
-  /** No account has been made: whoever reaches this machine may do everything. */
+  async hasAccounts(): Promise<boolean> {
+    this.known ??= { hasAccounts: (await this.repository.accounts()).length > 0 };
+    return this.known.hasAccounts;
+  }
+
+  /** Nobody has to sign in: no account has been made, and nobody but this machine can ask. */
   async isOpen(): Promise<boolean> {
-    this.known ??= { isOpen: (await this.repository.accounts()).length === 0 };
-    return this.known.isOpen;
+    return !isReachable(this.config) && !(await this.hasAccounts());
   }
 
   /** The certificate of the shop's own authority. @throws 404 where it has none */

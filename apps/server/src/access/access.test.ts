@@ -14,6 +14,7 @@ import request from 'supertest';
 import { accessTable } from '../openapi/access-table.js';
 import { readOperations } from '../openapi/operations.js';
 import { faultOf, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
+import { AccountsService } from './accounts.service.js';
 import { mayDo, NAMED_OPERATIONS } from './may.js';
 
 const OWNER = { name: 'Ida', password: 'salt on the sills', role: 'owner' };
@@ -104,7 +105,12 @@ describe('who may come in', () => {
   it('a helper sees the own washes, without a figure of money, and nobody’s telephone', async () => {
     const owner = await signedIn(OWNER);
     const place = (await owner.post('/api/places').send(PLACE).expect(201)).body as PlaceRecord;
-    const vehicle = (await owner.post('/api/vehicles').send(VEHICLE).expect(201)).body as VehicleRecord;
+    const vehicle = (
+      await owner
+        .post('/api/vehicles')
+        .send({ ...VEHICLE, keeper: 'Tamsin Roe', notes: 'Gate 4711.' })
+        .expect(201)
+    ).body as VehicleRecord;
     const worker = { name: 'Jon', hours: Array(7).fill({ openMinute: 0, closeMinute: 1440 }) };
     const workers = [
       { id: 'owner', ...worker },
@@ -134,6 +140,10 @@ describe('who may come in', () => {
     expect(listed.map(({ id }) => id)).toEqual([own.id]);
     await helper.get(`/api/runs/${own.id}`).expect(200);
     await helper.get(`/api/runs/${other.id}`).expect(403);
+    await helper.get(`/api/washes/${own.id}`).expect(200);
+    await helper.get(`/api/washes/${other.id}`).expect(403);
+    const [car] = (await helper.get('/api/vehicles').expect(200)).body as VehicleRecord[];
+    expect(car).toMatchObject({ name: VEHICLE.name, keeper: '', notes: '' });
     await helper.get('/api/customers').expect(403);
     const [shown] = (await helper.get('/api/places').expect(200)).body as PlaceRecord[];
     expect(shown?.methods[0]?.priceMinor).toBeNull();
@@ -196,6 +206,31 @@ describe('who may come in', () => {
     let last = await guess();
     for (let tries = 0; tries < 25 && last.status !== 429; tries += 1) last = await guess();
     expect(last.status).toBe(429);
+  });
+});
+
+describe('a server that others can reach', () => {
+  let test: TestApp;
+  beforeAll(async () => {
+    process.env.KEEN_BEHIND_PROXY = '1';
+    test = await startTestApp();
+    delete process.env.KEEN_BEHIND_PROXY;
+  }, 60_000);
+  afterAll(() => test.close());
+
+  it('is never open, not even without an account', async () => {
+    const api = request(test.app.getHttpServer());
+    expect((await api.get('/api/access/session').expect(200)).body).toEqual({ isOpen: false, who: null });
+    await api.get('/api/vehicles').expect(401);
+    await api.post('/api/access/accounts').send(OWNER).expect(401);
+  });
+
+  it('keeps its last account', async () => {
+    const accounts = test.app.get(AccountsService);
+    await accounts.create({ ...OWNER, role: 'owner' });
+    const [only] = await accounts.list(null);
+    await expect(accounts.remove(only?.id ?? '')).rejects.toThrow();
+    expect(await accounts.list(null)).toHaveLength(1);
   });
 });
 

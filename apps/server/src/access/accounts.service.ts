@@ -1,5 +1,6 @@
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { AccountView } from '@keen/core';
+import { CONFIG, type Config, isReachable } from '../config/config.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { AccessRepository, type AccountRow } from '../records/access.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -16,6 +17,7 @@ export class AccountsService {
     private readonly repository: AccessRepository,
     private readonly access: AccessService,
     private readonly settings: SettingsService,
+    @Inject(CONFIG) private readonly config: Config,
   ) {}
 
   /** @param thisSession the one that asks; null: none */
@@ -93,8 +95,8 @@ export class AccountsService {
   async remove(id: string): Promise<void> {
     const account = await this.require(id);
     const accounts = await this.repository.accounts();
-    // The last account of all may go: then it is open again, as before the first.
-    if (accounts.length > 1) await this.requireOtherOwner(account);
+    // The last account of all may go where only this machine can ask: then it is open again, as before the first.
+    if (accounts.length > 1 || isReachable(this.config)) await this.requireOtherOwner(account);
     await this.repository.remove(id);
     this.access.accountsChanged();
   }

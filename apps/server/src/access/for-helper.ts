@@ -35,19 +35,26 @@ const isOwn = (wash: unknown, workerId: string | null): boolean =>
   'workerId' in wash &&
   wash.workerId === workerId;
 
-/** A helper sees no prices, and of the washes the own ones. */
+/** Cars by what a helper has to tell them apart by: not whose they are, nor what is noted of them. */
+const byName = (cars: unknown): unknown => {
+  if (Array.isArray(cars)) return cars.map(byName);
+  return typeof cars === 'object' && cars !== null ? { ...cars, keeper: '', notes: '' } : cars;
+};
+
+/** A helper sees no prices, of the washes the own ones, and cars by name. */
 @Injectable()
 export class ForHelper implements NestInterceptor {
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
     const { who } = context.switchToHttp().getRequest<Request & { who?: Asker }>();
     if (who?.role !== 'helper') return next.handle();
-    const isList = operationOf(context) === 'WashesController_list';
+    const operation = operationOf(context);
+    const isList = operation === 'WashesController_list';
     return next.handle().pipe(
       map((answer: unknown) => {
         if (answer instanceof StreamableFile) return answer;
         const own =
           isList && Array.isArray(answer) ? answer.filter((wash) => isOwn(wash, who.workerId)) : answer;
-        return withoutMoney(own);
+        return withoutMoney(operation.startsWith('VehiclesController_') ? byName(own) : own);
       }),
     );
   }

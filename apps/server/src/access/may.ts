@@ -30,7 +30,7 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   AnswersController_salt: READS,
   AnswersController_condition: READS,
   AnswersController_coats: READS,
-  AnswersController_progress: ALL,
+  AnswersController_progress: READS,
   BookingsController_list: READS,
   BookingsController_quote: READS,
   CalcController_list: ALL,
@@ -49,7 +49,7 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   PlanController_soFar: READS,
   PlanController_moves: READS,
   PlanController_reliefs: READS,
-  PlanController_news: ALL,
+  PlanController_news: READS,
   RoadsController_bulletins: READS,
   // A helper's own runs alone: the guard looks at the wash.
   RunsController_read: ALL,

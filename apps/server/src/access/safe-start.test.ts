@@ -12,18 +12,23 @@ const at = (host: string, change = {}) => ({ host, tls: null, isBehindProxy: fal
 
 describe('a start beyond the own machine', () => {
   it.each(['127.0.0.1', '127.0.1.7', 'localhost', '::1'])('is none at %s, which needs nothing', (host) => {
-    expect(() => requireSafe(at(host), true)).not.toThrow();
+    expect(() => requireSafe(at(host), false)).not.toThrow();
   });
 
   it.each(['0.0.0.0', '192.168.0.7', '::', 'shop.local'])('at %s wants an account first', (host) => {
-    expect(() => requireSafe(at(host, { tls: TLS }), true)).toThrow(StartError);
-    expect(() => requireSafe(at(host, { tls: TLS }), true)).toThrow(/add the owner under Settings/);
+    expect(() => requireSafe(at(host, { tls: TLS }), false)).toThrow(StartError);
+    expect(() => requireSafe(at(host, { tls: TLS }), false)).toThrow(/add the owner under Settings/);
+  });
+
+  it('wants an account behind a proxy too, whatever it listens to itself', () => {
+    expect(() => requireSafe(at('127.0.0.1', { isBehindProxy: true }), false)).toThrow(StartError);
+    expect(() => requireSafe(at('127.0.0.1', { isBehindProxy: true }), true)).not.toThrow();
   });
 
   it('wants a certificate, or a proxy that has one', () => {
-    expect(() => requireSafe(at('0.0.0.0'), false)).toThrow(/KEEN_TLS_CERT/);
-    expect(() => requireSafe(at('0.0.0.0', { tls: TLS }), false)).not.toThrow();
-    expect(() => requireSafe(at('0.0.0.0', { isBehindProxy: true }), false)).not.toThrow();
+    expect(() => requireSafe(at('0.0.0.0'), true)).toThrow(/KEEN_TLS_CERT/);
+    expect(() => requireSafe(at('0.0.0.0', { tls: TLS }), true)).not.toThrow();
+    expect(() => requireSafe(at('0.0.0.0', { isBehindProxy: true }), true)).not.toThrow();
   });
 });
 

@@ -1,16 +1,18 @@
-import { type Config, isOwnMachineOnly, StartError } from '../config/config.js';
+import { type Config, isReachable, StartError } from '../config/config.js';
 
 /**
  * Other machines may only ask a server that knows who they are, and that nobody on the way can listen to.
  *
- * @param isOpen no account has been made
  * @throws StartError saying what is missing, and how to get it
  */
-export function requireSafe(config: Pick<Config, 'host' | 'tls' | 'isBehindProxy'>, isOpen: boolean): void {
-  if (isOwnMachineOnly(config)) return;
-  if (isOpen)
+export function requireSafe(
+  config: Pick<Config, 'host' | 'tls' | 'isBehindProxy'>,
+  hasAccounts: boolean,
+): void {
+  if (!isReachable(config)) return;
+  if (!hasAccounts)
     throw new StartError(
-      `KEEN_HOST is "${config.host}", so other machines could reach it, but no account has been made. Start it without KEEN_HOST, add the owner under Settings, Accounts and phones, and start it so again.`,
+      'Other machines could reach it (KEEN_HOST, KEEN_BEHIND_PROXY), but no account has been made. Start it without these, add the owner under Settings, Accounts and phones, and start it so again.',
     );
   if (!config.tls && !config.isBehindProxy)
     throw new StartError(

@@ -89,6 +89,10 @@ function namesOf(tls: Config['tls']): string[] {
 export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
   host === 'localhost' || host === '::1' || host.startsWith('127.');
 
+/** Can other machines ask it, by themselves or through a proxy? */
+export const isReachable = (config: Pick<Config, 'host' | 'isBehindProxy'>): boolean =>
+  config.isBehindProxy || !isOwnMachineOnly(config);
+
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
