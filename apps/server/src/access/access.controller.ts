@@ -78,7 +78,7 @@ export class AccessController {
     return this.accounts.list(sessionOf(request));
   }
 
-  /** Adds an account. The first one is an owner's; whoever makes it is signed in with it. */
+  /** Adds an account. The first one is an owner's, who is signed in with it. */
   @Post('accounts')
   async create(
     @Body() dto: CreateAccountDto,

@@ -1,12 +1,9 @@
-import { type CanActivate, type ExecutionContext, HttpException, Injectable } from '@nestjs/common';
-import type { ErrorBody } from '@keen/core';
+import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import type { Request, Response } from 'express';
+import { turnedAway } from '../errors/api-error.js';
 import { WashesRepository } from '../records/washes.repository.js';
 import { AccessService, type Asker } from './access.service.js';
 import { ANYBODY, mayDo } from './may.js';
-
-const turnedAway = (status: 401 | 403, code: string, message: string): HttpException =>
-  new HttpException({ error: { code, field: null, message } } satisfies ErrorBody, status);
 
 /** Of one wash, which has to be a helper's own. */
 const OF_ONE_WASH = /^(RunsController_|WashesController_read$)/;
@@ -30,11 +27,19 @@ export class AccessGuard implements CanActivate {
     const request = http.getRequest<Request & { who?: Asker }>();
     const { who, cookies } = await this.access.recognise(request.headers);
     if (!who)
-      throw turnedAway(401, 'not-signed-in', 'Sign in first. What you were doing is kept on this screen.');
+      throw turnedAway(401, {
+        code: 'not-signed-in',
+        field: null,
+        message: 'Sign in first. What you were doing is kept on this screen.',
+      });
     if (cookies.length > 0) http.getResponse<Response>().append('set-cookie', [...cookies]);
     request.who = who;
     if (!mayDo(who.role, operation))
-      throw turnedAway(403, 'not-yours', `A ${who.role} may not do this; ask the owner of the shop.`);
+      throw turnedAway(403, {
+        code: 'not-yours',
+        field: null,
+        message: `A ${who.role} may not do this; ask the owner of the shop.`,
+      });
     if (who.role === 'helper' && OF_ONE_WASH.test(operation)) await this.requireOwn(request, who);
     return true;
   }
@@ -42,6 +47,10 @@ export class AccessGuard implements CanActivate {
   private async requireOwn({ params }: Request, { workerId }: Asker): Promise<void> {
     const wash = await this.washes.find(String(params.washId ?? params.id));
     if (workerId === null || wash?.workerId !== workerId)
-      throw turnedAway(403, 'not-yours', 'This wash is somebody else’s; a helper sees the own ones.');
+      throw turnedAway(403, {
+        code: 'not-yours',
+        field: null,
+        message: 'This wash is somebody else’s; a helper sees the own ones.',
+      });
   }
 }

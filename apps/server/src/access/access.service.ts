@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingHttpHeaders } from 'node:http';
-import { HttpException, Inject, Injectable } from '@nestjs/common';
-import type { ErrorBody, SignedIn } from '@keen/core';
+import { Inject, Injectable } from '@nestjs/common';
+import type { SignedIn } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { CONFIG, type Config, isReachable } from '../config/config.js';
 import { tlsFiles } from '../config/tls-files.js';
-import { notFound } from '../errors/api-error.js';
+import { notFound, turnedAway } from '../errors/api-error.js';
 import { AccessRepository } from '../records/access.repository.js';
 import type { SignIn } from './sign-in.js';
 
@@ -26,12 +26,6 @@ export interface Recognised {
 }
 
 const cookiesOf = (headers: Headers): string[] => headers.getSetCookie();
-
-const refused = (status: number, field: string, message: string): HttpException =>
-  new HttpException(
-    { error: { code: status === 401 ? 'not-signed-in' : 'wrong-code', field, message } } satisfies ErrorBody,
-    status,
-  );
 
 /** Who may come in. Nobody has to sign in while no account has been made. */
 @Injectable()
@@ -115,7 +109,12 @@ export class AccessService {
       headers: new Headers(),
       asResponse: true,
     });
-    if (!response.ok) throw refused(401, 'password', 'Name or password is wrong.');
+    if (!response.ok)
+      throw turnedAway(401, {
+        code: 'not-signed-in',
+        field: 'password',
+        message: 'Name or password is wrong.',
+      });
     const { token } = (await response.json()) as { token: string };
     if (of.device?.trim()) await this.repository.nameDevice(token, of.device.trim());
     return cookiesOf(response.headers);
@@ -132,7 +131,12 @@ export class AccessService {
   async letIn(userId: string, device: string): Promise<string[]> {
     const { api } = await this.signIns;
     const response = await api.letIn({ body: { userId, device }, asResponse: true });
-    if (!response.ok) throw refused(401, 'code', 'The account that this code was made for is gone.');
+    if (!response.ok)
+      throw turnedAway(401, {
+        code: 'wrong-code',
+        field: 'code',
+        message: 'The account that this code was made for is gone.',
+      });
     return cookiesOf(response.headers);
   }
 }

@@ -53,7 +53,7 @@ export class AccountsService {
 
   /** @throws 400 where the first account is not an owner's, 409 where the name is taken */
   async create(dto: CreateAccountDto): Promise<void> {
-    const isFirst = await this.access.isOpen();
+    const isFirst = !(await this.access.hasAccounts());
     if (isFirst && dto.role !== 'owner')
       throw badField('role', 'The first account must be an owner’s: nobody else could add the others.');
     const name = await this.nameFree(dto.name, null);

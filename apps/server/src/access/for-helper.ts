@@ -12,7 +12,7 @@ import type { Asker } from './access.service.js';
 
 /** Money by its name: amounts in minor units, and lists of prices. */
 const MONEY = /Minor$|^prices$|^priceList$/;
-/** What is put into the meter of a bay: whoever washes there pays it. */
+/** What is put into the meter of a bay: who washes there pays it. */
 const COINS: ReadonlySet<string> = new Set(['tariff', 'money', 'paidMinor', 'savedMinor']);
 
 /** The same without a figure of money, but for coins: numbers under such names are null. */

@@ -1,7 +1,8 @@
 import { createHash, randomInt } from 'node:crypto';
 import { isIP } from 'node:net';
-import { HttpException, Injectable } from '@nestjs/common';
-import { type ErrorBody, MS_PER_MINUTE, type PairingView } from '@keen/core';
+import { Injectable } from '@nestjs/common';
+import { MS_PER_MINUTE, type PairingView } from '@keen/core';
+import { turnedAway } from '../errors/api-error.js';
 import { AccessService } from './access.service.js';
 import { AccountsService } from './accounts.service.js';
 
@@ -52,10 +53,7 @@ export class PairingService {
     if (!found || found.expiresAt.getTime() < Date.now()) {
       const message =
         'This code is not good, or no longer: it lets one phone in, within ten minutes. Show a new one at the desk.';
-      throw new HttpException(
-        { error: { code: 'wrong-code', field: 'code', message } } satisfies ErrorBody,
-        401,
-      );
+      throw turnedAway(401, { code: 'wrong-code', field: 'code', message });
     }
     return this.access.letIn(found.value, device.trim());
   }

@@ -61,7 +61,7 @@ export class FilmRun {
     this.begin(climate, start.waterKg, start.enthalpyJ);
   }
 
-  /** Begins anew on the same panel, for a million objects would cost more than their sums: water in kg/m², heat in J/m². */
+  /** Starts over on the same panel, for a million objects would cost more than their sums: water in kg/m², heat in J/m². */
   begin(climate: PanelClimate, waterKg: number, enthalpyJ: number): void {
     this.climate = climate;
     this.seconds = 0;

@@ -15,7 +15,7 @@ export interface SignedIn {
 
 /** Whether somebody has to sign in here, and who has. */
 export interface SessionView {
-  /** No account has been made: whoever sits at this machine may do everything. */
+  /** No account has been made: anybody at this machine may do everything. */
   readonly isOpen: boolean;
   /** null: nobody, or it is open. */
   readonly who: SignedIn | null;

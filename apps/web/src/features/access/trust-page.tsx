@@ -17,7 +17,7 @@ const WAYS = [
     when: 'Where it does not',
     steps: [
       'Keep the file.',
-      'Search the settings for “CA certificate” and install it from the file. The phone warns that it could be listened to: only by whoever has this shop’s authority, and that never leaves the shop’s computer.',
+      'Search the settings for “CA certificate” and install it from the file. The phone warns that it could be listened to: only by somebody who has this shop’s authority, and that never leaves the shop’s computer.',
     ],
   },
   {

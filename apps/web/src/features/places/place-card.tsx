@@ -4,6 +4,7 @@ import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { PLACE_KIND_NAMES, TAP_NAMES } from '../../words/place-words.js';
+import card from '../../parts/drawn-card.module.css';
 import classes from './place-card.module.css';
 import { PlacePlan } from './place-plan.js';
 
@@ -56,7 +57,7 @@ export function PlaceCard({ place, places, nowMs, onEdit, onDelete }: PlaceCardP
     { term: 'To pay', text: payText(place, format) },
   ];
   return (
-    <li className={classes.card}>
+    <li className={card.card}>
       <PlacePlan place={place} nowMs={nowMs} />
       <div>
         <h2>{name}</h2>
@@ -74,7 +75,7 @@ export function PlaceCard({ place, places, nowMs, onEdit, onDelete }: PlaceCardP
         </dl>
         {notes && <p className="muted">{notes}</p>}
       </div>
-      <div className={`${classes.acts} no-print`}>
+      <div className={`${card.acts} no-print`}>
         <Button variant="default" onClick={onEdit} aria-label={`Edit ${name}`}>
           Edit
         </Button>

@@ -1,5 +1,6 @@
 import { type PlaceRecord, sunHours } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
+import card from '../../parts/drawn-card.module.css';
 import classes from './place-card.module.css';
 import { hillsOf, MIDDLE, planText, pointAt, SUN_RADIUS, WALL_RADIUS, wallsOf } from './place-plan-view.js';
 
@@ -10,7 +11,7 @@ export function PlacePlan({ place, nowMs }: { readonly place: PlaceRecord; reado
   const sun = sunHours(place, nowMs);
   const hills = shelter.kind === 'open' ? hillsOf(shelter.horizon) : [];
   return (
-    <svg viewBox="0 0 120 120" className={classes.plan} role="img" aria-label={planText(place, sun, format)}>
+    <svg viewBox="0 0 120 120" className={card.drawing} role="img" aria-label={planText(place, sun, format)}>
       {shelter.kind === 'open' ? (
         <circle className={classes.sky} cx={MIDDLE} cy={MIDDLE} r={WALL_RADIUS} />
       ) : (

@@ -7,7 +7,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { PlaceCard } from './place-card.js';
-import classes from './place-card.module.css';
+import classes from '../../parts/drawn-card.module.css';
 import { PlaceDrawer } from './place-drawer.js';
 
 /** The places to wash, and their waters. */

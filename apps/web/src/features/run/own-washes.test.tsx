@@ -42,7 +42,7 @@ describe('the washes of a helper', () => {
     expect(screen.getByRole('link', { name: 'Prepare them in one go' }).getAttribute('href')).toBe('/round');
   });
 
-  it('are none, and the helper is told where they come from', async () => {
+  it('are none, and it says where they come from', async () => {
     open([]);
     expect(await screen.findByText('No wash of yours is planned')).toBeTruthy();
     expect(screen.getByText('What the owner plans for you appears here.')).toBeTruthy();

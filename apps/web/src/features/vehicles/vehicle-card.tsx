@@ -7,7 +7,7 @@ import { UnfoldedCar } from '../../parts/unfolded-car.js';
 import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/car-names.js';
 import { dueText } from '../../words/due-words.js';
 import { nameOf } from '../../words/names.js';
-import classes from './vehicle-card.module.css';
+import classes from '../../parts/drawn-card.module.css';
 import { nextText, targetText } from './vehicle-view.js';
 
 interface VehicleCardProps {
@@ -36,7 +36,7 @@ export function VehicleCard({ vehicle, answer, washes, places, onEdit, onDelete 
           isThumbnail
         />
       </div>
-      <div className={classes.text}>
+      <div>
         <h2>{name}</h2>
         <p className="muted">
           {BODY_NAMES[bodyClass]}

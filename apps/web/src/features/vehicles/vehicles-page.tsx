@@ -8,7 +8,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { VehicleCard } from './vehicle-card.js';
-import classes from './vehicle-card.module.css';
+import classes from '../../parts/drawn-card.module.css';
 import { VehicleDrawer } from './vehicle-drawer.js';
 
 /** The vehicles of the shop. */
