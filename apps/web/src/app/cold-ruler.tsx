@@ -18,12 +18,16 @@ import {
 import classes from './cold-ruler.module.css';
 
 /** The picture in words. */
-function rulerText({ coldestC, warmestC, thaws }: Ruler, plannedCount: number, format: Format): string {
+function rulerText(
+  { coldestC, warmestC, thaws }: Ruler,
+  { plannedCount, source }: { readonly plannedCount: number; readonly source: string },
+  format: Format,
+): string {
   const range = `Next 24 hours: ${format.temp(coldestC)} to ${format.temp(warmestC)}`;
   const spans = thaws.map(({ fromMs, toMs }) => `${format.time(fromMs)} to ${format.time(toMs)}`);
   const cold = thaws.length === 0 ? 'never above freezing' : `above freezing ${spans.join(', ')}`;
   const planned = plannedCount === 0 ? 'no wash planned' : `${plannedCount} planned`;
-  return `${range}, ${cold}; ${planned}. To the weather`;
+  return `${range}, ${cold} (forecast, ${source}); ${planned}. To the weather`;
 }
 
 const placed = ({ from, to }: Stretch) => ({ left: `${from * 100}%`, width: `${(to - from) * 100}%` });
@@ -58,7 +62,7 @@ function Drawn({
     <Link
       to="/weather"
       className={`${classes.ruler} no-print`}
-      aria-label={rulerText(ruler, planned.length, format)}
+      aria-label={rulerText(ruler, { plannedCount: planned.length, source }, format)}
     >
       <svg
         viewBox={`0 0 ${RULER_HOURS * HOUR_WIDTH} ${HEIGHT}`}
