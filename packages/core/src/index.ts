@@ -510,6 +510,7 @@ export {
   freeFrom,
   isAhead,
   KEEP_NOTHING,
+  inputsText,
   KEPT_ROOMS,
   planNotes,
   shopPlaces,

@@ -10,7 +10,7 @@ const short = (text: string): string => createHash('sha256').update(text).digest
  * for nothing: all of it can be made again.
  */
 export class KeptFiles {
-  private under = '';
+  private readonly under = new Map<string, string>();
 
   /**
    * @param folder that is this program's alone
@@ -21,30 +21,35 @@ export class KeptFiles {
     private readonly version: string,
   ) {}
 
-  private nameOf(key: string): string {
-    return `${this.under}-${short(key)}`;
+  private prefixOf(room: string): string {
+    return `${room}.${this.under.get(room) ?? ''}`;
   }
 
-  /** From now on these inputs are shared by all keys; what was made under others is deleted. */
-  only(under: string): void {
+  private fileOf(room: string, key: string): string {
+    return join(this.folder, `${this.prefixOf(room)}-${short(key)}`);
+  }
+
+  /** From now on these inputs are shared by all keys of this room; what was made under others is deleted, and what stands in no room. */
+  only(room: string, under: string): void {
     const name = short(`${this.version} ${under}`);
-    if (name === this.under) return;
-    this.under = name;
+    if (name === this.under.get(room)) return;
+    this.under.set(room, name);
     this.quietly(() => {
       for (const file of readdirSync(this.folder))
-        if (!file.startsWith(name)) rmSync(join(this.folder, file), { force: true });
+        if (!file.startsWith(this.prefixOf(room)) && (file.startsWith(`${room}.`) || !file.includes('.')))
+          rmSync(join(this.folder, file), { force: true });
     });
   }
 
   /** @returns undefined where nothing was kept */
-  get(key: string): unknown {
-    return this.quietly((): unknown => deserialize(readFileSync(join(this.folder, this.nameOf(key)))));
+  get(room: string, key: string): unknown {
+    return this.quietly((): unknown => deserialize(readFileSync(this.fileOf(room, key))));
   }
 
-  set(key: string, value: unknown): void {
+  set(room: string, key: string, value: unknown): void {
     this.quietly(() => {
       mkdirSync(this.folder, { recursive: true });
-      const file = join(this.folder, this.nameOf(key));
+      const file = this.fileOf(room, key);
       // Half a file is never seen.
       writeFileSync(`${file}.part`, serialize(value));
       renameSync(`${file}.part`, file);

@@ -1,4 +1,7 @@
-import { describe, expect, it } from '@jest/globals';
+import { afterAll, describe, expect, it } from '@jest/globals';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import {
   answerTo,
   type CarFacts,
@@ -23,6 +26,7 @@ import {
 import { DEMO_CLOCK, DEMO_WORKERS, DEMO_PLACES, DEMO_VEHICLES, DEMO_ZONE } from '../demo/scenario.js';
 import { DEMO_GEAR, DEMO_PRODUCTS } from '../demo/kit.js';
 import { KeptInMemory } from './kept.js';
+import { KeptFiles } from './kept-files.js';
 
 const nowMs = Date.parse(DEMO_CLOCK);
 const fromMs = Math.floor(nowMs / MS_PER_HOUR) * MS_PER_HOUR;
@@ -186,8 +190,11 @@ function answers(keep: Keeper, job: OfCar) {
   };
 }
 
+const folder = mkdtempSync(join(tmpdir(), 'keen-kept-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
 describe('what is kept between questions', () => {
-  const warm = new KeptInMemory();
+  const warm = new KeptInMemory(new KeptFiles(folder, '1'));
   const before = answers(warm, BASE);
 
   it('changes nothing of the answers', () => {

@@ -1,19 +1,13 @@
 import { createHash } from 'node:crypto';
 import type { KeptFiles } from './kept-files.js';
-import { KEPT_ROOMS, type Keeper, type KeptRoom } from '@keen/core';
-
-/** Something large that carries a name for all that is in it. */
-const isStamped = (value: unknown): value is { readonly stamp: string } =>
-  typeof value === 'object' && value !== null && 'stamp' in value && typeof value.stamp === 'string';
+import { inputsText, KEPT_ROOMS, type Keeper, type KeptRoom } from '@keen/core';
 
 /**
  * A name for some inputs: the same inputs, the same name; a change anywhere in them, another. What carries a stamp goes by it, since
  * that changes whenever anything in it does.
  */
 export const keyOf = (inputs: unknown): string =>
-  createHash('sha256')
-    .update(JSON.stringify(inputs, (_name, value: unknown) => (isStamped(value) ? value.stamp : value)))
-    .digest('base64');
+  createHash('sha256').update(inputsText(inputs)).digest('base64');
 
 /** Values by their keys, the oldest given up first. */
 class LruCache {
@@ -39,12 +33,16 @@ class LruCache {
   }
 }
 
-/** What takes long to make and is asked for first after a start. */
-const OUTLIVES: ReadonlySet<KeptRoom> = new Set(['morning']);
+/** What takes long to make, or is too large to be held. */
+const OUTLIVES = ['morning', 'book'] as const satisfies readonly KeptRoom[];
+
+const outlives = (room: KeptRoom): room is (typeof OUTLIVES)[number] => OUTLIVES.some((one) => one === room);
 
 /** Keeps what was made in memory, by a hash of all that it was made from; some of it in files as well. */
 export class KeptInMemory implements Keeper {
-  /** @param files where mornings outlive the program; absent: they do not */
+  readonly keeps = true;
+
+  /** @param files where some of it outlives the program; absent: nothing does */
   constructor(private readonly files: KeptFiles | null = null) {}
 
   private readonly rooms = Object.fromEntries(
@@ -53,20 +51,30 @@ export class KeptInMemory implements Keeper {
 
   of<I extends object, V>(room: KeptRoom, inputs: I, make: (inputs: I) => V): V {
     const key = keyOf(inputs);
-    const files = OUTLIVES.has(room) ? this.files : null;
-    const known = (this.rooms[room].get(key) ?? files?.get(key)) as V | undefined;
+    const known = this.find<V>(room, key);
     const value = known ?? make(inputs);
-    if (known === undefined) files?.set(key, value);
+    if (known === undefined) this.write(room, key, value);
     this.rooms[room].set(key, value);
     return value;
   }
 
   get<V>(room: KeptRoom, inputs: object): V | undefined {
-    return this.rooms[room].get(keyOf(inputs)) as V | undefined;
+    return this.find<V>(room, keyOf(inputs));
   }
 
   set(room: KeptRoom, inputs: object, value: unknown): void {
-    this.rooms[room].set(keyOf(inputs), value);
+    const key = keyOf(inputs);
+    this.write(room, key, value);
+    this.rooms[room].set(key, value);
+  }
+
+  private find<V>(room: KeptRoom, key: string): V | undefined {
+    const inFile = (): unknown => (outlives(room) ? this.files?.get(room, key) : undefined);
+    return (this.rooms[room].get(key) ?? inFile()) as V | undefined;
+  }
+
+  private write(room: KeptRoom, key: string, value: unknown): void {
+    if (outlives(room)) this.files?.set(room, key, value);
   }
 
   name(inputs: object): string {
@@ -76,6 +84,6 @@ export class KeptInMemory implements Keeper {
   only(room: KeptRoom, under: object): void {
     const key = keyOf(under);
     this.rooms[room].only(key);
-    if (OUTLIVES.has(room)) this.files?.only(key);
+    if (outlives(room)) this.files?.only(room, key);
   }
 }

@@ -1,3 +1,4 @@
+import { CarBook } from './car-book.js';
 import { seasonStandings } from './season.js';
 import { gridRequest } from './week.js';
 import { windChill } from '../air/index.js';
@@ -15,7 +16,7 @@ import {
   carStateOf,
 } from '../shop/index.js';
 import type { SeasonJobId } from '../vehicle/index.js';
-import { bandJudges, memberAsker, upperAlone, verdictGrid } from '../verdict/index.js';
+import { BandJudges, memberAsker, upperAlone, verdictGrid } from '../verdict/index.js';
 import { type WeatherHour, startOfHourMs } from '../weather/index.js';
 
 /** What a plan looks ahead. */
@@ -115,8 +116,9 @@ function makeMorning(
 ): VehicleMorning {
   const { car, weather, startsMs } = inputs;
   const request = gridRequest(inputs, keep, { startsMs, withMembers: false });
-  const judges = bandJudges(request);
-  const bands = verdictGrid(request, { onProgress }, judges);
+  const book = keep.keeps ? new CarBook(inputs, keep) : null;
+  const judges = new BandJudges(request, book);
+  const bands = verdictGrid(request, onProgress, judges);
   const state = carStateOf(inputs, keep);
   const { lastWashMs, lastContactMs, isLastWashKnown } = state;
   const rows = shopSeasonJobs(inputs.season);
@@ -137,5 +139,6 @@ function makeMorning(
     halfAt: (band) => upperAlone(band, { judges, sites: request.sites, startsMs, nowMs: inputs.nowMs }),
     history: { lastWashMs, lastContactMs, isLastWashKnown, knownSinceMs: car.knownSinceMs },
   });
+  book?.keepPages();
   return { ...morning, windows: morning.windows.filter(({ isWash }) => isWash) };
 }

@@ -12,7 +12,15 @@ import {
   standsAt,
   surroundingsOf,
 } from '../shop/index.js';
-import { type Band, type GridRequest, NightAir, verdictGrid } from '../verdict/index.js';
+import {
+  type Band,
+  type BandBook,
+  BandJudges,
+  emptyPage,
+  type GridRequest,
+  NightAir,
+  verdictGrid,
+} from '../verdict/index.js';
 
 /** A week of starts; the forecast reaches beyond it so that long washes and nights are covered. */
 export const WEEK_HOURS = 168;
@@ -64,11 +72,13 @@ export function weekAnswer(question: OfCar, { keep, report }: Pick<Tools, 'keep'
   const state = carStateOf(question, keep);
   const under = keep.name({ roads: roadFacts(question), standsAt: standsAt(question) });
   const label = question.car.vehicle.id;
-  const bands = verdictGrid(request, {
-    onProgress: (share) => report({ label, share }),
-    known: (key) => keep.get<Band>('band', { under, key }),
-    keep: (key, band) => keep.set('band', { under, key }, band),
-  });
+  const book: BandBook | null = keep.keeps
+    ? {
+        name: (inputs) => keep.name(inputs),
+        page: (name) => keep.of('band', { under, name }, emptyPage),
+      }
+    : null;
+  const bands = verdictGrid(request, (share) => report({ label, share }), new BandJudges(request, book));
   const { roads } = surroundingsOf(roadFacts(question), keep);
   const from = question.weather.observed.length;
   const hours = Array.from({ length: WEEK_HOURS }, (_, i): RibbonHour => ({

@@ -21,6 +21,12 @@ export function coldClass(shelf: Shelf, placeC: number | null): number {
   return isWarm(placeC) ? -1 - cold : cold;
 }
 
+/** One cold of each of them, from warm to cold, °C; null: not known. */
+export function coldsOf(shelf: Shelf): (number | null)[] {
+  const edges = new Set([WARM_C, ...coldStepsOf(shelf)]);
+  return [null, ...[...edges].sort((a, b) => b - a), -Infinity];
+}
+
 /** Asked for every start: each shelf is looked through once. */
 const coldSteps = new WeakMap<Shelf, readonly number[]>();
 const coldStepsOf = ({ bottles }: Shelf): readonly number[] => [

@@ -146,7 +146,7 @@ function watchedSituation(situation: Situation, reads: Set<string>): Situation {
     place: part('place', situation.place),
     method: part('method', situation.method),
     limits: part('limits', situation.limits),
-    house: { choices: part('house', house.choices), numbers: part('house', house.numbers) },
+    house: { choices: part('house', house.choices) },
     site: site && part('site', site),
     water: water && part('water', water),
   };

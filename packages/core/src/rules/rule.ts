@@ -34,7 +34,7 @@ export interface Situation {
   readonly place: Place;
   readonly method: Method;
   readonly limits: Limits;
-  readonly house: HouseRules;
+  readonly house: Pick<HouseRules, 'choices'>;
   /** Grade of film and grit by group, 0–5. */
   readonly soil: ByGroup;
   /** Coldest air where the car stands in the night after; null: not known. */

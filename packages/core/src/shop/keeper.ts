@@ -10,6 +10,8 @@ export const KEPT_ROOMS = {
   band: 250,
   /** All starts of one car that a plan may choose from; large. */
   morning: 80,
+  /** What was found out about one car last, whatever has changed since; in files alone. */
+  book: 0,
 } as const;
 export type KeptRoom = keyof typeof KEPT_ROOMS;
 
@@ -18,6 +20,8 @@ export type KeptRoom = keyof typeof KEPT_ROOMS;
  * a value is handed its inputs and nothing else, so that it cannot read what the key leaves out.
  */
 export interface Keeper {
+  /** false: nothing is ever found, and names for it need not be made. */
+  readonly keeps: boolean;
   of<I extends object, V>(room: KeptRoom, inputs: I, make: (inputs: I) => V): V;
   get<V>(room: KeptRoom, inputs: object): V | undefined;
   set(room: KeptRoom, inputs: object, value: unknown): void;
@@ -27,8 +31,20 @@ export interface Keeper {
   only(room: KeptRoom, under: object): void;
 }
 
+/** Something large that carries a name for all that is in it. */
+const isStamped = (value: unknown): value is { readonly stamp: string } =>
+  typeof value === 'object' && value !== null && 'stamp' in value && typeof value.stamp === 'string';
+
+/**
+ * Inputs as text: the same inputs, the same text; a change anywhere in them, another. What carries a stamp goes by it, since that changes
+ * whenever anything in it does.
+ */
+export const inputsText = (inputs: unknown): string =>
+  JSON.stringify(inputs, (_name, value: unknown) => (isStamped(value) ? value.stamp : value));
+
 /** Keeps nothing, so that every value is worked out again. */
 export const KEEP_NOTHING: Keeper = {
+  keeps: false,
   of: (_room, inputs, make) => make(inputs),
   get: () => undefined,
   set: () => undefined,

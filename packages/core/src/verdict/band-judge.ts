@@ -15,7 +15,7 @@ import { tracksOf, type WaterOutcome, type WashHours } from '../wash/index.js';
 import { type HowThorough, type LookedAt, type WayCase, withRemedy } from './judged.js';
 import { blocksOf, rulesOf } from './blocks.js';
 import { OtherWays } from './other-ways.js';
-import type { Circumstances } from './circumstances.js';
+import type { RuledBy } from './circumstances.js';
 import type { MemberFailures } from './failed-fraction.js';
 import { memberFailures } from './member-failures.js';
 import type { PlaceSite } from './site-hours.js';
@@ -36,7 +36,7 @@ export class BandJudge {
   constructor(
     private readonly place: Place,
     private readonly methodAt: (placeC: number | null) => Method,
-    private readonly around: Circumstances,
+    private readonly around: RuledBy,
     private readonly weather: Pick<PlaceSite, 'control' | 'members'>,
   ) {
     this.ways = waysOf(methodAt(null)).filter(

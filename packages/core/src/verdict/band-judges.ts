@@ -1,69 +1,160 @@
-import { fittingsOf, isMethodId, type WayId } from '../method/index.js';
-import type { Judgement } from '../rules/index.js';
+import { coldsOf } from '../kit/index.js';
+import { fittingsOf, isMethodId, type Method } from '../method/index.js';
 import type { SeasonJobRow } from '../season/index.js';
+import {
+  type AskedStart,
+  type BandBook,
+  type BandPage,
+  emptyPage,
+  type PageInputs,
+  readsOf,
+} from './band-book.js';
 import { BandJudge } from './band-judge.js';
 import type { Circumstances } from './circumstances.js';
 import { methodsWithWork } from './equipped-method.js';
-import { failedFraction, type MemberFailures, withForecast } from './failed-fraction.js';
+import { failedFraction, withForecast } from './failed-fraction.js';
 import type { PlaceSite } from './site-hours.js';
 
-/** The judge of each band of a request, with the work of the season that goes with it, made when it is first asked for. */
-export type BandJudges = (site: PlaceSite, methodId: string, work?: readonly SeasonJobRow[]) => BandJudge;
+type MethodsByCold = ReturnType<ReturnType<typeof methodsWithWork>>;
 
-/** Judges that a grid and the asker of its members share, so that what goes is worked through once. */
-export function bandJudges(request: Circumstances): BandJudges {
-  const judges = new Map<string, BandJudge>();
-  const methodsWith = methodsWithWork(request);
-  return (site, methodId, work = []) => {
+/** What a method costs, and why it takes its bottles, decides nothing that a judge is asked. */
+const NOT_JUDGED: ReadonlySet<string> = new Set(['costMinor', 'productMinor', 'because']);
+const asJudged = (method: Method): string =>
+  JSON.stringify(method, (name, value: unknown) => (NOT_JUDGED.has(name) ? undefined : value));
+
+/** One value for each place, method and work of the season. */
+class PerBand<V> {
+  private readonly made = new Map<string, V>();
+
+  of(
+    { site, methodId, work }: { site: PlaceSite; methodId: string; work: readonly SeasonJobRow[] },
+    make: () => V,
+  ): V {
     const key = [site.place.id, methodId, ...work.map(({ id }) => id)].join(' ');
-    const methods = methodsWith(work, fittingsOf(site.place));
-    const judge =
-      judges.get(key) ?? new BandJudge(site.place, (placeC) => methods(methodId, placeC), request, site);
-    judges.set(key, judge);
-    return judge;
-  };
+    const value = this.made.get(key) ?? make();
+    this.made.set(key, value);
+    return value;
+  }
 }
 
-/** Share of members that a start fails in, and the judgement with it. */
-export interface AskedStart extends Judgement {
-  /** The way in which it goes, and the cold by which its bottles are taken. */
-  readonly wayId: WayId;
-  readonly placeC: number | null;
-  /** null: no member reaches so far. */
-  readonly blockedFraction: number | null;
-  readonly failures: MemberFailures | null;
+/**
+ * The judge of each band of a request, with the work of the season that goes with it, made when it is first asked for; and the page on
+ * which stands what it was asked. A grid and the asker of its members share them, so that what goes is worked through once.
+ */
+export class BandJudges {
+  private readonly judges = new PerBand<BandJudge>();
+  private readonly pages = new PerBand<BandPage>();
+  private readonly methodsWith: ReturnType<typeof methodsWithWork>;
+  private readonly methodNames = new Map<MethodsByCold, Map<string, string>>();
+  private readonly placeNames = new Map<PlaceSite, string>();
+
+  /** @param book what was found out before; absent: nothing */
+  constructor(
+    private readonly request: Circumstances & Pick<PageInputs, 'startsMs' | 'withMembers'>,
+    private readonly book: BandBook | null = null,
+  ) {
+    this.methodsWith = methodsWithWork(request);
+  }
+
+  private methodsAt(site: PlaceSite, work: readonly SeasonJobRow[]): MethodsByCold {
+    return this.methodsWith(work, fittingsOf(site.place));
+  }
+
+  /** The method as it is done there on this car, the cold not known. */
+  method(site: PlaceSite, methodId: string): Method {
+    return this.methodsAt(site, [])(methodId, null);
+  }
+
+  of(site: PlaceSite, methodId: string, work: readonly SeasonJobRow[] = []): BandJudge {
+    const methods = this.methodsAt(site, work);
+    const make = (): BandJudge =>
+      new BandJudge(site.place, (placeC) => methods(methodId, placeC), this.request, site);
+    return this.judges.of({ site, methodId, work }, make);
+  }
+
+  page(site: PlaceSite, methodId: string, work: readonly SeasonJobRow[] = []): BandPage {
+    const { book } = this;
+    const make = (): BandPage =>
+      book
+        ? book.page(
+            `${this.placeName(book, site)} ${this.methodName(book, this.methodsAt(site, work), methodId)}`,
+          )
+        : emptyPage();
+    return this.pages.of({ site, methodId, work }, make);
+  }
+
+  private placeName(book: BandBook, site: PlaceSite): string {
+    const { request } = this;
+    const { place } = site;
+    const name =
+      this.placeNames.get(site) ??
+      book.name(
+        readsOf({ around: request, place, startsMs: request.startsMs, withMembers: request.withMembers }),
+      );
+    this.placeNames.set(site, name);
+    return name;
+  }
+
+  /** A name for a method in every cold in which it takes other bottles. */
+  private methodName(book: BandBook, methods: MethodsByCold, methodId: string): string {
+    const names = this.methodNames.get(methods) ?? new Map<string, string>();
+    this.methodNames.set(methods, names);
+    const known = names.get(methodId);
+    if (known !== undefined) return known;
+    const inColds: string[] = [];
+    let last: Method | null = null;
+    for (const placeC of coldsOf(this.request.shelf)) {
+      const method = methods(methodId, placeC);
+      if (method !== last) inColds.push(`${placeC} ${asJudged(method)}`);
+      last = method;
+    }
+    const name = book.name({ inColds });
+    names.set(methodId, name);
+    return name;
+  }
+}
+
+/** One start before the members, with work of the season or without. */
+interface StartToAsk {
+  readonly placeId: string;
+  readonly methodId: string;
+  readonly startMs: number;
+  readonly work?: readonly SeasonJobRow[];
+}
+
+function askedStart(
+  band: BandJudge,
+  startMs: number,
+  { thorough, hasWork }: { readonly thorough: boolean; readonly hasWork: boolean },
+): AskedStart | null {
+  const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough, ways: 'all' });
+  const { wayId, placeC, judgement } = judged;
+  const failures = band.failures(startMs, judged);
+  // The grid has judged it already; with work of the season nobody has.
+  if (!failures) return hasWork ? { wayId, placeC, blockedFraction: null, failures, ...judgement } : null;
+  const blockedFraction = failedFraction(failures);
+  const situation = band.situation(startMs, judged.method);
+  return { wayId, placeC, blockedFraction, failures, ...withForecast(judgement, situation, blockedFraction) };
 }
 
 /** Asks the members of single starts, and judges those with work of the season; with `judges` that were shared only of those that go is everything looked at. */
 export function memberAsker(
   request: Circumstances & { readonly sites: readonly PlaceSite[] },
   shared?: BandJudges,
-): (start: {
-  placeId: string;
-  methodId: string;
-  startMs: number;
-  work?: readonly SeasonJobRow[];
-}) => AskedStart | null {
-  const judges = shared ?? bandJudges(request);
+): (start: StartToAsk) => AskedStart | null {
+  const judges = shared ?? new BandJudges({ ...request, startsMs: [], withMembers: false });
   const thorough = shared === undefined;
-  return ({ placeId, methodId, startMs, work }) => {
+  return ({ placeId, methodId, startMs, work = [] }) => {
     const site = request.sites.find(({ place }) => place.id === placeId);
     if (!site || !isMethodId(methodId)) return null;
-    const band = judges(site, methodId, work);
-    const judged = band.going.get(startMs) ?? band.judge(startMs, { thorough, ways: 'all' });
-    const { wayId, placeC, judgement } = judged;
-    const failures = band.failures(startMs, judged);
-    // The grid has judged it already; with work of the season nobody has.
-    if (!failures)
-      return work?.length ? { wayId, placeC, blockedFraction: null, failures, ...judgement } : null;
-    const blockedFraction = failedFraction(failures);
-    const situation = band.situation(startMs, judged.method);
-    return {
-      wayId,
-      placeC,
-      blockedFraction,
-      failures,
-      ...withForecast(judgement, situation, blockedFraction),
-    };
+    const { asked } = judges.page(site, methodId, work);
+    const known = asked.get(startMs);
+    if (known !== undefined) return known;
+    const found = askedStart(judges.of(site, methodId, work), startMs, {
+      thorough,
+      hasWork: work.length > 0,
+    });
+    asked.set(startMs, found);
+    return found;
   };
 }

@@ -8,7 +8,6 @@ import {
   inUsualWay,
   inWay,
   type Method,
-  METHOD_IDS,
   shopMethod,
   sizeFactor,
   type WayId,
@@ -127,6 +126,3 @@ export function methodsInWays(
     return known;
   };
 }
-
-/** All of them. */
-export const equippedMethods = (of: MethodCase): Method[] => METHOD_IDS.map((id) => equippedMethod(id, of));

@@ -1,6 +1,7 @@
 import { SEASON_JOBS } from '../season/index.js';
 import { everyHour, MS_PER_HOUR } from '../quantity/index.js';
 import { describe, expect, it } from '@jest/globals';
+import { EMPTY_SHELF, type ShelfBottle } from '../kit/index.js';
 import { METHODS } from '../method/index.js';
 import { localTime, type Place } from '../place/index.js';
 import {
@@ -16,7 +17,11 @@ import type { Vehicle } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, simulateWeather, type WeatherHour } from '../weather/index.js';
 import {
   type Band,
+  type BandBook,
+  BandJudges,
+  type BandPage,
   cellDetail,
+  emptyPage,
   type GridRequest,
   memberAsker,
   NightAir,
@@ -109,60 +114,116 @@ describe('the grid', () => {
   });
 });
 
-describe('bands that are known already', () => {
+describe('pages that are there already', () => {
   const request = (change: Partial<GridRequest> = {}): GridRequest => ({
     ...circumstances(control, { vehicle: VEHICLE }),
-    sites: placeSites([GARAGE, DRIVE], { control, members: [] }),
+    sites: placeSites([GARAGE, DRIVE, BAY], { control, members: [] }),
     startsMs: everyHour(FROM, 24),
     withMembers: true,
     ...change,
   });
-  const kept = new Map<string, Band>();
-  const first = verdictGrid(request(), { keep: (key, band) => kept.set(key, band) });
-  const known = (change: Partial<GridRequest>): number => {
-    let hits = 0;
-    verdictGrid(request(change), {
-      known: (key) => {
-        const band = kept.get(key);
-        if (band) hits += 1;
-        return band;
+  const pages = new Map<string, BandPage>();
+  /** How many of the bands that are not refused for good were found, of how many. */
+  function found(change: Partial<GridRequest> = {}): { known: number; of: number; bands: Band[] } {
+    let known = 0;
+    const book: BandBook = {
+      name: JSON.stringify,
+      page: (name) => {
+        const page = pages.get(name);
+        if (page?.cells) known += 1;
+        return page ?? emptyPage();
       },
-    });
-    return hits;
-  };
+    };
+    const asked = request(change);
+    const bands = verdictGrid(asked, undefined, new BandJudges(asked, book));
+    return { known, of: bands.filter(({ refusal }) => refusal === null).length, bands };
+  }
+  const first = verdictGrid(
+    request(),
+    undefined,
+    new BandJudges(request(), {
+      name: JSON.stringify,
+      page: (name) => {
+        const page = emptyPage();
+        pages.set(name, page);
+        return page;
+      },
+    }),
+  );
+  const bottle = (change: Partial<ShelfBottle> = {}): ShelfBottle => ({
+    id: 'own',
+    name: 'Own',
+    role: 'rinseless',
+    inUsePh: 7,
+    usualParts: 200,
+    fewestParts: 256,
+    mostParts: 128,
+    capMl: null,
+    carMl: null,
+    dwell: null,
+    lowestWorkC: null,
+    bottleMl: 1000,
+    priceMinor: 2000,
+    isEmpty: false,
+    ...change,
+  });
+  const shelfWith = (...bottles: ShelfBottle[]) => ({ shelf: { ...EMPTY_SHELF, bottles } });
 
-  it('are all taken from before where nothing changed', () => {
-    expect(known({})).toBe(first.length);
-    expect(known({ vehicle: { ...VEHICLE, id: 'other', cadenceDays: 3 } })).toBe(first.length);
+  it('are all taken where nothing changed, or nothing that a judge reads', () => {
+    expect(found()).toMatchObject({ known: found().of, bands: first });
+    expect(found().known).toBeGreaterThan(2);
+    const { known, of } = found({ vehicle: { ...VEHICLE, id: 'other', cadenceDays: 3 } });
+    expect(known).toBe(of);
   });
 
   it('are made again only where their own place changed', () => {
-    const moved = placeSites([{ ...GARAGE, tap: 'always' }, DRIVE], { control, members: [] });
-    expect(known({ sites: moved })).toBe(METHODS.length);
+    const moved = placeSites([{ ...GARAGE, tap: 'always' }, DRIVE, BAY], { control, members: [] });
+    const { known, bands } = found({ sites: moved });
+    const elsewhere = bands.filter(({ placeId, refusal }) => placeId !== GARAGE.id && refusal === null);
+    expect(known).toBe(elsewhere.length);
+    expect(known).toBeGreaterThan(0);
+  });
+
+  it('are made again only where another bottle is taken, whatever it costs', () => {
+    const before = found(shelfWith(bottle()));
+    const taken = before.of - before.known;
+    expect(taken).toBeGreaterThan(0);
+    expect(before.known).toBeGreaterThan(0);
+    for (const { placeId, methodId, cells, refusal } of before.bands)
+      if (!refusal) expect(cells).toHaveLength(bandOf(first, placeId, methodId).cells.length);
+    const names = (bottles: ShelfBottle): string[] => {
+      const asked = request(shelfWith(bottles));
+      const seen: string[] = [];
+      const page = (name: string): BandPage => (seen.push(name), emptyPage());
+      const judges = new BandJudges(asked, { name: JSON.stringify, page });
+      for (const site of asked.sites) judges.page(site, 'garage-rinseless');
+      return seen;
+    };
+    expect(names(bottle({ priceMinor: 9900 }))).toEqual(names(bottle()));
+    expect(names(bottle({ inUsePh: 9 }))).not.toEqual(names(bottle()));
+    expect(names(bottle({ lowestWorkC: 3 }))).not.toEqual(names(bottle()));
   });
 
   it.each<{ change: Partial<GridRequest>; why: string }>([
     { change: { limits: { ...request().limits, coldHandsC: -10 } }, why: 'a limit' },
-    { change: { house: houseWith({ drying: 'towel' }) }, why: 'a house rule' },
+    { change: { house: houseWith({ sun: 'never' }) }, why: 'a choice of the house that rules read' },
     { change: { soil: { ...request().soil, lower: 4 } }, why: 'the soil' },
     { change: { vehicle: { ...VEHICLE, paintTone: 'white' } }, why: 'the paint' },
   ])('are all made again by $why', ({ change }) => {
-    expect(known(change)).toBe(0);
+    expect(found(change).known).toBe(0);
   });
 
   it('can be stopped between bands', () => {
     const seen: number[] = [];
     const stop = (): void => {
-      verdictGrid(request(), {
-        onProgress: (share) => {
-          seen.push(share);
-          if (seen.length === 3) throw new Error('stopped');
-        },
+      verdictGrid(request(), (share) => {
+        seen.push(share);
+        if (seen.length === 3) throw new Error('stopped');
       });
     };
     expect(stop).toThrow('stopped');
     expect(seen).toHaveLength(3);
-    expect(seen[2]).toBeCloseTo(3 / (2 * METHODS.length), 9);
+    expect(seen[2]).toBeCloseTo(3 / (3 * METHODS.length), 9);
   });
 });
 

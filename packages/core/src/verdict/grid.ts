@@ -1,43 +1,14 @@
 import { MS_PER_MINUTE } from '../quantity/index.js';
-import { fittingsOf, type Method, METHOD_IDS, type WayId } from '../method/index.js';
-import type { Place } from '../place/index.js';
+import { METHOD_IDS } from '../method/index.js';
 import { type Finding, type Judgement, CLOCK_RULE_IDS } from '../rules/index.js';
 import { type BandJudge } from './band-judge.js';
-import { type BandJudges, bandJudges } from './band-judges.js';
-import { equippedMethods } from './equipped-method.js';
+import type { Band, Cell } from './band.js';
+import { BandJudges } from './band-judges.js';
 import { lastingRefusal } from './lasting-refusal.js';
 import { forMembers, type LookedAt } from './judged.js';
 import type { Circumstances } from './circumstances.js';
 import { failedFraction, withForecast } from './failed-fraction.js';
 import { type PlaceSite } from './site-hours.js';
-
-/** `wait`: no now, but a later hour in the same band will do. */
-export type VerdictKind = 'go' | 'go-if' | 'wait' | 'no' | 'unknown';
-
-export interface Cell {
-  /** The hour of the cell. */
-  readonly startMs: number;
-  /** Minutes after it at which this goes; 0 unless starting a little later is what makes it go. */
-  readonly delayMinutes: number;
-  /** The way in which it goes, or in which it was looked at. */
-  readonly wayId: WayId;
-  /** Coldest air at the place by which its bottles were taken, °C; null: not known. */
-  readonly placeC: number | null;
-  readonly verdict: VerdictKind;
-  readonly limiting: Finding;
-  /** For `wait`: the next start that goes. */
-  readonly untilMs: number | null;
-  /** Share of forecast members in which this start is blocked, 0–1; null where members were not asked. */
-  readonly blockedFraction: number | null;
-}
-
-export interface Band {
-  readonly placeId: string;
-  readonly methodId: string;
-  /** Set where no hour can change the answer; then there are no cells. */
-  readonly refusal: Finding | null;
-  readonly cells: readonly Cell[];
-}
 
 // Where tens of thousands of objects are made of another and a few keys of their own, here and in the rules,
 // the own keys stand before the spread: after it, V8 gives every single object a shape of its own.
@@ -126,50 +97,28 @@ export function withWaits(cells: readonly OpenCell[]): Cell[] {
     .reverse();
 }
 
-/** Listens to the work, answers with what is known already, and may stop it. */
-export interface GridWatch {
-  /** Called with 0–1 after each band; may throw to stop the work. */
-  readonly onProgress?: (share: number) => void;
-  /** A band that was made before from the same inputs, by its key. */
-  readonly known?: (key: string) => Band | undefined;
-  readonly keep?: (key: string, band: Band) => void;
-}
-
-/** Everything that a band depends on besides the weather: the same key, the same band. */
-function bandKey(request: GridRequest, place: Place, method: Method): string {
-  const { vehicle, limits, house, shelf, soil, startsMs, withMembers } = request;
-  const {
-    driving: _driving,
-    weekShares: _week,
-    cadenceDays: _cadence,
-    target: _target,
-    seasonJobs: _jobs,
-    id: _id,
-    ...looks
-  } = vehicle;
-  return JSON.stringify([looks, limits, house, shelf, soil, startsMs, withMembers, place, method.id]);
-}
-
 /**
  * The verdict for one vehicle at every place, by every method, at every hour.
  *
  * @param request the vehicle, its soil, the places, limits and house rules; weather of the control and the members
- * @param watch progress, and bands that are known already
- * @param judges shared with those who will ask the members of the starts that go
+ * @param onProgress called with 0–1 after each band; may throw to stop the work
+ * @param judges shared with those who will ask the members of the starts that go; what stands on their pages already is not made again
  * @returns a band for each place and method; a band that is refused for good has no cells
  */
-export function verdictGrid(request: GridRequest, watch: GridWatch = {}, judges?: BandJudges): Band[] {
-  const remembers = judges !== undefined;
-  const judgeOf = judges ?? bandJudges(request);
+export function verdictGrid(
+  request: GridRequest,
+  onProgress: (share: number) => void = () => undefined,
+  judges?: BandJudges,
+): Band[] {
+  const remembers = judges !== undefined && !request.withMembers;
+  const at = judges ?? new BandJudges(request);
   const total = request.sites.length * METHOD_IDS.length;
   let done = 0;
   return request.sites.flatMap((site) =>
-    equippedMethods({ ...request, fittings: fittingsOf(site.place) }).map((method): Band => {
-      const key = bandKey(request, site.place, method);
-      const band = watch.known?.(key) ?? makeBand(request, site, { method, judgeOf, remembers });
-      watch.keep?.(key, band);
+    METHOD_IDS.map((methodId): Band => {
+      const band = makeBand(request, site, { methodId, judges: at, remembers });
       done += 1;
-      watch.onProgress?.(done / total);
+      onProgress(done / total);
       return band;
     }),
   );
@@ -179,18 +128,19 @@ function makeBand(
   request: GridRequest,
   site: PlaceSite,
   {
-    method,
-    judgeOf,
+    methodId,
+    judges,
     remembers,
-  }: { readonly method: Method; readonly judgeOf: BandJudges; readonly remembers: boolean },
+  }: { readonly methodId: string; readonly judges: BandJudges; readonly remembers: boolean },
 ): Band {
-  const { place } = site;
-  const refusal = lastingRefusal(request, place, method);
-  const base = { placeId: place.id, methodId: method.id, refusal };
-  if (refusal) return { ...base, cells: [] };
-  const band = judgeOf(site, method.id);
-  const cells = request.startsMs.map((startMs) =>
-    cellAt(band, startMs, { withMembers: request.withMembers, remembers }),
-  );
-  return { ...base, cells: withWaits(cells) };
+  const base = { placeId: site.place.id, methodId };
+  const refusal = lastingRefusal(request, site.place, judges.method(site, methodId));
+  if (refusal) return { ...base, refusal, cells: [] };
+  const page = judges.page(site, methodId);
+  page.cells ??= cellsOf(judges.of(site, methodId), request, remembers);
+  return { ...base, refusal, cells: page.cells };
+}
+
+function cellsOf(band: BandJudge, { startsMs, withMembers }: GridRequest, remembers: boolean): Cell[] {
+  return withWaits(startsMs.map((startMs) => cellAt(band, startMs, { withMembers, remembers })));
 }

@@ -2,11 +2,11 @@ import { inUsualWay, inWay, type Method, type Way, waysOf } from '../method/inde
 import type { Place } from '../place/index.js';
 import { combine, type Finding, judgeAll, PLACE_RULE_IDS } from '../rules/index.js';
 import type { WashCase } from '../wash/index.js';
-import type { Circumstances } from './circumstances.js';
+import type { RuledBy } from './circumstances.js';
 import { stageSituations } from './two-places.js';
 
 /** What blocks this wash without asking the weather. */
-function refusalIn(washCase: WashCase, around: Circumstances): Finding | null {
+function refusalIn(washCase: WashCase, around: RuledBy): Finding | null {
   const { limits, house, soil } = around;
   const situation = { ...washCase, limits, house, soil, overnightC: null };
   const stages = stageSituations(situation, null) ?? undefined;
@@ -19,7 +19,7 @@ function refusalIn(washCase: WashCase, around: Circumstances): Finding | null {
  * A finding that refuses this place and method for good, if there is one: it blocks without asking the weather, and ending the wash in a
  * second place does not get round it.
  */
-export function lastingRefusal(request: Circumstances, place: Place, method: Method): Finding | null {
+export function lastingRefusal(request: RuledBy, place: Place, method: Method): Finding | null {
   const { vehicle } = request;
   const refusal = refusalIn({ vehicle, place, method: inUsualWay(method) }, request);
   const { finish } = place;

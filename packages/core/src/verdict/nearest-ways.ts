@@ -1,5 +1,5 @@
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import type { Band, Cell } from './grid.js';
+import type { Band, Cell } from './band.js';
 
 /** A start instead of one that does not go. */
 export interface NearWay extends Pick<Cell, 'wayId' | 'verdict' | 'limiting'> {

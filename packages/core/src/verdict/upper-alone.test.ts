@@ -5,7 +5,7 @@ import { CLEAN } from '../soil/index.js';
 import { circumstances, HEATED_UNIT, VEHICLE } from '../testing/shop.js';
 import type { ByGroup } from '../vehicle/index.js';
 import { COLD_LAKE_PORT, simulateWeather } from '../weather/index.js';
-import { bandJudges, placeSites, upperAlone, verdictGrid, type WeatherSpan } from './index.js';
+import { BandJudges, placeSites, upperAlone, verdictGrid, type WeatherSpan } from './index.js';
 
 const FROM = Date.UTC(2026, 0, 14, 5);
 const hours = simulateWeather({ climate: COLD_LAKE_PORT, seed: 3, fromMs: FROM, hourCount: 24 * 6 });
@@ -17,7 +17,7 @@ function upperOf(soil: ByGroup, { hour = 0, unit = HEATED_UNIT } = {}) {
   const sites = placeSites([unit], { control, members: [] });
   const around = { ...circumstances(control, { vehicle: VEHICLE }), soil };
   const startsMs = everyHour(FROM, 120);
-  const judges = bandJudges(around);
+  const judges = new BandJudges({ ...around, startsMs, withMembers: false });
   const bands = verdictGrid({ ...around, sites, startsMs, withMembers: false });
   const band = bands.find(({ methodId }) => methodId === 'garage-rinseless');
   if (!band) throw new Error('no such band');

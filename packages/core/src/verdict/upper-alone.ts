@@ -1,7 +1,7 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import type { RuleId } from '../rules/index.js';
 import type { BandJudges } from './band-judges.js';
-import type { Band } from './grid.js';
+import type { Band } from './band.js';
 import type { NearWay } from './nearest-ways.js';
 import type { PlaceSite } from './site-hours.js';
 
@@ -24,7 +24,7 @@ interface UpperCase {
 export function upperAlone({ placeId, methodId, refusal }: Band, of: UpperCase): NearWay | null {
   const site = of.sites.find(({ place }) => place.id === placeId);
   if (!site || !refusal || !DIRT_RULES.has(refusal.ruleId)) return null;
-  const judge = of.judges(site, methodId);
+  const judge = of.judges.of(site, methodId);
   const lastMs = of.nowMs + AHEAD_HOURS * MS_PER_HOUR;
   for (const startMs of of.startsMs.filter((atMs) => atMs >= of.nowMs && atMs <= lastMs)) {
     const { wayId, judgement } = judge.judgeAs(startMs, 'upper-only');
