@@ -1,8 +1,9 @@
 import { defineConfig } from '@playwright/test';
+import { chromium } from '../scripts/chromium.mjs';
 
 /** Debian's Chromium, quiet towards a closed network. */
 export const CHROMIUM = {
-  executablePath: process.env.KEEN_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromium() ?? 'chromium',
   args: [
     '--no-sandbox',
     '--disable-gpu',

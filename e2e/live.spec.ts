@@ -282,7 +282,9 @@ test.describe('with no signal', () => {
         await page.keyboard.press('n');
         await page.getByRole('textbox', { name: 'Note' }).fill(text);
         await page.getByRole('button', { name: 'Add the note' }).click();
-        await expect(page.getByRole('region', { name: 'Notes' })).toContainText(text);
+        // To the end of its line: "deed 1" and the time of the next line would read as "deed 10".
+        const line = page.getByRole('region', { name: 'Notes' }).getByRole('listitem');
+        await expect(line.filter({ hasText: new RegExp(`${text}$`) })).toBeVisible();
         written.push(text);
       }
     }

@@ -1,10 +1,11 @@
+import { chromium as browserFile } from '../chromium.mjs';
 import { chromium } from '@playwright/test';
 import { add, PORT } from './shared.mjs';
 
 /** Frames drawn while a wash is dragged over the board. */
 export async function dragging() {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserFile() ?? 'chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });

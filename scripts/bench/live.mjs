@@ -1,3 +1,4 @@
+import { chromium as browserFile } from '../chromium.mjs';
 import { chromium } from '@playwright/test';
 import { add, median, PORT } from './shared.mjs';
 
@@ -23,7 +24,7 @@ async function tapThrough() {
 /** From a tap of the run's large button to the picture that shows it, kept in the phone, on a processor slowed four times. */
 export async function living(washId) {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserFile() ?? 'chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });

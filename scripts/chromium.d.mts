@@ -1,0 +1,2 @@
+export declare const HEADLESS: string;
+export declare function chromium(): string | null;
