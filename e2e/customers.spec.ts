@@ -66,7 +66,8 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await page.goto('/customers?show=bookings');
   await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
   await page.getByText('People', { exact: true }).click();
-  await page.getByRole('button', { name: 'Delete Nell Harrow' }).click();
+  await page.getByRole('button', { name: 'More about Nell Harrow' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
 });
 

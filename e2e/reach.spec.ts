@@ -16,6 +16,7 @@ const VIEWS = [
   '/customers',
   '/customers?show=messages',
   '/customers?show=prices',
+  '/changes',
   '/vehicles',
   '/places',
   '/lab',

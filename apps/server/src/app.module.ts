@@ -18,6 +18,7 @@ import { RunsModule } from './runs/runs.module.js';
 import { SettingsModule } from './settings/settings.module.js';
 import { SoilModule } from './soil/soil.module.js';
 import { SpotsModule } from './spots/spots.module.js';
+import { AuditModule } from './audit/audit.module.js';
 import { BackupsModule } from './backup/backups.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
@@ -32,6 +33,7 @@ import { WeatherModule } from './weather/weather.module.js';
     DatabaseModule,
     RecordsModule,
     AccessModule,
+    AuditModule,
     HealthModule,
     BackupsModule,
     SettingsModule,

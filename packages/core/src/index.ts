@@ -558,6 +558,15 @@ export {
 // What goes over HTTP.
 export {
   type AccountView,
+  type CustomerEverything,
+  AUDIT_DAYS,
+  AUDIT_DEEDS,
+  type AuditDeed,
+  AUDITED_RECORDS,
+  type AuditedRecord,
+  type AuditEntry,
+  type AuditField,
+  type AuditPage,
   type DeviceView,
   LONGEST_PASSWORD,
   type PairingView,

@@ -1,13 +1,17 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { Customer } from '@keen/core';
+import type { Customer, CustomerEverything } from '@keen/core';
 import { CreateCustomerDto, UpdateCustomerDto } from './customer.dto.js';
+import { PrivacyService } from './privacy.service.js';
 import { CustomersService } from './customers.service.js';
 
 @ApiTags('customers')
 @Controller('customers')
 export class CustomersController {
-  constructor(private readonly customers: CustomersService) {}
+  constructor(
+    private readonly customers: CustomersService,
+    private readonly privacy: PrivacyService,
+  ) {}
 
   /** All customers. */
   @Get()
@@ -32,6 +36,19 @@ export class CustomersController {
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
     return this.customers.remove(id);
+  }
+
+  /** All that is known of a customer and their cars, photographs among it, for them to have. */
+  @Get(':id/everything')
+  everything(@Param('id') id: string): Promise<CustomerEverything> {
+    return this.privacy.everything(id);
+  }
+
+  /** Erases a customer for good with all that hangs on them; their cars' salt stays, nameless. It cannot be undone. */
+  @Delete(':id/everything')
+  @HttpCode(204)
+  erase(@Param('id') id: string): Promise<void> {
+    return this.privacy.erase(id);
   }
 
   /** Brings back a customer who was taken away. */

@@ -4,11 +4,12 @@ import { ShopModule } from '../shop/shop.module.js';
 import { BookingsController } from './bookings.controller.js';
 import { BookingsService } from './bookings.service.js';
 import { CustomersController } from './customers.controller.js';
+import { PrivacyService } from './privacy.service.js';
 import { CustomersService } from './customers.service.js';
 
 @Module({
   imports: [SettingsModule, ShopModule],
   controllers: [CustomersController, BookingsController],
-  providers: [CustomersService, BookingsService],
+  providers: [CustomersService, BookingsService, PrivacyService],
 })
 export class CustomersModule {}

@@ -5,8 +5,10 @@ import type { BatchItem } from 'drizzle-orm/batch';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { type Config, StartError } from '../config/config.js';
+import { makeAuditTriggers } from './audit-triggers.js';
 import { pendingMigrations } from './migrations.js';
 import * as schema from './schema.js';
+import { signedClient } from './signed-client.js';
 import { copyWhole, requireSound } from './whole-copy.js';
 
 export type Database = LibSQLDatabase<typeof schema>;
@@ -24,6 +26,8 @@ export interface OpenDatabase {
   readonly db: Database;
   /** Copies all of it, as it stands, into a file that is not there yet, and looks whether the copy is sound. */
   readonly copyTo: (file: string) => Promise<void>;
+  /** Writes the file anew and empties the journal, so that nothing of what was erased is left in either. */
+  readonly tidy: () => Promise<void>;
   /** Puts all that is still in the journal into the file, so that the file alone is whole, and closes it. */
   readonly close: () => Promise<void>;
 }
@@ -47,12 +51,20 @@ export async function openDatabase(
     const client = createClient({ url: config.databaseUrl, timeout: BUSY_MS });
     // Readers do not wait for a writer, and a kill loses no write that was acknowledged.
     if (isFile) await client.execute('pragma journal_mode = wal');
-    const db = drizzle(client, { schema });
     if (isFile) await copyBeforeChange(client, config);
-    await migrate(db, { migrationsFolder: config.migrationsFolder });
+    await migrate(drizzle(client), { migrationsFolder: config.migrationsFolder });
+    await makeAuditTriggers(client);
+    const db = drizzle(signedClient(client), { schema });
+    const emptyJournal = async (): Promise<void> => {
+      if (isFile) await client.execute('pragma wal_checkpoint(truncate)');
+    };
+    const tidy = async (): Promise<void> => {
+      await client.execute('vacuum');
+      await emptyJournal();
+    };
     const close = async (): Promise<void> => {
       try {
-        if (isFile) await client.execute('pragma wal_checkpoint(truncate)');
+        await emptyJournal();
       } finally {
         client.close();
       }
@@ -61,7 +73,7 @@ export async function openDatabase(
       await copyWhole(client, file);
       await requireSound(file);
     };
-    return { db, copyTo, close };
+    return { db, copyTo, tidy, close };
   } catch (error) {
     if (error instanceof StartError) throw error;
     throw new StartError(

@@ -1,4 +1,5 @@
 import {
+  AUDIT_DEEDS,
   BODY_CLASSES,
   BODY_MATERIALS,
   type CadenceTarget,
@@ -394,6 +395,9 @@ export const runActions = sqliteTable(
       .notNull()
       .references(() => washes.id),
     action: text('action', { mode: 'json' }).$type<RunAction>().notNull(),
+    /** Whose session sent it, and from which phone, as the server knows them; null: nobody was signed in. */
+    who: text('who'),
+    device: text('device'),
   },
   (table) => [index('run_action_by_wash').on(table.washId, table.seq)],
 );
@@ -518,4 +522,36 @@ export const accessCodes = sqliteTable('access_code', {
   expiresAt: integer('expires_at', { mode: 'timestamp_ms' }).notNull(),
   createdAt: integer('created_at', { mode: 'timestamp_ms' }).notNull(),
   updatedAt: integer('updated_at', { mode: 'timestamp_ms' }).notNull(),
+});
+
+/** Who changed what, written by triggers in one transaction with the change (`db/audit-triggers`). */
+export const audit = sqliteTable(
+  'audit',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    atMs: integer('at_ms').notNull(),
+    /** The account; null: nobody was signed in, or the program did it itself. */
+    who: text('who'),
+    /** The phone or computer by its name. */
+    device: text('device'),
+    /** The table. */
+    record: text('record').notNull(),
+    recordId: text('record_id').notNull(),
+    deed: text('deed', { enum: AUDIT_DEEDS }).notNull(),
+    /** The row as it stood, by its columns; null: there was none. */
+    before: text('before', { mode: 'json' }).$type<Readonly<Record<string, unknown>> | null>(),
+    after: text('after', { mode: 'json' }).$type<Readonly<Record<string, unknown>> | null>(),
+  },
+  (table) => [
+    index('audit_by_record').on(table.record, table.recordId),
+    index('audit_by_time').on(table.atMs),
+  ],
+);
+
+/** For whom the present transaction writes: one row. */
+export const auditActor = sqliteTable('audit_actor', {
+  id: integer('id').primaryKey(),
+  who: text('who'),
+  device: text('device'),
+  atMs: integer('at_ms').notNull(),
 });

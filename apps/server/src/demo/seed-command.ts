@@ -18,6 +18,7 @@ import {
   type WeatherHour,
 } from '@keen/core';
 import { readConfig, StartError } from '../config/config.js';
+import { actingFor } from '../db/acting.js';
 import { openDatabase } from '../db/database.js';
 import {
   bookings,
@@ -168,7 +169,8 @@ async function seed(): Promise<void> {
   mkdirSync(config.dataFolder, { recursive: true });
   for (const leftOver of [part, `${part}-wal`, `${part}-shm`]) rmSync(leftOver, { force: true });
   const { db, close } = await openDatabase({ ...config, databaseUrl: `file:${part}` });
-  const written = await fill(db, config.clockStartMs ?? Date.parse(DEMO_CLOCK));
+  const nowMs = config.clockStartMs ?? Date.parse(DEMO_CLOCK);
+  const written = await actingFor({ who: null, device: null, atMs: nowMs }, () => fill(db, nowMs));
   await close();
   renameSync(part, file);
   console.log(`Demo data written: ${written}.`);

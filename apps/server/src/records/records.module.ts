@@ -1,11 +1,14 @@
 import { Global, Module } from '@nestjs/common';
 import { AccessRepository } from './access.repository.js';
+import { AuditRepository } from './audit.repository.js';
 import { BookingsRepository } from './bookings.repository.js';
 import { CalendarRepository } from './calendar.repository.js';
+import { ConsentRepository } from './consent.repository.js';
 import { CustomersRepository } from './customers.repository.js';
 import { DrivesRepository } from './drives.repository.js';
 import { GearRepository, KitRepository, ProductsRepository } from './kit.repository.js';
 import { PlacesRepository } from './places.repository.js';
+import { PrivacyRepository } from './privacy.repository.js';
 import { Records } from './records.js';
 import { RunsRepository } from './runs.repository.js';
 import { SightsRepository } from './sights.repository.js';
@@ -20,13 +23,16 @@ import { WeatherRepository } from './weather.repository.js';
 
 const REPOSITORIES = [
   AccessRepository,
+  AuditRepository,
   BookingsRepository,
   CalendarRepository,
+  ConsentRepository,
   CustomersRepository,
   DrivesRepository,
   GearRepository,
   KitRepository,
   PlacesRepository,
+  PrivacyRepository,
   ProductsRepository,
   Records,
   RunsRepository,

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { type RunAction, type RunPack, underTodaysNames } from '@keen/core';
 import { and, asc, eq, gt, inArray } from 'drizzle-orm';
+import { acting } from '../db/acting.js';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
 import { runActions, runPacks, runPhotos } from '../db/schema.js';
@@ -50,8 +51,9 @@ export class RunsRepository {
 
   /** All or none; one that is there already stays as it is. */
   async keepActions(washId: string, actions: readonly RunAction[]): Promise<void> {
+    const { who = null, device = null } = acting() ?? {};
     const [first, ...rest] = actions.map((action) =>
-      this.db.insert(runActions).values({ id: action.id, washId, action }).onConflictDoNothing(),
+      this.db.insert(runActions).values({ id: action.id, washId, action, who, device }).onConflictDoNothing(),
     );
     if (first) await this.db.batch([first, ...rest]);
   }

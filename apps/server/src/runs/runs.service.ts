@@ -5,6 +5,7 @@ import {
   didAnything,
   doneWork,
   mergeActions,
+  MS_PER_HOUR,
   type RunAction,
   type RunPack,
   runState,
@@ -22,6 +23,9 @@ import { acceptedOf } from '../answers/accepted.js';
 import { AnswersService } from '../answers/answers.service.js';
 import { WashesService } from '../washes/washes.service.js';
 import { type ArrivedAction, RunsRepository } from '../records/runs.repository.js';
+
+/** So far may a phone’s clock be ahead of the server’s (judgement: a wrong time zone). */
+const MOST_AHEAD_MS = 26 * MS_PER_HOUR;
 
 const startOf = (actions: readonly RunAction[]): string | null =>
   actions.flatMap(({ deed }) => (deed.kind === 'start' ? [deed.packId] : []))[0] ?? null;
@@ -109,6 +113,7 @@ export class RunsService {
    */
   async take(washId: string, actions: readonly RunAction[], after: number): Promise<RunNews> {
     await this.washes.read(washId);
+    this.requireDone(actions);
     const owners = await this.runs.washesOf(actions.map(({ id }) => id));
     for (const [id, owner] of owners)
       if (owner !== washId) throw conflict('actions', `Action ${id} belongs to another wash.`);
@@ -118,6 +123,17 @@ export class RunsService {
     await this.runs.keepActions(washId, actions);
     await this.inTurn(washId, () => this.settle(washId));
     return this.news(washId, after);
+  }
+
+  /** What lies ahead by more than clocks differ was never done. */
+  private requireDone(actions: readonly RunAction[]): void {
+    const latestMs = this.clock.now() + MOST_AHEAD_MS;
+    const at = actions.findIndex(({ atMs }) => atMs > latestMs);
+    if (at >= 0)
+      throw badField(
+        `actions.${at}.atMs`,
+        'This was noted with a time that is still to come. Set the clock of the phone; it keeps what it noted.',
+      );
   }
 
   private async inTurn<T>(washId: string, work: () => Promise<T>): Promise<T> {

@@ -146,7 +146,7 @@ export class SettingsService {
     const stock = merged(before.stock, dto.stock, checkedStock);
     const templates = mergedTemplates(before.templates, dto.templates);
     const namedWays = dto.namedWays ? checkedNamedWays(dto.namedWays) : before.namedWays;
-    await this.store({
+    const after = {
       limits,
       prices,
       display,
@@ -159,7 +159,10 @@ export class SettingsService {
       stock,
       templates,
       namedWays,
-    });
+    };
+    // What was not sent is not written: a default that nobody chose stays one.
+    const sent = Object.entries(after).filter(([key]) => dto[key as keyof typeof dto] !== undefined);
+    await this.store(Object.fromEntries(sent));
     return this.read();
   }
 

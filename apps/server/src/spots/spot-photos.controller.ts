@@ -15,6 +15,7 @@ import type { Request } from 'express';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import { cleanPicture } from '../guard/clean-picture.js';
+import { ConsentRepository } from '../records/consent.repository.js';
 import { type SpotPhotoKey, SpotPhotosRepository } from '../records/spot-photos.repository.js';
 import { SpotsRepository } from '../records/spots.repository.js';
 
@@ -29,6 +30,7 @@ export class SpotPhotosController {
     private readonly photos: SpotPhotosRepository,
     private readonly spots: SpotsRepository,
     private readonly clock: ClockService,
+    private readonly consent: ConsentRepository,
   ) {}
 
   /** Keeps a picture: JPEG, PNG or WebP as the body. */
@@ -38,6 +40,7 @@ export class SpotPhotosController {
     const { vehicleId, spotId, id } = of;
     const known = await this.spots.list(vehicleId);
     if (!known.some((spot) => spot.id === spotId)) throw notFound('spot', spotId);
+    await this.consent.requirePhotographs(vehicleId);
     const ids = (await this.photos.idsBySpot(vehicleId)).get(spotId) ?? [];
     if (ids.length >= MOST_PHOTOS && !ids.includes(id))
       throw badField('photo', `These spots have ${MOST_PHOTOS} photographs already; delete one first.`);

@@ -1,5 +1,6 @@
 import type {
   Customer,
+  CustomerEverything,
   MessageKind,
   SeasonJobId,
   BookingRecord,
@@ -37,6 +38,11 @@ export const useRemoveCustomer = () =>
   useChange((id: string) => ask<void>(`customers/${id}`, { method: 'DELETE' }), 'customers');
 export const useRestoreCustomer = () =>
   useChange((id: string) => ask<Customer>(`customers/${id}/restore`, { method: 'POST' }), 'customers');
+
+/** All that is known of a customer and their cars. */
+export const askEverything = (id: string) => ask<CustomerEverything>(`customers/${id}/everything`);
+export const useEraseCustomer = () =>
+  useChange((id: string) => ask<void>(`customers/${id}/everything`, { method: 'DELETE' }), 'erased');
 
 export const useBookings = () =>
   useQuery({ queryKey: ['bookings'], queryFn: () => ask<BookingRecord[]>('bookings') });

@@ -21,6 +21,7 @@ describe('what depends on what', () => {
         'places',
         'settings',
         'customers',
+        'erased',
         'bookings',
         'messages',
         'weather',
@@ -29,15 +30,21 @@ describe('what depends on what', () => {
     },
     {
       view: 'bookings',
-      by: ['washes', 'runs', 'vehicles', 'places', 'settings', 'customers', 'bookings', 'clock'],
+      by: ['washes', 'runs', 'vehicles', 'places', 'settings', 'customers', 'erased', 'bookings', 'clock'],
     },
     {
       view: 'calendar',
-      by: ['washes', 'runs', 'vehicles', 'places', 'settings', 'customers', 'calendar', 'clock'],
+      by: ['washes', 'runs', 'vehicles', 'places', 'settings', 'customers', 'erased', 'calendar', 'clock'],
     },
-    { view: 'vehicles', by: ['runs', 'vehicles', 'customers'] },
+    { view: 'vehicles', by: ['runs', 'vehicles', 'customers', 'erased'] },
   ])('$view', ({ view, by }) => {
     expect(kindsThatRefresh(view).sort()).toEqual([...by].sort());
+  });
+
+  it('has the noted changes follow every record of which they are noted', () => {
+    const notNoted = ['calendar', 'bulletins', 'backups', 'clock'];
+    const all = Object.keys(DEPENDENT_VIEWS).filter((kind) => !notNoted.includes(kind));
+    expect(kindsThatRefresh('audit').sort()).toEqual(all.sort());
   });
 
   it('has the plan and the verdicts follow every record that they are worked out from', () => {

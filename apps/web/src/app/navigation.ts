@@ -8,6 +8,7 @@ import {
   IconCloudSnow,
   IconDropletQuestion,
   IconFlask,
+  IconHistory,
   IconMapPin,
   IconScale,
   IconSettings,
@@ -48,6 +49,7 @@ export const VIEWS: readonly View[] = [
   { path: '/desk', label: 'Reference desk', key: 'd', icon: IconCalculator, room: 'kit' },
   { path: '/washes', label: 'Washes', key: 'l', icon: IconChecklist, room: 'records' },
   { path: '/customers', label: 'Customers', key: 'u', icon: IconUsers, room: 'records' },
+  { path: '/changes', label: 'Changes', key: 'a', icon: IconHistory, room: 'records' },
   { path: '/settings', label: 'Settings', key: 'x', icon: IconSettings, room: 'tools' },
 ];
 
@@ -68,12 +70,16 @@ const ROOMS: readonly Room[] = [
 /** What a helper has to do with: the own round, what is on the shelf, and the sums. */
 const FOR_HELPER: ReadonlySet<string> = new Set(['/', '/kit', '/desk']);
 
-export const viewsFor = (role: Role): readonly View[] =>
-  role === 'helper'
-    ? VIEWS.filter(({ path }) => FOR_HELPER.has(path)).map((view) =>
-        view.path === '/' ? { ...view, label: 'Your washes' } : view,
-      )
-    : VIEWS;
+/** Who changed what is the owner's to read. */
+const FOR_OWNER: ReadonlySet<string> = new Set(['/changes']);
+
+export function viewsFor(role: Role): readonly View[] {
+  if (role === 'owner') return VIEWS;
+  if (role === 'bookkeeper') return VIEWS.filter(({ path }) => !FOR_OWNER.has(path));
+  return VIEWS.filter(({ path }) => FOR_HELPER.has(path)).map((view) =>
+    view.path === '/' ? { ...view, label: 'Your washes' } : view,
+  );
+}
 
 /** The rooms that hold any of these views, each with the view where it opens. */
 export const roomsOf = (views: readonly View[]): (Room & { readonly path: string })[] =>

@@ -82,6 +82,12 @@ export const router = createBrowserRouter([
         }),
       },
       {
+        path: 'changes',
+        lazy: async () => ({
+          Component: (await import('../features/changes/changes-page.js')).ChangesPage,
+        }),
+      },
+      {
         path: 'vehicles',
         lazy: async () => ({
           Component: (await import('../features/vehicles/vehicles-page.js')).VehiclesPage,

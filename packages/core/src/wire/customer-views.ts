@@ -24,3 +24,10 @@ export interface Untold {
   /** Coldest air where the car stands in the night after, °C; null: not known. */
   readonly overnightC: number | null;
 }
+
+/** All that is known of a customer and their cars, for them to have. */
+export interface CustomerEverything {
+  readonly madeMs: number;
+  /** Rows by their table; pictures as base64. */
+  readonly records: Readonly<Record<string, readonly Readonly<Record<string, unknown>>[]>>;
+}

@@ -1,5 +1,6 @@
 export * from './access-views.js';
 export * from './answer-views.js';
+export * from './audit-views.js';
 export * from './calendar-views.js';
 export * from './customer-views.js';
 export * from './error-body.js';

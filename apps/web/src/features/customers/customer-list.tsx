@@ -1,13 +1,15 @@
 import { Button } from '@mantine/core';
 import type { Customer, VehicleRecord } from '@keen/core';
 import { useState } from 'react';
-import { useRemoveCustomer, useRestoreCustomer } from '../../api/customer-queries.js';
-import { useFormat } from '../../format/use-format.js';
+import { useBookings, useRemoveCustomer, useRestoreCustomer, useUntold } from '../../api/customer-queries.js';
+import { useClock } from '../../api/queries.js';
+import { useWashes } from '../../api/wash-queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import classes from '../../parts/record-list.module.css';
 import { Empty } from '../../parts/states.js';
-import { CONSENT_NAMES } from '../../words/names.js';
-import { availabilityText } from './customer-form.js';
+import { CustomerCard } from './customer-card.js';
+import { byPromise, carsOf, untoldCount } from './customer-view.js';
+import { EraseDialog } from './erase-dialog.js';
 import { CustomerDrawer } from './customer-drawer.js';
 
 interface CustomerListProps {
@@ -17,7 +19,12 @@ interface CustomerListProps {
 
 /** The people whose cars are washed. */
 export function CustomerList({ customers, vehicles }: CustomerListProps) {
-  const format = useFormat();
+  const { data: bookings = [] } = useBookings();
+  const { data: washes = [] } = useWashes();
+  const { data: untold = [] } = useUntold();
+  const { data: clock } = useClock();
+  const around = { vehicles, bookings, washes, untold, nowMs: clock?.nowMs ?? 0 };
+  const [erased, setErased] = useState<Customer | null>(null);
   const [open, setOpen] = useState<Customer | 'new' | null>(null);
   const remove = useRemoveCustomer();
   const restore = useRestoreCustomer();
@@ -37,49 +44,19 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
         <Empty title="Nobody is in the book yet">Add a customer, and give them their cars.</Empty>
       )}
       <ul className={classes.list}>
-        {customers.map((customer) => (
-          <li key={customer.id} className={classes.item}>
-            <div>
-              <h2>{customer.name}</h2>
-              <p>
-                {vehicles
-                  .filter(({ customerId }) => customerId === customer.id)
-                  .map(({ name }) => name)
-                  .join(', ') || 'No car yet'}
-              </p>
-              <p className="muted">
-                {customer.contact ? `Reached by ${customer.contact}` : 'No way to reach them is noted'}
-              </p>
-              <p className="muted">
-                {CONSENT_NAMES[customer.photoConsent]}
-                {customer.consentMs === null
-                  ? ' (not asked yet)'
-                  : `, said on ${format.dayShort(customer.consentMs)}`}
-              </p>
-              <p className="muted">{availabilityText(customer.availability)}</p>
-              {customer.notes && <p>{customer.notes}</p>}
-            </div>
-            <div className={`${classes.acts} no-print`}>
-              <Button
-                size="compact-md"
-                variant="default"
-                aria-label={`Edit ${customer.name}`}
-                onClick={() => setOpen(customer)}
-              >
-                Edit
-              </Button>
-              <Button
-                size="compact-md"
-                variant="default"
-                aria-label={`Delete ${customer.name}`}
-                onClick={() => deleteOne(customer)}
-              >
-                Delete
-              </Button>
-            </div>
-          </li>
+        {byPromise(customers, around).map((customer) => (
+          <CustomerCard
+            key={customer.id}
+            customer={customer}
+            cars={carsOf(customer, around)}
+            untold={untoldCount(customer, around)}
+            onEdit={() => setOpen(customer)}
+            onDelete={() => deleteOne(customer)}
+            onErase={() => setErased(customer)}
+          />
         ))}
       </ul>
+      {erased && <EraseDialog customer={erased} onClose={() => setErased(null)} />}
       {open !== null && (
         <CustomerDrawer
           key={open === 'new' ? 'new' : open.id}
