@@ -576,6 +576,7 @@ export {
   SHORTEST_PASSWORD,
   type SignedIn,
   type BackupsView,
+  type BackupTrial,
   IMPORT_MODES,
   type BalanceView,
   type BookingRecord,

@@ -7,6 +7,7 @@ import { ClockService } from '../clock/clock.service.js';
 import { CONFIG, type Config, isReachable } from '../config/config.js';
 import { tlsFiles } from '../config/tls-files.js';
 import { notFound, turnedAway } from '../errors/api-error.js';
+import { inPassing } from '../db/in-passing.js';
 import { AccessRepository } from '../records/access.repository.js';
 import type { SignIn } from './sign-in.js';
 
@@ -85,7 +86,8 @@ export class AccessService {
     const { user, session } = response;
     const { device = null, lastSeenMs = null } = session;
     const nowMs = this.clock.now();
-    if (Math.abs(nowMs - (lastSeenMs ?? 0)) > SEEN_EVERY_MS) await this.repository.seen(session.id, nowMs);
+    if (Math.abs(nowMs - (lastSeenMs ?? 0)) > SEEN_EVERY_MS)
+      await inPassing(() => this.repository.seen(session.id, nowMs));
     const who: Asker = {
       sessionId: session.id,
       accountId: user.id,

@@ -1,6 +1,7 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import { AUDIT_DAYS, type AuditPage, MS_PER_DAY } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { inPassing } from '../db/in-passing.js';
 import { type AuditFilter, AuditRepository } from '../records/audit.repository.js';
 import { toldChange } from './told-change.js';
 
@@ -15,7 +16,7 @@ export class AuditService implements OnApplicationBootstrap {
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
-    await this.audit.forgetBefore(this.clock.now() - AUDIT_DAYS * MS_PER_DAY);
+    await inPassing(() => this.audit.forgetBefore(this.clock.now() - AUDIT_DAYS * MS_PER_DAY));
   }
 
   async page(filter: AuditFilter): Promise<AuditPage> {

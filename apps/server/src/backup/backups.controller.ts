@@ -1,6 +1,6 @@
 import { Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { BackupsView } from '@keen/core';
+import type { BackupsView, BackupTrial } from '@keen/core';
 import { BackupsService } from './backups.service.js';
 
 @ApiTags('backups')
@@ -20,5 +20,12 @@ export class BackupsController {
   async make(): Promise<BackupsView> {
     await this.backups.make();
     return this.backups.view();
+  }
+
+  /** Opens the newest copy in a folder of its own, as a restore would, and says what is in it. */
+  @Post('trial')
+  @HttpCode(200)
+  trial(): Promise<BackupTrial> {
+    return this.backups.tryNewest();
   }
 }

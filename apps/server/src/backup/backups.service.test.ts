@@ -1,6 +1,6 @@
 import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import { MS_PER_DAY, MS_PER_HOUR } from '@keen/core';
 import { BackupsService } from './backups.service.js';
@@ -21,9 +21,15 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const service = (isDemo = false): BackupsService =>
+const service = (isDemo = false, secondBackupFolder: string | null = null): BackupsService =>
   new BackupsService(
-    { dataFolder: folder, databaseUrl: `file:${folder}/keen-rinse.db`, isDemo },
+    {
+      dataFolder: folder,
+      databaseUrl: `file:${folder}/keen-rinse.db`,
+      isDemo,
+      migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
+      secondBackupFolder,
+    },
     {
       copyTo: (file: string) => {
         copied.push(file);
@@ -94,5 +100,26 @@ describe('copies of the data', () => {
     writeFileSync(join(folder, 'backups', 'before-0001_judgement.db'), 'x');
     writeFileSync(join(folder, 'backups', 'notes.txt'), 'x');
     expect(made.view().copies).toHaveLength(1);
+  });
+
+  it('go to a second folder as well, where one was given', async () => {
+    const second = join(folder, 'elsewhere');
+    const made = service(false, second);
+    await made.make();
+    expect(readdirSync(second)).toEqual(readdirSync(join(folder, 'backups')));
+    expect(made.view()).toMatchObject({ secondFolder: second, failure: null });
+    // A folder that cannot be made is a failure that is told, and the first copy stays.
+    writeFileSync(join(folder, 'in-the-way'), '');
+    const blocked = service(false, join(folder, 'in-the-way', 'below'));
+    jest.setSystemTime(NOW + MS_PER_DAY);
+    await expect(blocked.make()).rejects.toThrow();
+    expect(blocked.view().failure).toMatch(/ENOTDIR|EEXIST/);
+    expect(blocked.view().copies).toHaveLength(2);
+  });
+
+  it('say what is left on the disk', () => {
+    const { freeBytes, isRoomLow } = service().view();
+    expect(freeBytes).toBeGreaterThan(0);
+    expect(isRoomLow).toBe((freeBytes ?? 0) < 500_000_000);
   });
 });

@@ -1,4 +1,15 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statfsSync,
+  statSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
   Inject,
@@ -7,12 +18,17 @@ import {
   type OnApplicationBootstrap,
   type OnModuleDestroy,
 } from '@nestjs/common';
-import { type BackupsView, MS_PER_DAY, MS_PER_HOUR } from '@keen/core';
+import { type BackupsView, type BackupTrial, MS_PER_DAY, MS_PER_HOUR } from '@keen/core';
 import { CONFIG, type Config } from '../config/config.js';
-import { backupFolder, type OpenDatabase } from '../db/database.js';
+import { backupFolder, openDatabase, type OpenDatabase } from '../db/database.js';
 import { OPEN_DATABASE } from '../db/database.module.js';
 import { InTurn } from '../db/in-turn.js';
+import { notFound } from '../errors/api-error.js';
+import { countsIn } from './counts-in.js';
 import { thinned } from './thinned.js';
+
+/** Less than this on the disk is told before it is too late: a day of photographs and a copy (judgement). */
+const LOW_BYTES = 500_000_000;
 
 const NAME = /^keen-rinse-(?<at>\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})\.db$/;
 const fileName = (atMs: number): string =>
@@ -25,6 +41,11 @@ function timeOf(name: string): number | null {
   return Date.parse(`${day}T${clock.replaceAll('-', ':')}Z`);
 }
 
+type BackupConfig = Pick<
+  Config,
+  'dataFolder' | 'databaseUrl' | 'isDemo' | 'migrationsFolder' | 'secondBackupFolder'
+>;
+
 /** Copies of the database, one a day by the machine's clock: made, looked at, and thinned. */
 @Injectable()
 export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
@@ -34,7 +55,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly turns = new InTurn();
 
   constructor(
-    @Inject(CONFIG) private readonly config: Pick<Config, 'dataFolder' | 'databaseUrl' | 'isDemo'>,
+    @Inject(CONFIG) private readonly config: BackupConfig,
     @Inject(OPEN_DATABASE) private readonly open: Pick<OpenDatabase, 'copyTo'>,
   ) {}
 
@@ -62,8 +83,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** When the copies that there are were made, the oldest first. */
-  private times(): number[] {
-    const folder = backupFolder(this.config);
+  private times(folder = backupFolder(this.config)): number[] {
     if (!existsSync(folder)) return [];
     return readdirSync(folder)
       .flatMap((name) => timeOf(name) ?? [])
@@ -77,22 +97,62 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
 
   private async makeNow(): Promise<void> {
     const folder = backupFolder(this.config);
-    const file = join(folder, fileName(Date.now()));
-    const part = `${file}.part`;
+    const name = fileName(Date.now());
+    const part = join(folder, `${name}.part`);
     try {
       mkdirSync(folder, { recursive: true });
       rmSync(part, { force: true });
       await this.open.copyTo(part);
-      renameSync(part, file);
+      renameSync(part, join(folder, name));
+      this.thin(folder);
+      this.copyAlso(join(folder, name), name);
       this.failure = null;
     } catch (error) {
       rmSync(part, { force: true });
       this.failure = error instanceof Error ? error.message : String(error);
       throw error;
     }
-    const times = this.times();
+  }
+
+  private thin(folder: string): void {
+    const times = this.times(folder);
     const kept = thinned(times);
     for (const atMs of times) if (!kept.has(atMs)) rmSync(join(folder, fileName(atMs)), { force: true });
+  }
+
+  /** To the second folder, where there is one: half a file is never seen there. */
+  private copyAlso(file: string, name: string): void {
+    const { secondBackupFolder: folder } = this.config;
+    if (folder === null) return;
+    mkdirSync(folder, { recursive: true });
+    const part = join(folder, `${name}.part`);
+    copyFileSync(file, part);
+    renameSync(part, join(folder, name));
+    this.thin(folder);
+  }
+
+  /** Opens the newest copy elsewhere, as a restore would, and counts what is in it; nothing of the shop's own is touched. @throws 404 without a copy */
+  async tryNewest(): Promise<BackupTrial> {
+    const atMs = this.times().at(-1);
+    if (atMs === undefined) throw notFound('backup', 'of today or before');
+    const folder = mkdtempSync(join(tmpdir(), 'keen-restore-'));
+    const file = join(folder, 'keen-rinse.db');
+    try {
+      copyFileSync(join(backupFolder(this.config), fileName(atMs)), file);
+      const { migrationsFolder } = this.config;
+      const opened = await openDatabase({
+        dataFolder: folder,
+        databaseUrl: `file:${file}`,
+        migrationsFolder,
+      });
+      try {
+        return { atMs, ...(await countsIn(opened.db)) };
+      } finally {
+        await opened.close();
+      }
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
   }
 
   /** What there is, when the next is made, and why the last one failed. */
@@ -108,6 +168,20 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
         .map((atMs) => ({ atMs, bytes: statSync(join(folder, fileName(atMs))).size })),
       nextMs: this.isWanted ? (last === null ? Date.now() : last + MS_PER_DAY) : null,
       failure: this.failure,
+      secondFolder: this.config.secondBackupFolder,
+      ...this.room(),
     };
+  }
+
+  /** What is left on the disk of the data. */
+  private room(): Pick<BackupsView, 'freeBytes' | 'isRoomLow'> {
+    try {
+      const { bavail, bsize } = statfsSync(this.config.dataFolder);
+      const freeBytes = bavail * bsize;
+      return { freeBytes, isRoomLow: freeBytes < LOW_BYTES };
+    } catch {
+      // Some file systems do not tell.
+      return { freeBytes: null, isRoomLow: false };
+    }
   }
 }

@@ -18,6 +18,8 @@ export interface Config {
   readonly tls: { readonly certFile: string; readonly keyFile: string } | null;
   /** A proxy in front of it speaks TLS. */
   readonly isBehindProxy: boolean;
+  /** Where each backup is copied to as well, best on another disk; null: nowhere. */
+  readonly secondBackupFolder: string | null;
   readonly webFolder: string;
   readonly migrationsFolder: string;
 }
@@ -108,6 +110,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     isDemo: env.KEEN_DEMO === '1',
     tls,
     isBehindProxy: env.KEEN_BEHIND_PROXY === '1',
+    secondBackupFolder: env.KEEN_BACKUP_ALSO ? resolve(env.KEEN_BACKUP_ALSO) : null,
     webFolder: resolve(import.meta.dirname, '../../../web/dist'),
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
   };

@@ -1,6 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import { FieldError, type ErrorBody } from '@keen/core';
 import type { Response } from 'express';
+import { faultText } from '../db/in-passing.js';
 
 /** Faults of the database file, by the driver's code: status and what to say. */
 const DATABASE_FAULTS: readonly {
@@ -10,10 +11,11 @@ const DATABASE_FAULTS: readonly {
   readonly message: string;
 }[] = [
   {
-    match: /SQLITE_FULL/,
+    match: /SQLITE_FULL|ENOSPC/,
     status: 507,
     code: 'disk-full',
-    message: 'The disk is full, so nothing was saved. Make room and try again.',
+    message:
+      'The disk is full, so nothing was saved; what is there can still be read. Make room and try again.',
   },
   {
     match: /SQLITE_READONLY/,
@@ -65,16 +67,6 @@ function ofHttp(exception: HttpException): Answer {
   };
 }
 
-/** The driver's code may stand on the error itself or on its cause. */
-function codesOf(error: unknown): string {
-  const parts: string[] = [];
-  for (let at: unknown = error; at instanceof Error; at = at.cause) {
-    parts.push(at.message);
-    if ('code' in at && typeof at.code === 'string') parts.push(at.code);
-  }
-  return parts.join(' ');
-}
-
 /** Turns anything thrown into a status and the one error shape. */
 export function answerFor(exception: unknown): Answer {
   if (exception instanceof HttpException) return ofHttp(exception);
@@ -87,7 +79,7 @@ export function answerFor(exception: unknown): Answer {
   if (exception instanceof Error && exception.name === 'Cancelled') {
     return { status: 499, body: { error: { code: 'cancelled', field: null, message: exception.message } } };
   }
-  const fault = DATABASE_FAULTS.find(({ match }) => match.test(codesOf(exception)));
+  const fault = DATABASE_FAULTS.find(({ match }) => match.test(faultText(exception)));
   if (fault)
     return {
       status: fault.status,

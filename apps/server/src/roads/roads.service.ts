@@ -14,6 +14,7 @@ import {
   type KeptBulletin,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { inPassing } from '../db/in-passing.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import type { ImportDto } from '../imports/import.dto.js';
 import { keeps } from '../imports/import-report.js';
@@ -46,12 +47,9 @@ export class RoadsService {
   private async fetch(nowMs: number): Promise<void> {
     const newest = await this.repository.newestMs(this.authority.name);
     const fromMs = newest === null ? seasonStartMs(nowMs) : newest + 1;
-    if (fromMs < nowMs)
-      await this.repository.insertAll(
-        this.authority.name,
-        await this.authority.bulletins(fromMs, nowMs),
-        true,
-      );
+    if (fromMs >= nowMs) return;
+    const bulletins = await this.authority.bulletins(fromMs, nowMs);
+    await inPassing(() => this.repository.insertAll(this.authority.name, bulletins, true));
   }
 
   private span(): TreatmentSpan {

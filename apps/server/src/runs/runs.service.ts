@@ -16,6 +16,7 @@ import {
   type RunNews,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { inPassing } from '../db/in-passing.js';
 import { badField, conflict } from '../errors/api-error.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
@@ -87,7 +88,7 @@ export class RunsService {
     const named = { ...draft, washId: wash.id };
     const id = createHash('sha256').update(JSON.stringify(named)).digest('base64url').slice(0, 24);
     const pack: RunPack = { ...named, id, madeMs: nowMs };
-    await this.runs.keepPack(pack);
+    await inPassing(() => this.runs.keepPack(pack));
     return pack;
   }
 

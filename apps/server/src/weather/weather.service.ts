@@ -15,6 +15,7 @@ import {
   type SightRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
+import { inPassing } from '../db/in-passing.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { SightsRepository } from '../records/sights.repository.js';
 import { WeatherRepository } from '../records/weather.repository.js';
@@ -89,11 +90,15 @@ export class WeatherService {
     const { name } = this.station;
     const newest = await this.repository.newestObservedMs(name);
     const fromMs = newest === null ? seasonStartMs(hourMs) : newest + MS_PER_HOUR;
-    if (fromMs < hourMs) await this.repository.addObserved(name, await this.station.observed(fromMs, hourMs));
+    if (fromMs < hourMs) {
+      const observed = await this.station.observed(fromMs, hourMs);
+      await inPassing(() => this.repository.addObserved(name, observed));
+    }
     const issuedMs = await this.repository.newestIssuedMs(name, hourMs);
     if (issuedMs === null || hourMs - issuedMs >= STATION_RUNS_EVERY_MS) {
-      await this.repository.addRun(await this.station.newestForecast(hourMs));
-      await this.repository.forgetRunsBefore(hourMs - KEPT_RUN_MS);
+      const run = await this.station.newestForecast(hourMs);
+      if (await inPassing(() => this.repository.addRun(run)))
+        await this.repository.forgetRunsBefore(hourMs - KEPT_RUN_MS);
     }
   }
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import type { BackupsView } from '@keen/core';
+import type { BackupsView, BackupTrial } from '@keen/core';
 import { ask } from './client.js';
-import { useChange } from './change.js';
+import { useAct, useChange } from './change.js';
 
 export const useBackups = () =>
   useQuery({ queryKey: ['backups'], queryFn: () => ask<BackupsView>('backups') });
@@ -12,4 +12,11 @@ export const useMakeBackup = () =>
     () => ask<BackupsView>('backups', { method: 'POST' }),
     'backups',
     (client, view) => client.setQueryData(['backups'], view),
+  );
+
+/** Opens the newest copy elsewhere, as a restore would. */
+export const useTryBackup = () =>
+  useAct(
+    (_: void) => ask<BackupTrial>('backups/trial', { method: 'POST' }),
+    () => undefined,
   );

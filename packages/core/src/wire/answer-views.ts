@@ -60,4 +60,19 @@ export interface BackupsView {
   readonly nextMs: number | null;
   /** Why the last one could not be made; null: it could. */
   readonly failure: string | null;
+  /** Where each is copied to as well; null: nowhere. */
+  readonly secondFolder: string | null;
+  /** What is left on the disk of the data; null: it does not tell. */
+  readonly freeBytes: number | null;
+  /** So little that it should be seen to. */
+  readonly isRoomLow: boolean;
+}
+
+/** The newest copy, opened elsewhere as a restore would, and what was found in it. */
+export interface BackupTrial {
+  readonly atMs: number;
+  readonly vehicles: number;
+  /** Done ones. */
+  readonly washes: number;
+  readonly customers: number;
 }

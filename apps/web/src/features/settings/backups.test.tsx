@@ -14,6 +14,9 @@ const view = (change: Partial<BackupsView> = {}): BackupsView => ({
   copies: [],
   nextMs: AT,
   failure: null,
+  secondFolder: null,
+  freeBytes: 40_000_000_000,
+  isRoomLow: false,
   ...change,
 });
 const COPY = { atMs: AT, bytes: 2_340_000 };
@@ -35,6 +38,29 @@ describe('backups', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Make a copy now' }));
     expect(await screen.findByText(/2\.3 MB/)).toBeTruthy();
     expect(screen.getByText(/The last copy is of/)).toBeTruthy();
+  });
+
+  it('are tried: the newest is opened elsewhere, and says what is in it', async () => {
+    madeUpServer(({ path, method }) => {
+      if (method === 'POST' && path.endsWith('/trial'))
+        return { body: { atMs: AT, vehicles: 1, washes: 87, customers: 9 } };
+      if (path.endsWith('/settings')) return { body: { display: DEFAULT_DISPLAY, timeZone: 'Etc/UTC' } };
+      return { body: view({ copies: [COPY], secondFolder: '/mnt/other' }) };
+    });
+    show(<Backups />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Try the newest copy' }));
+    expect((await screen.findByRole('status')).textContent).toMatch(/1 car, 87 washes, 9 customers/);
+    expect(screen.getByText(/40\.0 GB free.*goes to \/mnt\/other as well/)).toBeTruthy();
+  });
+
+  it('say in the morning when the disk fills up', async () => {
+    serve(view({ isRoomLow: true, freeBytes: 123_000_000 }));
+    show(
+      <>
+        <BackupAlert />
+      </>,
+    );
+    expect((await screen.findByRole('alert')).textContent).toMatch(/^123 MB are left/);
   });
 
   it('say that they could not be read, where they could not', async () => {

@@ -1,5 +1,5 @@
 import { Button, Group } from '@mantine/core';
-import { useBackups, useMakeBackup } from '../../api/backup-queries.js';
+import { useBackups, useMakeBackup, useTryBackup } from '../../api/backup-queries.js';
 import { useLocation } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
@@ -11,6 +11,32 @@ const BACKUPS_HASH = '#backups';
 /** Older ones are counted, not listed. */
 const MOST_LISTED = 5;
 
+const gigabytes = (bytes: number): string => `${(bytes / 1_000_000_000).toFixed(1)} GB`;
+
+/** Opens the newest copy elsewhere and says what is in it: a copy that nobody ever opened is a hope. */
+function TryNewest() {
+  const format = useFormat();
+  const trial = useTryBackup();
+  const { data } = trial;
+  return (
+    <>
+      <Button
+        variant="default"
+        loading={trial.isPending}
+        onClick={() => trial.mutate(undefined, { onError: noticeOfFailure })}
+      >
+        Try the newest copy
+      </Button>
+      {data && (
+        <span role="status">
+          It opens: {data.vehicles} {data.vehicles === 1 ? 'car' : 'cars'}, {data.washes} washes,{' '}
+          {data.customers} customers, as of {format.dayTime(data.atMs)}. Your data was not touched.
+        </span>
+      )}
+    </>
+  );
+}
+
 /** Copies of the shop's data: which there are, when the next is made, and one button for one now. */
 export function Backups() {
   const format = useFormat();
@@ -19,7 +45,7 @@ export function Backups() {
   const make = useMakeBackup();
   if (error) return <Failed error={error} />;
   if (!view) return <Loading what="Looking for backups" />;
-  const { copies, isDaily, nextMs, failure, folder } = view;
+  const { copies, isDaily, nextMs, failure, folder, secondFolder, freeBytes } = view;
   const older = copies.length - MOST_LISTED;
   return (
     <section
@@ -44,6 +70,12 @@ export function Backups() {
           ? `One is made each day, the next about ${format.dayTime(nextMs)}; a week of days, a month of weeks and a year of months are kept.`
           : 'Made-up data is not copied by itself.'}
       </p>
+      <p className="muted">
+        {freeBytes !== null && `${gigabytes(freeBytes)} free on the disk. `}
+        {secondFolder === null
+          ? 'Copies on the same disk are lost with it: give a second folder by KEEN_BACKUP_ALSO.'
+          : `Each copy goes to ${secondFolder} as well.`}
+      </p>
       {copies.length > 0 && (
         <ul>
           {copies.slice(0, MOST_LISTED).map(({ atMs, bytes }) => (
@@ -62,6 +94,7 @@ export function Backups() {
         >
           Make a copy now
         </Button>
+        {copies.length > 0 && <TryNewest />}
       </Group>
       <p className="muted">
         In {folder}. To go back to one: stop the program, then npm run restore -- and the file; what was there
