@@ -16,6 +16,8 @@ import { fewGuesses } from './guard/guesses.js';
 import { smaller } from './guard/smaller.js';
 import { safeHeaders } from './guard/headers.js';
 import { sameSiteOnly } from './guard/same-site.js';
+import { Lines } from './log/lines.js';
+import { numbered } from './log/request-number.js';
 import { apiDocument } from './openapi/document.js';
 
 function serveWeb(app: NestExpressApplication, folder: string): void {
@@ -38,16 +40,16 @@ const describeApi = (app: NestExpressApplication): void =>
 
 /** The whole application, not yet listening. */
 export async function createApp(): Promise<NestExpressApplication> {
-  const { tls } = readConfig();
+  const { tls, logLevel } = readConfig();
   const app = await NestFactory.create<NestExpressApplication>(AppModule, {
     forceCloseConnections: true,
     abortOnError: false,
-    logger: ['error', 'warn'],
+    logger: new Lines(logLevel),
     ...(tls && { httpsOptions: { cert: readFileSync(tls.certFile), key: readFileSync(tls.keyFile) } }),
   });
   const { hosts, webFolder, isBehindProxy } = app.get<Config>(CONFIG);
   if (isBehindProxy) app.set('trust proxy', 1);
-  app.use(safeHeaders('/api/docs'), sameSiteOnly(hosts), smaller());
+  app.use(numbered, safeHeaders('/api/docs'), sameSiteOnly(hosts), smaller());
   app.use(/^\/api\/calendar\/[^/]+\/washes\.ics$/, fewGuesses({ what: 'addresses', field: 'secret' }));
   app.use(/^\/api\/access\/session$/, fewGuesses({ what: 'passwords', field: 'password' }));
   app.use(/^\/api\/access\/pair$/, fewGuesses({ what: 'codes', field: 'code' }));

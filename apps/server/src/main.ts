@@ -1,3 +1,4 @@
+import { Logger } from '@nestjs/common';
 import { AccessService } from './access/access.service.js';
 import { requireSafe } from './access/safe-start.js';
 import { createApp } from './app.js';
@@ -33,7 +34,8 @@ async function start(): Promise<void> {
     .get(PlanService)
     .morning()
     .catch((error: unknown) => {
-      if (!isStopping) console.error('The first answer could not be worked out:', error);
+      if (!isStopping)
+        new Logger('start').error(`The first answer could not be worked out: ${String(error)}`);
     });
 }
 

@@ -10,8 +10,8 @@ export class ActingInterceptor implements NestInterceptor {
   constructor(private readonly clock: ClockService) {}
 
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
-    const { who } = context.switchToHttp().getRequest<{ who?: Asker }>();
-    const acting = { who: who?.name ?? null, device: who?.device ?? null, atMs: this.clock.now() };
+    const { who, ip = '' } = context.switchToHttp().getRequest<{ who?: Asker; ip?: string }>();
+    const acting = { who: who?.name ?? null, device: who?.device ?? null, atMs: this.clock.now(), from: ip };
     return new Observable((subscriber) => actingFor(acting, () => next.handle().subscribe(subscriber)));
   }
 }

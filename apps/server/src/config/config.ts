@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { LOG_LEVELS } from '../log/lines.js';
 import { namesIn, tlsFiles } from './tls-files.js';
 
 /** Where the program lives and how it was started; read once from the environment. */
@@ -20,6 +21,8 @@ export interface Config {
   readonly isBehindProxy: boolean;
   /** Where each backup is copied to as well, best on another disk; null: nowhere. */
   readonly secondBackupFolder: string | null;
+  /** Down to which level the log is written. */
+  readonly logLevel: (typeof LOG_LEVELS)[number];
   readonly webFolder: string;
   readonly migrationsFolder: string;
 }
@@ -95,6 +98,12 @@ export const isOwnMachineOnly = ({ host }: Pick<Config, 'host'>): boolean =>
 export const isReachable = (config: Pick<Config, 'host' | 'isBehindProxy'>): boolean =>
   config.isBehindProxy || !isOwnMachineOnly(config);
 
+function readLogLevel(text = 'warn'): Config['logLevel'] {
+  const level = LOG_LEVELS.find((one) => one === text);
+  if (!level) throw new StartError(`KEEN_LOG is "${text}"; it must be one of ${LOG_LEVELS.join(', ')}.`);
+  return level;
+}
+
 /** Reads the configuration. @throws StartError naming the variable that is wrong */
 export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
   const dataFolder = resolve(env.KEEN_DATA ?? '.data/own');
@@ -111,6 +120,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     tls,
     isBehindProxy: env.KEEN_BEHIND_PROXY === '1',
     secondBackupFolder: env.KEEN_BACKUP_ALSO ? resolve(env.KEEN_BACKUP_ALSO) : null,
+    logLevel: readLogLevel(env.KEEN_LOG),
     webFolder: resolve(import.meta.dirname, '../../../web/dist'),
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
   };

@@ -7,6 +7,8 @@ export interface Acting {
   /** The phone or computer by its name; null: it has none. */
   readonly device: string | null;
   readonly atMs: number;
+  /** From where the request came. */
+  readonly from?: string;
 }
 
 const storage = new AsyncLocalStorage<Acting>();
@@ -16,3 +18,9 @@ export const actingFor = <T>(acting: Acting, work: () => T): T => storage.run(ac
 
 /** null: the program writes of its own accord. */
 export const acting = (): Acting | null => storage.getStore() ?? null;
+
+/** By which one client is told from another. */
+export function askerName(): string {
+  const by = acting();
+  return by ? [by.who, by.device, by.from].join(' ') : '';
+}

@@ -14,7 +14,9 @@ import {
 } from '@keen/core';
 import { Piscina } from 'piscina';
 import { Subject } from 'rxjs';
+import { askerName } from '../db/acting.js';
 import { Cancelled } from './cancelled.js';
+import { FairTurns } from './fair-turns.js';
 import { CONFIG, type Config } from '../config/config.js';
 import type { EngineData, News, Outcome } from './engine.worker.js';
 import { SharedWriter } from './shared-memory.js';
@@ -27,6 +29,9 @@ const QUICK_MEMORY = { maxOldGenerationSizeMb: 72, maxYoungGenerationSizeMb: 8 }
 /** Threads that help with a long question: as many as there are processors besides, but each has its own memory. */
 const MOST_HELPERS = 3;
 const HELPERS = Math.min(MOST_HELPERS, availableParallelism() - 1);
+
+/** So many questions of one client may wait; a page asks a handful. */
+const MOST_WAITING = 64;
 
 /** A question under way. */
 interface UnderWay {
@@ -50,6 +55,8 @@ export class EnginePool implements OnModuleDestroy {
   parts: readonly NonNullable<AnswerProgress['part']>[] = [];
   private readonly weather = new SharedWriter();
   private isClosing = false;
+  private readonly longTurns = new FairTurns(MOST_WAITING);
+  private readonly quickTurns = new FairTurns(MOST_WAITING);
   private readonly long: Piscina;
   /** null: nobody would find what they make, or there is one processor only. */
   private readonly helpers: Piscina | null;
@@ -84,15 +91,18 @@ export class EnginePool implements OnModuleDestroy {
     const underWay: UnderWay = { isInParts, stop, board, share: 0 };
     const onAbort = (): void => void Atomics.store(stop, 0, 1);
     signal?.addEventListener('abort', onAbort);
-    const pool = LONG_QUESTIONS.has(question.kind) ? this.long : this.quick;
-    try {
-      const answer = this.ask(pool, question, {
+    const [pool, turns] = LONG_QUESTIONS.has(question.kind)
+      ? [this.long, this.longTurns]
+      : [this.quick, this.quickTurns];
+    const ask = (): Promise<unknown> =>
+      this.ask(pool, question, {
         underWay,
         onCall: () => {
           if (help) this.callHelpers(help.ask, underWay);
         },
       });
-      return (await answer) as Answers[K];
+    try {
+      return (await turns.run(askerName(), ask)) as Answers[K];
     } catch (error) {
       // A thread that is ended in the middle of its work is no fault once the program stops.
       throw this.isClosing ? new Cancelled() : error;

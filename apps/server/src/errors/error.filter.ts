@@ -1,6 +1,7 @@
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import { FieldError, type ErrorBody } from '@keen/core';
 import type { Response } from 'express';
+import { requestNumber } from '../log/request-number.js';
 import { faultText } from '../db/in-passing.js';
 
 /** Faults of the database file, by the driver's code: status and what to say. */
@@ -67,6 +68,12 @@ function ofHttp(exception: HttpException): Answer {
   };
 }
 
+/** By which the fault is found in the log. */
+function numberText(): string {
+  const number = requestNumber();
+  return number === null ? '' : ` In the log it is number ${number}.`;
+}
+
 /** Turns anything thrown into a status and the one error shape. */
 export function answerFor(exception: unknown): Answer {
   if (exception instanceof HttpException) return ofHttp(exception);
@@ -78,6 +85,9 @@ export function answerFor(exception: unknown): Answer {
   }
   if (exception instanceof Error && exception.name === 'Cancelled') {
     return { status: 499, body: { error: { code: 'cancelled', field: null, message: exception.message } } };
+  }
+  if (exception instanceof Error && exception.name === 'Busy') {
+    return { status: 503, body: { error: { code: 'busy', field: null, message: exception.message } } };
   }
   const fault = DATABASE_FAULTS.find(({ match }) => match.test(faultText(exception)));
   if (fault)
@@ -91,7 +101,7 @@ export function answerFor(exception: unknown): Answer {
       error: {
         code: 'failed',
         field: null,
-        message: 'Something went wrong in the program; nothing was changed.',
+        message: `Something went wrong in the program; nothing was changed.${numberText()}`,
       },
     },
   };
