@@ -1,0 +1,27 @@
+import { CLOCK, Server, smallShop } from './server.mjs';
+
+const HOUR = 3_600_000;
+const NOW = Date.parse(CLOCK);
+
+/** Two clients plan the same hands, place and hour at once: one of them has it, the other is told. */
+export async function pairs(count) {
+  const server = new Server();
+  await server.start();
+  const { place, car } = await smallShop(server);
+  let double = 0;
+  let neither = 0;
+  for (let n = 0; n < count; n += 1) {
+    const startMs = Math.floor(NOW / HOUR) * HOUR + (24 + (n % 200)) * HOUR;
+    const wash = { vehicleId: car.id, placeId: place.id, methodId: 'garage-rinseless', startMs };
+    const both = await Promise.all([
+      server.ask('POST', '/washes', wash),
+      server.ask('POST', '/washes', wash),
+    ]);
+    const made = both.filter(({ status }) => status === 201);
+    if (made.length > 1) double += 1;
+    if (made.length === 0) neither += 1;
+    for (const { answer } of made) await server.ask('DELETE', `/washes/${answer.id}`);
+  }
+  await server.end();
+  return { pairs: count, double, neither };
+}

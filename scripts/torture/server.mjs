@@ -1,0 +1,135 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { SERVER_COMMAND } from '../server-command.mjs';
+
+const root = resolve(import.meta.dirname, '..', '..');
+export const CLOCK = '2026-01-14T06:40:00-05:00';
+
+const freePort = () =>
+  new Promise((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => done(port));
+    });
+  });
+
+/** One server on a folder of its own, that can be killed and started again on what it left. */
+export class Server {
+  folder = mkdtempSync(join(tmpdir(), 'keen-torture-'));
+  child = null;
+
+  get base() {
+    return `http://127.0.0.1:${this.port}/api`;
+  }
+
+  async start() {
+    this.port = await freePort();
+    const env = {
+      ...process.env,
+      PORT: String(this.port),
+      KEEN_DATA: this.folder,
+      KEEN_DEMO: '1',
+      KEEN_CLOCK: CLOCK,
+      KEEN_LOG: 'error',
+    };
+    this.errors = '';
+    this.child = spawn('node', SERVER_COMMAND, { cwd: root, env, stdio: ['ignore', 'ignore', 'pipe'] });
+    this.child.stderr.on('data', (text) => (this.errors += text));
+    this.gone = new Promise((done) => this.child.on('exit', done));
+    const from = performance.now();
+    while (performance.now() - from < 30_000) {
+      if (this.child.exitCode !== null) throw new Error(`the server did not start: ${this.errors}`);
+      if ((await this.ask('GET', '/health').catch(() => null))?.status === 200) return;
+      await new Promise((done) => setTimeout(done, 20));
+    }
+    throw new Error('the server did not answer in 30 s');
+  }
+
+  /** As a power cut does: nothing is finished, nothing is said. */
+  async kill() {
+    this.child.kill('SIGKILL');
+    await this.gone;
+  }
+
+  async end() {
+    this.child.kill('SIGTERM');
+    await this.gone;
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  /** @returns status and what was answered; throws where the server is gone */
+  async ask(method, path, body, { timeoutMs = 20_000, raw } = {}) {
+    const response = await fetch(`${this.base}${path}`, {
+      method,
+      signal: AbortSignal.timeout(timeoutMs),
+      ...(body === undefined && raw === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    let answer = text;
+    try {
+      answer = JSON.parse(text);
+    } catch {
+      // Not everything is JSON.
+    }
+    return { status: response.status, answer };
+  }
+
+  async make(path, body) {
+    const { status, answer } = await this.ask('POST', path, body);
+    if (status !== 201) throw new Error(`${path} answered ${status}: ${JSON.stringify(answer)}`);
+    return answer;
+  }
+
+  memoryMb() {
+    const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.child.pid}/status`, 'utf8'))?.[1];
+    return Number(kb) / 1000;
+  }
+}
+
+/** A shop of one car and one place, with something to count. */
+export async function smallShop(server) {
+  const place = await server.make('/places', {
+    name: 'Heated unit',
+    kind: 'heated-unit',
+    latitudeDeg: 46.5,
+    longitudeDeg: -84.3,
+    timeZone: 'America/Toronto',
+    climate: { kind: 'heated', setpointC: 14 },
+    shelter: { kind: 'indoors' },
+    carHeadingDeg: 0,
+    hasDrain: false,
+    hasLight: true,
+    tap: 'none',
+    openHours: Array.from({ length: 7 }, () => ({ openMinute: 0, closeMinute: 1440 })),
+    washWater: { name: 'Tap', hardnessMgPerLitre: 118, tdsMgPerLitre: 190, tempC: 12, origin: 'measured' },
+    methods: [{ methodId: 'garage-rinseless', priceMinor: 1400 }],
+    travelMinutes: 10,
+  });
+  const car = await server.make('/vehicles', {
+    name: 'Black saloon',
+    bodyClass: 'saloon',
+    paintTone: 'black',
+    bodyMaterial: 'steel',
+    protection: 'coating',
+    waterBehaviour: 'beading',
+    driving: { mainRoadKm: 30, townKm: 10, bridgeKm: 0 },
+    cadenceDays: 7,
+  });
+  return { place, car };
+}
+
+/** A stream of numbers 0–1 that is the same every time (mulberry32). */
+export function chance(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
