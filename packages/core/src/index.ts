@@ -577,6 +577,7 @@ export {
   type SignedIn,
   type BackupsView,
   type BackupTrial,
+  type LiveCopyView,
   IMPORT_MODES,
   type BalanceView,
   type BookingRecord,

@@ -1,14 +1,18 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { readConfig, StartError } from '../config/config.js';
 import { ownerOf } from '../db/folder-lock.js';
 import { pendingMigrations } from '../db/migrations.js';
 import { copyWhole, requireSound } from '../db/whole-copy.js';
+import { copyAddress, litestreamFile, shownAddress } from './litestream.js';
 
 process.umask(0o077);
 
-const USAGE = 'Use: npm run backup -- <file>, or npm run restore -- <file>';
+const USAGE =
+  'Use: npm run backup -- <file>, npm run restore -- <file>, or npm run takeover -- <folder or address of a live copy>';
 
 async function copyOf(database: string, target: string): Promise<void> {
   const client = createClient({ url: `file:${database}` });
@@ -40,7 +44,7 @@ async function requireKnown(source: string): Promise<void> {
 }
 
 /** Puts a backup in place; the database that was there is kept beside it. */
-async function restore(database: string, source: string): Promise<void> {
+async function restore(database: string, source: string, named = source): Promise<void> {
   if (!existsSync(source)) throw new StartError(`There is no file ${source}.`);
   await requireSound(source);
   const owner = ownerOf(dirname(database));
@@ -59,15 +63,38 @@ async function restore(database: string, source: string): Promise<void> {
   const kept = existsSync(before)
     ? ` What was there before is kept as ${before}; restore that to undo this.`
     : '';
-  console.log(`Restored from ${source}.${kept}`);
+  console.log(`Restored from ${named}.${kept}`);
+}
+
+/** Takes a shop over from its live copy, on this machine or another: its phones are still let in. Another database is kept beside. */
+async function takeOver(database: string, from: string): Promise<void> {
+  const program = litestreamFile();
+  if (program === null)
+    throw new StartError('The program that reads live copies did not come with the packages of this system.');
+  const folder = mkdtempSync(join(tmpdir(), 'keen-takeover-'));
+  const file = join(folder, 'keen-rinse.db');
+  try {
+    const { status, stderr } = spawnSync(program, ['restore', '-o', file, copyAddress(from)], {
+      encoding: 'utf8',
+    });
+    if (status !== 0 || !existsSync(file))
+      throw new StartError(
+        `No live copy could be read from ${shownAddress(from)}: ${stderr.trim() || 'it is empty'}`,
+      );
+    await restore(database, file, shownAddress(from));
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 }
 
 async function main(): Promise<void> {
   const [verb, name] = process.argv.slice(2);
-  if (name === undefined || (verb !== 'backup' && verb !== 'restore')) throw new StartError(USAGE);
+  const isKnown = verb === 'backup' || verb === 'restore' || verb === 'takeover';
+  if (name === undefined || !isKnown) throw new StartError(USAGE);
   const database = join(readConfig().dataFolder, 'keen-rinse.db');
+  if (verb === 'takeover') return takeOver(database, name);
   const file = resolve(name);
-  await (verb === 'backup' ? backup(database, file) : restore(database, file));
+  return verb === 'backup' ? backup(database, file) : restore(database, file);
 }
 
 main().catch((error: unknown) => {

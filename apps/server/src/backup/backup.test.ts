@@ -103,4 +103,10 @@ describe('backup and restore', () => {
     expect(run('restore', copy).stderr).toMatch(/changed by a newer version of the program/);
     expect(await named(database)).toEqual(['kept']);
   });
+
+  it('say that a live copy is none', () => {
+    const found = run('takeover', join(folder, 'nothing'));
+    expect(found.status).toBe(1);
+    expect(found.stderr).toMatch(/^No live copy could be read from .*nothing/);
+  });
 });

@@ -1,17 +1,21 @@
 import { Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { BackupsView, BackupTrial } from '@keen/core';
+import { LiveCopyService } from './live-copy.service.js';
 import { BackupsService } from './backups.service.js';
 
 @ApiTags('backups')
 @Controller('backups')
 export class BackupsController {
-  constructor(private readonly backups: BackupsService) {}
+  constructor(
+    private readonly backups: BackupsService,
+    private readonly live: LiveCopyService,
+  ) {}
 
   /** Copies of the database that there are, when the next is made, and why the last one failed. */
   @Get()
-  read(): BackupsView {
-    return this.backups.view();
+  async read(): Promise<BackupsView> {
+    return { ...this.backups.view(), liveCopy: await this.live.view() };
   }
 
   /** Makes a copy now, and looks whether it is sound. */
@@ -19,7 +23,7 @@ export class BackupsController {
   @HttpCode(200)
   async make(): Promise<BackupsView> {
     await this.backups.make();
-    return this.backups.view();
+    return this.read();
   }
 
   /** Opens the newest copy in a folder of its own, as a restore would, and says what is in it. */

@@ -1,9 +1,10 @@
 import { Module } from '@nestjs/common';
 import { BackupsController } from './backups.controller.js';
+import { LiveCopyService } from './live-copy.service.js';
 import { BackupsService } from './backups.service.js';
 
 @Module({
   controllers: [BackupsController],
-  providers: [BackupsService],
+  providers: [BackupsService, LiveCopyService],
 })
 export class BackupsModule {}

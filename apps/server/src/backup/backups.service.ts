@@ -156,7 +156,7 @@ export class BackupsService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** What there is, when the next is made, and why the last one failed. */
-  view(): BackupsView {
+  view(): Omit<BackupsView, 'liveCopy'> {
     const folder = backupFolder(this.config);
     const times = this.times();
     const last = times.at(-1) ?? null;

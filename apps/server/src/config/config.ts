@@ -21,6 +21,8 @@ export interface Config {
   readonly isBehindProxy: boolean;
   /** Where each backup is copied to as well, best on another disk; null: nowhere. */
   readonly secondBackupFolder: string | null;
+  /** Where a live copy goes: a folder, or a store such as `s3://bucket/shop`; null: none is kept. */
+  readonly liveCopyTo: string | null;
   /** Down to which level the log is written. */
   readonly logLevel: (typeof LOG_LEVELS)[number];
   readonly webFolder: string;
@@ -120,6 +122,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     tls,
     isBehindProxy: env.KEEN_BEHIND_PROXY === '1',
     secondBackupFolder: env.KEEN_BACKUP_ALSO ? resolve(env.KEEN_BACKUP_ALSO) : null,
+    liveCopyTo: env.KEEN_LIVE_COPY || null,
     logLevel: readLogLevel(env.KEEN_LOG),
     webFolder: resolve(import.meta.dirname, '../../../web/dist'),
     migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),

@@ -6,12 +6,17 @@ import classes from './backup-alert.module.css';
 export function BackupAlert() {
   const { data: view } = useBackups();
   if (!view) return null;
-  const { failure, isRoomLow, freeBytes } = view;
+  const { failure, isRoomLow, freeBytes, liveCopy } = view;
   return (
     <>
       {failure !== null && (
         <p className={classes.alert} role="alert">
           Your data could not be copied: {failure} <Link to="/settings#backups">See the backups</Link>
+        </p>
+      )}
+      {liveCopy?.failure != null && (
+        <p className={classes.alert} role="alert">
+          The live copy does not run: {liveCopy.failure} <Link to="/settings#backups">See the backups</Link>
         </p>
       )}
       {isRoomLow && (

@@ -49,6 +49,16 @@ export interface Clock {
 }
 
 /** Copies of the shop's data. */
+/** A copy that follows every write. */
+export interface LiveCopyView {
+  readonly to: string;
+  readonly isRunning: boolean;
+  /** How far it is behind; null: it does not tell. */
+  readonly lagSeconds: number | null;
+  /** Why it does not run, or ended last; null: nothing is wrong. */
+  readonly failure: string | null;
+}
+
 export interface BackupsView {
   /** Where they are, on the machine that the program runs on. */
   readonly folder: string;
@@ -66,6 +76,8 @@ export interface BackupsView {
   readonly freeBytes: number | null;
   /** So little that it should be seen to. */
   readonly isRoomLow: boolean;
+  /** null: none is kept. */
+  readonly liveCopy: LiveCopyView | null;
 }
 
 /** The newest copy, opened elsewhere as a restore would, and what was found in it. */

@@ -17,6 +17,7 @@ const view = (change: Partial<BackupsView> = {}): BackupsView => ({
   secondFolder: null,
   freeBytes: 40_000_000_000,
   isRoomLow: false,
+  liveCopy: null,
   ...change,
 });
 const COPY = { atMs: AT, bytes: 2_340_000 };
@@ -51,6 +52,16 @@ describe('backups', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Try the newest copy' }));
     expect((await screen.findByRole('status')).textContent).toMatch(/1 car, 87 washes, 9 customers/);
     expect(screen.getByText(/40\.0 GB free.*goes to \/mnt\/other as well/)).toBeTruthy();
+  });
+
+  it.each([
+    { change: { lagSeconds: 1.2 }, says: /follows every write to \/mnt\/live: 1 s behind/ },
+    { change: { lagSeconds: null }, says: /: beginning/ },
+    { change: { failure: 'no room' }, says: /does not run: no room/ },
+  ])('say how the live copy is: $says', async ({ change, says }) => {
+    serve(view({ liveCopy: { to: '/mnt/live', isRunning: true, lagSeconds: 0, failure: null, ...change } }));
+    show(<Backups />);
+    expect((await screen.findByText(/live copy/)).textContent).toMatch(says);
   });
 
   it('say in the morning when the disk fills up', async () => {

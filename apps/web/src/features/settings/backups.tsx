@@ -1,3 +1,4 @@
+import type { LiveCopyView } from '@keen/core';
 import { Button, Group } from '@mantine/core';
 import { useBackups, useMakeBackup, useTryBackup } from '../../api/backup-queries.js';
 import { useLocation } from 'react-router';
@@ -12,6 +13,23 @@ const BACKUPS_HASH = '#backups';
 const MOST_LISTED = 5;
 
 const gigabytes = (bytes: number): string => `${(bytes / 1_000_000_000).toFixed(1)} GB`;
+
+/** A copy that follows every write: whether it does, and how far behind. */
+function LiveCopy({ to, isRunning, lagSeconds, failure }: LiveCopyView) {
+  if (failure !== null)
+    return (
+      <p role="alert">
+        The live copy to {to} does not run: {failure}
+      </p>
+    );
+  const behind = lagSeconds === null ? 'beginning' : `${Math.round(lagSeconds)} s behind`;
+  return (
+    <p>
+      A live copy follows every write to {to}: <strong>{isRunning ? behind : 'not running'}</strong>. Another
+      machine takes the shop over with npm run takeover -- and that address.
+    </p>
+  );
+}
 
 /** Opens the newest copy elsewhere and says what is in it: a copy that nobody ever opened is a hope. */
 function TryNewest() {
@@ -76,6 +94,7 @@ export function Backups() {
           ? 'Copies on the same disk are lost with it: give a second folder by KEEN_BACKUP_ALSO.'
           : `Each copy goes to ${secondFolder} as well.`}
       </p>
+      {view.liveCopy && <LiveCopy {...view.liveCopy} />}
       {copies.length > 0 && (
         <ul>
           {copies.slice(0, MOST_LISTED).map(({ atMs, bytes }) => (
