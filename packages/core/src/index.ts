@@ -102,6 +102,13 @@ export {
 // The car and its zones.
 export {
   BODY_CLASSES,
+  CAR_COLUMNS,
+  CAR_LINE_DEFAULTS,
+  type CarColumn,
+  type CarColumns,
+  type CarLine,
+  carLines,
+  guessedColumns,
   BODY_MATERIALS,
   byGroup,
   CAR_ZONE_IDS,
@@ -558,6 +565,8 @@ export {
 // What goes over HTTP.
 export {
   type AccountView,
+  type CarListReport,
+  type CarsMade,
   type CustomerEverything,
   AUDIT_DAYS,
   AUDIT_DEEDS,

@@ -18,7 +18,7 @@ import type { CreateVehicleDto, UpdateVehicleDto } from './vehicle.dto.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 
 /** What is left out of a new vehicle. */
-const BLANK = {
+export const BLANK = {
   colourName: '',
   keeper: '',
   notes: '',

@@ -1,6 +1,6 @@
 import type { ImportMode, ImportReport } from '@keen/core';
 import { Button, FileInput, Textarea } from '@mantine/core';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { ApiError } from '../api/client.js';
 import classes from './import-file.module.css';
 import { ImportReportView } from './import-report.js';
@@ -14,12 +14,22 @@ interface ImportFileProps<T> {
   readonly onSend: (body: { text: string; mode: ImportMode }) => Promise<ImportReport<T>>;
   /** One good line in words. */
   readonly describe: (row: T) => string;
+  /** What can be chosen about the file that was looked at; `again` looks at it once more, with what was chosen since. */
+  readonly choose?: (report: ImportReport<T>, again: () => void) => ReactNode;
 }
 
 const MOST_BYTES = 8_000_000;
 
 /** Reads a file, shows what is good and what is not line by line, and keeps all or the good ones as the user says. */
-export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe }: ImportFileProps<T>) {
+export function ImportFile<T>({
+  label,
+  accept,
+  hint,
+  canPaste,
+  onSend,
+  describe,
+  choose: choices,
+}: ImportFileProps<T>) {
   const [file, setFile] = useState<File | null>(null);
   const [text, setText] = useState<string | null>(null);
   const [report, setReport] = useState<ImportReport<T> | null>(null);
@@ -107,6 +117,7 @@ export function ImportFile<T>({ label, accept, hint, canPaste, onSend, describe 
           {failure} Nothing was kept.
         </p>
       )}
+      {report && !report.kept && choices?.(report, () => keep('look'))}
       {report && (
         <ImportReportView report={report} describe={describe} isBusy={isBusy} onKeep={keep} onClose={close} />
       )}

@@ -1,3 +1,5 @@
+import type { CarColumns, CarLine } from '../vehicle/index.js';
+
 /** What is wrong with one line of a file. */
 export interface LineFault {
   readonly line: number;
@@ -19,3 +21,17 @@ export const IMPORT_MODES = ['look', 'all-or-nothing', 'good-lines'] as const;
 
 /** `look`: report only. `all-or-nothing`: keep if there is no fault. `good-lines`: keep what is good. */
 export type ImportMode = (typeof IMPORT_MODES)[number];
+
+/** What came in with a list of cars, so that it can be taken out again. */
+export interface CarsMade {
+  readonly vehicleIds: readonly string[];
+  readonly customerIds: readonly string[];
+}
+
+/** A list of cars, with its headings and how they were understood. */
+export interface CarListReport extends ImportReport<CarLine> {
+  readonly headings: readonly string[];
+  readonly columns: CarColumns;
+  /** null: nothing was kept. */
+  readonly made: CarsMade | null;
+}

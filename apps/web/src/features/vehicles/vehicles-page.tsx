@@ -7,6 +7,7 @@ import { usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
+import { CarList } from './car-list.js';
 import { VehicleCard } from './vehicle-card.js';
 import classes from '../../parts/drawn-card.module.css';
 import { VehicleDrawer } from './vehicle-drawer.js';
@@ -19,6 +20,7 @@ export function VehiclesPage() {
   const { data: morning } = useMorning();
   const [open, setOpen] = useState<VehicleRecord | 'new' | null>(null);
   const [text, setText] = useState('');
+  const [isReading, setReading] = useState(false);
   const remove = useRemove('vehicles');
   const restore = useRestore('vehicles');
   if (isPending)
@@ -53,6 +55,9 @@ export function VehiclesPage() {
             onChange={(event) => setText(event.currentTarget.value)}
             w={180}
           />
+          <Button variant="default" onClick={() => setReading(true)}>
+            Read a list
+          </Button>
           <Button color="lamp.3" onClick={() => setOpen('new')}>
             Add a vehicle
           </Button>
@@ -77,6 +82,7 @@ export function VehiclesPage() {
           />
         ))}
       </ul>
+      {isReading && <CarList onClose={() => setReading(false)} />}
       {open !== null && (
         <VehicleDrawer
           key={open === 'new' ? 'new' : open.id}

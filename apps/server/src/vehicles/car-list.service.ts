@@ -1,0 +1,109 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  CAR_COLUMNS,
+  type CarColumns,
+  type CarLine,
+  carLines,
+  type CarListReport,
+  type CarsMade,
+  type Customer,
+  guessedColumns,
+  MS_PER_DAY,
+  seasonStartMs,
+  type VehicleRecord,
+} from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { badField } from '../errors/api-error.js';
+import { keeps, unreadable } from '../imports/import-report.js';
+import { readTable } from '../imports/read-csv.js';
+import { CustomersRepository } from '../records/customers.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import type { CarListDto } from './car-list.dto.js';
+import { BLANK } from './vehicles.service.js';
+
+const MOST_CARS = 500;
+
+/** Cars and their customers from a spreadsheet. */
+@Injectable()
+export class CarListService {
+  constructor(
+    private readonly vehicles: VehiclesRepository,
+    private readonly customers: CustomersRepository,
+    private readonly clock: ClockService,
+  ) {}
+
+  /** @throws 400 where the text is no table, has too many lines, or a column is named by a heading that is not there */
+  async read({ text, mode, columns: asked }: CarListDto): Promise<CarListReport> {
+    const { columns: headings, rows, faults: broken } = readTable(text);
+    if (rows.length > MOST_CARS)
+      throw unreadable(`At most ${MOST_CARS} cars are read at once; it has ${rows.length}.`);
+    const columns = asked ? this.checked(asked, headings) : guessedColumns(headings);
+    const taken = (await this.vehicles.list()).map(({ name }) => name);
+    const isWhole = ({ line }: { readonly line: number }): boolean =>
+      !broken.some((one) => one.line === line);
+    const found = carLines(rows.filter(isWhole), columns, { taken, nowMs: this.clock.now() });
+    const faults = [...broken, ...found.faults].sort((a, b) => a.line - b.line);
+    const kept = keeps(mode, { good: found.good, faults });
+    const made = kept ? await this.keep(found.good) : null;
+    return { good: found.good, faults, kept, headings, columns, made };
+  }
+
+  private checked(columns: CarColumns, headings: readonly string[]): CarColumns {
+    const known = new Set<string>(CAR_COLUMNS);
+    for (const [column, heading] of Object.entries(columns)) {
+      if (!known.has(column))
+        throw badField(`columns.${column}`, `columns.${column} is no column of a list of cars.`);
+      if (!headings.includes(heading))
+        throw badField(`columns.${column}`, `columns.${column}: the file has no heading "${heading}".`);
+    }
+    return columns;
+  }
+
+  private async keep(lines: readonly CarLine[]): Promise<CarsMade> {
+    const there = new Map((await this.customers.list()).map((one) => [one.name.toLowerCase(), one.id]));
+    const people: Customer[] = [];
+    const customerOf = ({ customer, contact }: CarLine): string | null => {
+      if (customer === null) return null;
+      const known = there.get(customer.toLowerCase());
+      if (known !== undefined) return known;
+      const id = randomUUID();
+      const unasked = { notes: '', photoConsent: 'none', consentMs: null, availability: null } as const;
+      people.push({ ...unasked, id, name: customer, contact });
+      there.set(customer.toLowerCase(), id);
+      return id;
+    };
+    const cars = lines.map((line) => this.recordOf(line, customerOf(line)));
+    await this.vehicles.addList(people, cars);
+    return { vehicleIds: cars.map(({ id }) => id), customerIds: people.map(({ id }) => id) };
+  }
+
+  private recordOf(line: CarLine, customerId: string | null): VehicleRecord {
+    const { name, bodyClass, paintTone, protection, cadenceDays, kmADay, lastWashMs, notes } = line;
+    const nowMs = this.clock.now();
+    return {
+      ...BLANK,
+      id: randomUUID(),
+      name,
+      notes,
+      bodyClass,
+      paintTone,
+      protection,
+      cadenceDays,
+      customerId,
+      bodyMaterial: 'steel',
+      waterBehaviour: protection === 'bare' ? 'flat' : 'beading',
+      // Mostly on roads that are salted first (judgement).
+      driving: { mainRoadKm: 0.7 * kmADay, townKm: 0.3 * kmADay, bridgeKm: 0 },
+      knownSinceMs: seasonStartMs(nowMs),
+      washedBefore:
+        lastWashMs === null
+          ? { atMs: nowMs - (cadenceDays / 2) * MS_PER_DAY, isKnown: false }
+          : { atMs: lastWashMs, isKnown: true },
+    };
+  }
+
+  async undo(made: CarsMade): Promise<void> {
+    await this.vehicles.removeList(made, this.clock.now());
+  }
+}
