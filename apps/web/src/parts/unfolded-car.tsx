@@ -23,8 +23,8 @@ interface UnfoldedCarProps {
   readonly layer: Layer;
   /** What the drawing shows, for those who hear it. */
   readonly label: string;
-  /** Filling colour: lamp for what should be acted on, brine for what is good. */
-  readonly tone?: 'lamp' | 'brine';
+  /** Salt is brown dots, the closer the more of it; soil brown all over; what is good is brine. */
+  readonly tone?: 'salt' | 'soil' | 'brine';
   readonly chosen?: CarZone | null;
   readonly onChoose?: (zone: CarZone) => void;
   /** Small, in a list: always the same shape, and without the names of its sides. */
@@ -32,7 +32,27 @@ interface UnfoldedCarProps {
 }
 
 const PAD = 4;
-const HATCHED_FROM = 0.5;
+
+/** Dots of salt: how far apart and how large, from little to much. */
+const DOTS = [
+  { apart: 11, radius: 1 },
+  { apart: 8, radius: 1.15 },
+  { apart: 6, radius: 1.25 },
+  { apart: 4.6, radius: 1.4 },
+] as const;
+/** Less than this is drawn as nothing. */
+const LEAST = 0.03;
+
+/** What a zone is filled with, and how strongly. */
+function fillOf(
+  tone: NonNullable<UnfoldedCarProps['tone']>,
+  strength: number,
+): { fill: string; opacity: number } {
+  if (tone === 'brine') return { fill: 'var(--kr-brine-fill)', opacity: 0.8 * strength };
+  if (tone === 'soil') return { fill: 'var(--kr-salt)', opacity: 0.65 * strength };
+  const density = Math.min(DOTS.length - 1, Math.floor(strength * DOTS.length));
+  return { fill: `url(#salt-dots-${density})`, opacity: strength < LEAST ? 0 : 1 };
+}
 
 const spokenOf = (zone: CarZone, layer: Layer): string =>
   `${ZONE_NAMES[zone]} ${layer[zone]?.spoken ?? layer[zone]?.text ?? 'not known'}`;
@@ -42,14 +62,13 @@ export function UnfoldedCar({
   bodyClass,
   layer,
   label,
-  tone = 'lamp',
+  tone = 'salt',
   chosen,
   onChoose,
   isThumbnail = false,
 }: UnfoldedCarProps) {
   const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
   const shape = unfoldedShape(bodyClass, isNarrow && !isThumbnail ? 'behind' : 'beside');
-  const fill = tone === 'lamp' ? 'var(--kr-lamp-fill)' : 'var(--kr-brine-fill)';
   const zoneProps = (zone: CarZone) =>
     onChoose
       ? {
@@ -77,10 +96,18 @@ export function UnfoldedCar({
       className={classes.car}
     >
       <defs>
-        <pattern id="zone-grains" width="6" height="6" patternUnits="userSpaceOnUse">
-          <circle cx="1.6" cy="1.6" r="0.9" fill="var(--kr-ink)" opacity="0.5" />
-          <circle cx="4.6" cy="4.6" r="0.7" fill="var(--kr-ink)" opacity="0.5" />
-        </pattern>
+        {DOTS.map(({ apart, radius }, density) => (
+          <pattern
+            key={apart}
+            id={`salt-dots-${density}`}
+            width={apart}
+            height={apart}
+            patternUnits="userSpaceOnUse"
+          >
+            <circle cx={apart / 4} cy={apart / 4} r={radius} fill="var(--kr-salt)" />
+            <circle cx={(3 * apart) / 4} cy={(3 * apart) / 4} r={0.8 * radius} fill="var(--kr-salt)" />
+          </pattern>
+        ))}
       </defs>
       {shape.areas.map(({ zone, path, labelX, labelY }) => {
         const value = layer[zone];
@@ -95,8 +122,7 @@ export function UnfoldedCar({
               stroke="var(--kr-ink)"
               strokeWidth={1.1}
             />
-            <path d={path} transform={NOSE_UP} fill={fill} opacity={0.8 * strength} />
-            {strength > HATCHED_FROM && <path d={path} transform={NOSE_UP} fill="url(#zone-grains)" />}
+            <path d={path} transform={NOSE_UP} {...fillOf(tone, strength)} />
             {chosen === zone && (
               <path
                 d={path}

@@ -105,7 +105,7 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
             bodyClass={vehicle.bodyClass}
             layer={layers[layer]}
             label={labels[layer]}
-            tone={layer === 'soil' ? 'lamp' : 'brine'}
+            tone={layer === 'soil' ? 'soil' : 'brine'}
             chosen={zone}
             onChoose={setZone}
           />

@@ -11,7 +11,7 @@ const Chart = (RawChart as unknown as { default?: typeof RawChart }).default ?? 
 export function SeasonChart({ salt }: { readonly salt: SaltAnswer }) {
   const scheme = useComputedColorScheme('light');
   const ink = scheme === 'dark' ? '#e9f0ef' : '#172023';
-  const colors = scheme === 'dark' ? ['#ffb454', '#74d3cf'] : ['#8f4f00', '#005a57'];
+  const colors = scheme === 'dark' ? ['#d9a970', '#74d3cf'] : ['#8a5526', '#005a57'];
   const options: ApexOptions = {
     chart: {
       animations: { enabled: false },
