@@ -4,13 +4,13 @@ import { Link } from 'react-router';
 import { Dialog } from '../../parts/dialog.js';
 import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
 import { skipDeeds } from './live-view.js';
-import { useSignals } from './signals.js';
+import { canSpeak, useSignals } from './signals.js';
 import shared from './live.module.css';
 import { ReadingForm } from './reading-form.js';
 import type { PartProps, MoreSheetProps } from './more-props.js';
 import { NoteForm } from './note-form.js';
 
-/** The ways round the steps: skip, order, reading, note, photograph, sound. */
+/** The ways round the steps: skip, order, reading, note, photograph, sound, voice. */
 export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetProps) {
   return (
     <Dialog title="More" onClose={onClose} closeLabel="Back to the run">
@@ -60,7 +60,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
 }
 
 function SignalSwitches() {
-  const { sound, vibration, set } = useSignals();
+  const { sound, vibration, voice, set } = useSignals();
   return (
     <section>
       <h3>When something is due</h3>
@@ -81,6 +81,16 @@ function SignalSwitches() {
         >
           Vibration {vibration ? 'on' : 'off'}
         </Button>
+        {canSpeak() && (
+          <Button
+            variant={voice ? 'filled' : 'default'}
+            size="lg"
+            aria-pressed={voice}
+            onClick={() => set({ voice: !voice })}
+          >
+            Spoken prompts {voice ? 'on' : 'off'}
+          </Button>
+        )}
       </div>
     </section>
   );

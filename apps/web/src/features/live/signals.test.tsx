@@ -1,5 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
-import { signal, useSignals } from './signals.js';
+import type { RunMoment } from '@keen/core';
+import { canSpeak, say, signal, useSignals } from './signals.js';
+import { spokenBetween } from './spoken.js';
 
 interface Played {
   readonly hertz: number;
@@ -34,7 +36,10 @@ beforeEach(() => {
   Object.defineProperty(navigator, 'vibrate', { value: shaken, configurable: true });
 });
 
-afterEach(() => useSignals.getState().set({ sound: true, vibration: true }));
+afterEach(() => {
+  useSignals.getState().set({ sound: true, vibration: true, voice: false });
+  Reflect.deleteProperty(globalThis, 'speechSynthesis');
+});
 
 describe('what becomes due', () => {
   it('sounds tone after tone, and shakes', () => {
@@ -68,5 +73,52 @@ describe('what becomes due', () => {
   it('is nothing where nothing is due', () => {
     signal([]);
     expect([played.length, shaken.mock.calls.length]).toEqual([0, 0]);
+  });
+});
+
+describe('what is said aloud', () => {
+  const step = (key: string, id: string) => ({ key, step: { id } });
+  const moment = (current: object | null, next: object | null = null): RunMoment =>
+    ({ current, next }) as unknown as RunMoment;
+
+  it('is the step that begins, and the next one where none has begun', () => {
+    const wheels = step('wheels-0', 'wheels');
+    const foam = step('foam-0', 'foam');
+    expect(spokenBetween(moment(null, wheels), moment(wheels, foam), [])).toEqual(['Now: clean the wheels.']);
+    expect(spokenBetween(moment(wheels, foam), moment(wheels, foam), [])).toEqual([]);
+    expect(spokenBetween(moment(wheels, foam), moment(null, foam), [])).toEqual(['Next: foam it.']);
+    expect(spokenBetween(moment(wheels, null), moment(null, null), [])).toEqual([]);
+  });
+
+  it('is what becomes due first, and nothing when a page is opened', () => {
+    const foam = step('foam-0', 'foam');
+    expect(spokenBetween(null, moment(foam), [])).toEqual([]);
+    const said = spokenBetween(moment(null, foam), moment(foam), ['over', 'meter-low']);
+    expect(said).toEqual(['Rinse now.', 'The meter runs out soon.', 'Now: foam it.']);
+  });
+
+  it('is heard only where the owner of the phone wants it, and the phone can', () => {
+    const spoken: string[] = [];
+    const cancelled = jest.fn();
+    say(['no']);
+    expect(canSpeak()).toBe(false);
+    class Utterance {
+      lang = '';
+      constructor(readonly text: string) {}
+    }
+    Object.assign(globalThis, {
+      SpeechSynthesisUtterance: Utterance,
+      speechSynthesis: {
+        cancel: cancelled,
+        speak: ({ text, lang }: Utterance) => spoken.push(`${lang} ${text}`),
+      },
+    });
+    say(['not yet']);
+    useSignals.getState().set({ voice: true });
+    say([]);
+    expect(cancelled).not.toHaveBeenCalled();
+    say(['Rinse now.', 'Now: foam it.']);
+    expect(spoken).toEqual(['en Rinse now.', 'en Now: foam it.']);
+    expect(cancelled).toHaveBeenCalledTimes(1);
   });
 });

@@ -5,12 +5,14 @@ import type { Alarm } from './live-view.js';
 interface SignalChoice {
   readonly sound: boolean;
   readonly vibration: boolean;
-  readonly set: (change: Partial<Pick<SignalChoice, 'sound' | 'vibration'>>) => void;
+  /** The next step and what becomes due are said aloud. */
+  readonly voice: boolean;
+  readonly set: (change: Partial<Pick<SignalChoice, 'sound' | 'vibration' | 'voice'>>) => void;
 }
 
-/** Whether this phone sounds and shakes. */
+/** Whether this phone sounds, shakes and speaks. */
 export const useSignals = create<SignalChoice>()(
-  persist((set) => ({ sound: true, vibration: true, set: (change) => set(change) }), {
+  persist((set) => ({ sound: true, vibration: true, voice: false, set: (change) => set(change) }), {
     name: 'keen-signals',
   }),
 );
@@ -48,5 +50,19 @@ export function signal(alarms: readonly Alarm[]): void {
     const { tones, shake } = SIGNALS[alarm];
     if (wants.sound) sound(tones);
     if (wants.vibration && 'vibrate' in navigator) navigator.vibrate(shake);
+  }
+}
+
+/** Can this phone speak? */
+export const canSpeak = (): boolean => 'speechSynthesis' in globalThis;
+
+/** Says sentences one after the other, where the phone's owner wants it; what is still being said gives way. */
+export function say(sentences: readonly string[]): void {
+  if (!useSignals.getState().voice || !canSpeak() || sentences.length === 0) return;
+  speechSynthesis.cancel();
+  for (const text of sentences) {
+    const utterance = new SpeechSynthesisUtterance(text);
+    utterance.lang = 'en';
+    speechSynthesis.speak(utterance);
   }
 }

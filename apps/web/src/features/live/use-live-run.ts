@@ -3,7 +3,8 @@ import { useEffect, useMemo, useRef } from 'react';
 import { alarmsBetween } from './live-view.js';
 import type { RunLog } from './run-log.js';
 import type { RunView } from './run-view.js';
-import { signal } from './signals.js';
+import { say, signal } from './signals.js';
+import { spokenBetween } from './spoken.js';
 import { useEdgesNow } from './use-edges-now.js';
 import { useNow } from './use-now.js';
 import { useWakeLock } from './use-wake-lock.js';
@@ -25,7 +26,11 @@ export function useLiveRun(pack: RunPack, log: RunLog, actions: RunView['actions
   const moment = useMemo(() => runMoment(pack, state, { nowMs, now }), [pack, state, nowMs, now]);
   const before = useRef<RunMoment | null>(null);
   useEffect(() => {
-    if (isRunning) signal(alarmsBetween(before.current, moment));
+    if (isRunning) {
+      const alarms = alarmsBetween(before.current, moment);
+      signal(alarms);
+      say(spokenBetween(before.current, moment, alarms));
+    }
     before.current = moment;
   }, [moment, isRunning]);
   useWakeLock(isRunning);

@@ -53,9 +53,9 @@ export function Ledger({ salt, vehicle }: { readonly salt: SaltAnswer; readonly 
             />
           )}
           <p className="muted">
-            Drag through the season; the marks on the bar are washes. An active hour is an hour at {format.temp(10)} in which
-            the salt is wet and fully at work; cold, dry and a light load slow the clock. From drives,
-            bulletins and measured weather; factors are judgement
+            Drag through the season; the marks on the bar are washes. An active hour is an hour at{' '}
+            {format.temp(10)} in which the salt is wet and fully at work; cold, dry and a light load slow the
+            clock. From drives, bulletins and measured weather; factors are judgement
             {salt.pickUp.count > 0 ? ', corrected by your swabs' : ''}.
           </p>
         </section>
