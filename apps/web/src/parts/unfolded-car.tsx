@@ -40,6 +40,8 @@ const DOTS = [
   { apart: 6, radius: 1.25 },
   { apart: 4.6, radius: 1.4 },
 ] as const;
+/** Dots are too fine for a small drawing. */
+const THUMBNAIL_TONE = 'soil';
 /** Less than this is drawn as nothing. */
 const LEAST = 0.03;
 
@@ -122,7 +124,7 @@ export function UnfoldedCar({
               stroke="var(--kr-ink)"
               strokeWidth={1.1}
             />
-            <path d={path} transform={NOSE_UP} {...fillOf(tone, strength)} />
+            <path d={path} transform={NOSE_UP} {...fillOf(isThumbnail ? THUMBNAIL_TONE : tone, strength)} />
             {chosen === zone && (
               <path
                 d={path}
