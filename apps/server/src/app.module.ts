@@ -20,6 +20,7 @@ import { SoilModule } from './soil/soil.module.js';
 import { SpotsModule } from './spots/spots.module.js';
 import { AuditModule } from './audit/audit.module.js';
 import { BackupsModule } from './backup/backups.module.js';
+import { StartAgainModule } from './start-again/start-again.module.js';
 import { SwabsModule } from './swabs/swabs.module.js';
 import { VehiclesModule } from './vehicles/vehicles.module.js';
 import { AnswersModule } from './answers/answers.module.js';
@@ -54,6 +55,7 @@ import { WeatherModule } from './weather/weather.module.js';
     KitModule,
     RunsModule,
     CalcModule,
+    StartAgainModule,
   ],
 })
 export class AppModule {}

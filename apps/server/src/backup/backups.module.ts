@@ -6,5 +6,6 @@ import { BackupsService } from './backups.service.js';
 @Module({
   controllers: [BackupsController],
   providers: [BackupsService, LiveCopyService],
+  exports: [BackupsService],
 })
 export class BackupsModule {}

@@ -116,7 +116,7 @@ export function readConfig(env: NodeJS.ProcessEnv = process.env): Config {
     host,
     hosts: [...readHosts(env.KEEN_HOSTS), ...namesOf(tls)],
     dataFolder,
-    databaseUrl: env.KEEN_DATABASE_URL ?? `file:${resolve(dataFolder, 'keen-rinse.db')}`,
+    databaseUrl: env.KEEN_DATABASE_URL || `file:${resolve(dataFolder, 'keen-rinse.db')}`,
     clockStartMs: readClock(env.KEEN_CLOCK),
     isDemo: env.KEEN_DEMO === '1',
     tls,

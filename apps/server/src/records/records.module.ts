@@ -1,5 +1,6 @@
 import { Global, Module } from '@nestjs/common';
 import { AccessRepository } from './access.repository.js';
+import { AllRowsRepository } from './all-rows.repository.js';
 import { AuditRepository } from './audit.repository.js';
 import { BookingsRepository } from './bookings.repository.js';
 import { CalendarRepository } from './calendar.repository.js';
@@ -23,6 +24,7 @@ import { WeatherRepository } from './weather.repository.js';
 
 const REPOSITORIES = [
   AccessRepository,
+  AllRowsRepository,
   AuditRepository,
   BookingsRepository,
   CalendarRepository,

@@ -1,4 +1,5 @@
 import { HOUSE_NUMBERS, LIMITS, PRICES, SEASON_JOBS, SEASON_NUMBERS, type SeasonJobRow } from '@keen/core';
+import { useMayChange } from '../../api/access-queries.js';
 import { useSaveSettings, useSettings } from '../../api/queries.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
@@ -11,6 +12,7 @@ import { WorkersSection } from './workers.js';
 import { HouseRules } from './house-rules.js';
 import { NumberRows } from './number-rows.js';
 import classes from './settings.module.css';
+import { StartAgain } from './start-again.js';
 import { Stock } from './stock.js';
 import { capital, Units, DemoClock } from './units-section.js';
 
@@ -18,6 +20,7 @@ import { capital, Units, DemoClock } from './units-section.js';
 export function SettingsPage() {
   const { data: settings, error, isPending } = useSettings();
   const save = useSaveSettings();
+  const mayChange = useMayChange();
   if (isPending)
     return (
       <Page title="Settings">
@@ -97,6 +100,7 @@ export function SettingsPage() {
         />
       </section>
       <Backups />
+      {mayChange && <StartAgain />}
     </Page>
   );
 }

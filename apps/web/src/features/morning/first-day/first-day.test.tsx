@@ -90,4 +90,22 @@ describe('an empty shop', () => {
     expect(screen.getByText('Black saloon')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Keep this car' })).toBeNull();
   });
+
+  it('can be filled with a made-up one to look around in, while nothing of one’s own is there', async () => {
+    const sent = served(({ path, method }) =>
+      method === 'POST' && path.endsWith('/made-up')
+        ? refusal('shop', 'There are cars here.', 409)
+        : undefined,
+    );
+    show(<FirstDay vehicles={[]} places={[]} />);
+    await press('Look around in a made-up shop');
+    await waitFor(() => expect(changes(sent)).toMatchObject([{ path: '/api/start-again/made-up' }]));
+    expect(await screen.findByText(/There are cars here/)).toBeTruthy();
+  });
+
+  it('is not offered a made-up shop beside its own', () => {
+    served();
+    show(<FirstDay vehicles={[]} places={[bay]} />);
+    expect(screen.queryByRole('button', { name: /made-up shop/ })).toBeNull();
+  });
 });

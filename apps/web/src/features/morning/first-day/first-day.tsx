@@ -1,7 +1,10 @@
 import type { PlaceRecord, VehicleRecord } from '@keen/core';
+import { Button } from '@mantine/core';
 import { IconCheck } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useTryMadeUp } from '../../../api/start-again-queries.js';
+import { noticeOfFailure } from '../../../parts/notices.js';
 import { FirstCar } from './first-car.js';
 import classes from './first-day.module.css';
 import { FirstPlace } from './first-place.js';
@@ -26,6 +29,23 @@ function Step({ title, done, children }: StepProps) {
       </h2>
       {done === null && children}
     </li>
+  );
+}
+
+/** A shop that is made up, to look around in; wiped again under the settings. */
+function LookAround() {
+  const fill = useTryMadeUp();
+  return (
+    <p>
+      <Button
+        variant="default"
+        loading={fill.isPending}
+        onClick={() => fill.mutate(undefined, { onError: noticeOfFailure })}
+      >
+        Look around in a made-up shop
+      </Button>{' '}
+      <span className="muted">Twelve cars, a season of weather; wiped again under Settings.</span>
+    </p>
   );
 }
 
@@ -54,9 +74,10 @@ export function FirstDay({ vehicles, places }: FirstDayProps) {
       </ol>
       <p className="muted">
         Weather comes from a simulated station until you give a forecast or hours of your own:{' '}
-        <Link to="/weather">Weather</Link>. To look around first in a made-up shop, stop this program and run{' '}
-        <code>npm run demo</code>.
+        <Link to="/weather">Weather</Link>. A list of cars can be read under{' '}
+        <Link to="/vehicles">Vehicles</Link>.
       </p>
+      {vehicles.length === 0 && places.length === 0 && <LookAround />}
     </section>
   );
 }
