@@ -26,7 +26,7 @@ const VIEWS = [
   { name: 'washes', path: '/washes', ready: 'Roof froze' },
   { name: 'salt', path: '/salt/red-pickup', ready: 'Hours of salt at work (estimated' },
   { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
-  { name: 'customers', path: '/customers?show=bookings', ready: 'Back before five.' },
+  { name: 'customers', path: '/customers', ready: 'Parks at the office' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
   { name: 'desk', path: '/desk/dilution', ready: 'The working' },
   { name: 'kit', path: '/kit', ready: 'Winter foam' },
