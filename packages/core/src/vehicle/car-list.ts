@@ -1,20 +1,13 @@
+import {
+  BODY_WORDS,
+  CAR_COLUMNS,
+  type CarColumn,
+  HEADINGS,
+  PROTECTION_WORDS,
+  TONE_WORDS,
+} from './data/car-list-words.js';
 import { type BodyClass, BODY_CLASSES } from './data/panels.js';
 import { type PaintTone, PAINT_TONES, type Protection, PROTECTIONS } from './vehicle.js';
-
-/** What a list of cars may tell, in the order in which it is asked for. */
-export const CAR_COLUMNS = [
-  'name',
-  'body',
-  'tone',
-  'protection',
-  'everyDays',
-  'kmADay',
-  'customer',
-  'contact',
-  'lastWash',
-  'notes',
-] as const;
-export type CarColumn = (typeof CAR_COLUMNS)[number];
 
 /** Which heading of a file stands for which column; one that is not named is not in the file. */
 export type CarColumns = Readonly<Partial<Record<CarColumn, string>>>;
@@ -45,20 +38,6 @@ export const CAR_LINE_DEFAULTS = {
   kmADay: 40,
 } as const;
 
-/** Words that headings are known by, in small letters. */
-const HEADINGS: Readonly<Record<CarColumn, readonly string[]>> = {
-  name: ['car', 'vehicle', 'name', 'car name'],
-  body: ['body', 'type', 'body type', 'class'],
-  tone: ['tone', 'colour', 'color', 'paint'],
-  protection: ['protection', 'coat', 'coating', 'sealed with'],
-  everyDays: ['every', 'every days', 'days', 'interval', 'wash every'],
-  kmADay: ['km', 'km a day', 'km/day', 'daily km', 'drives'],
-  customer: ['customer', 'owner', 'client', 'whose'],
-  contact: ['contact', 'phone', 'telephone', 'e-mail', 'email', 'reached by'],
-  lastWash: ['last wash', 'last washed', 'washed', 'washed on'],
-  notes: ['notes', 'note', 'remarks', 'comment'],
-};
-
 const plain = (text: string): string =>
   text.trim().toLowerCase().replaceAll(/[_-]+/g, ' ').replaceAll(/\s+/g, ' ');
 
@@ -70,37 +49,6 @@ export function guessedColumns(headings: readonly string[]): CarColumns {
   });
   return Object.fromEntries(found);
 }
-
-const BODY_WORDS: Readonly<Record<string, BodyClass>> = {
-  sedan: 'saloon',
-  limousine: 'saloon',
-  wagon: 'estate',
-  'station wagon': 'estate',
-  hatchback: 'hatch',
-  'off roader': 'suv',
-  truck: 'pickup',
-  'pick up': 'pickup',
-  transporter: 'van',
-};
-const TONE_WORDS: Readonly<Record<string, PaintTone>> = {
-  grey: 'silver',
-  gray: 'silver',
-  red: 'mid',
-  blue: 'mid',
-  green: 'mid',
-  orange: 'mid',
-  yellow: 'mid',
-  brown: 'mid',
-  'dark blue': 'black',
-};
-const PROTECTION_WORDS: Readonly<Record<string, Protection>> = {
-  none: 'bare',
-  no: 'bare',
-  ceramic: 'coating',
-  'spray ceramic': 'spray-ceramic',
-  wrap: 'film',
-  foil: 'film',
-};
 
 export interface CarLineFault {
   readonly line: number;
