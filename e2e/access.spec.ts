@@ -44,6 +44,6 @@ test('an owner is added, a phone comes in by a code, is sent away, and nobody ha
   await away.close();
 
   await accounts.getByRole('button', { name: 'More about the account of Ida' }).click();
-  await page.getByRole('menuitem', { name: 'Delete, and sign out everywhere' }).click();
+  await page.getByRole('menuitem', { name: 'Delete, and sign out everywhere' }).press('Enter');
   await expect(accounts.getByText(/Nobody has to sign in/)).toBeVisible();
 });

@@ -67,7 +67,7 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
   await page.getByText('People', { exact: true }).click();
   await page.getByRole('button', { name: 'More about Nell Harrow' }).click();
-  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).press('Enter');
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
 });
 
@@ -76,7 +76,7 @@ test('work of the season and a salt target stand on the car, and a price is set 
 }) => {
   await page.goto('/vehicles');
   await page.getByRole('button', { name: 'More about Blue hatch' }).click();
-  await page.getByRole('menuitem', { name: 'Edit' }).click();
+  await page.getByRole('menuitem', { name: 'Edit' }).press('Enter');
   const form = page.getByRole('dialog');
   await form.getByRole('combobox', { name: 'Never more than' }).click();
   await page.getByRole('option', { name: 'Days with salt on it' }).click();
