@@ -3,7 +3,7 @@ import { CLOCK, Server, smallShop } from './server.mjs';
 const HOUR = 3_600_000;
 const NOW = Date.parse(CLOCK);
 
-/** Two clients plan the same hands, place and hour at once: one of them has it, the other is told. */
+/** Two clients plan the same hands, place and hour at once: one of them gets it, the other is refused. */
 export async function pairs(count) {
   const server = new Server();
   await server.start();

@@ -5,7 +5,7 @@ import { inPassing } from '../db/in-passing.js';
 import { type AuditFilter, AuditRepository } from '../records/audit.repository.js';
 import { toldChange } from './told-change.js';
 
-/** So many changes are told at once. */
+/** How many changes one answer holds. */
 const PAGE = 100;
 
 @Injectable()

@@ -47,7 +47,7 @@ function plain(value: unknown): unknown {
 
 const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** An object is told by those of its parts that changed: a list of forty limits of which one moved is no help. */
+/** Of an object only the parts that changed are shown: a list of forty limits of which one moved is no help. */
 function fieldsOf(field: string, before: unknown, after: unknown): AuditField[] {
   const isObject = (value: unknown): value is Row =>
     typeof value === 'object' && value !== null && !Array.isArray(value);

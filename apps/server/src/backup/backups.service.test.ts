@@ -108,7 +108,7 @@ describe('copies of the data', () => {
     await made.make();
     expect(readdirSync(second)).toEqual(readdirSync(join(folder, 'backups')));
     expect(made.view()).toMatchObject({ secondFolder: second, failure: null });
-    // A folder that cannot be made is a failure that is told, and the first copy stays.
+    // A folder that cannot be made is reported as a failure, and the first copy stays.
     writeFileSync(join(folder, 'in-the-way'), '');
     const blocked = service(false, join(folder, 'in-the-way', 'below'));
     jest.setSystemTime(NOW + MS_PER_DAY);

@@ -27,7 +27,7 @@ import { notFound } from '../errors/api-error.js';
 import { countsIn } from './counts-in.js';
 import { thinned } from './thinned.js';
 
-/** Less than this on the disk is told before it is too late: a day of photographs and a copy (judgement). */
+/** The user is warned below this much free space: enough for a day of photographs and a copy (judgement). */
 const LOW_BYTES = 500_000_000;
 
 const NAME = /^keen-rinse-(?<at>\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2})\.db$/;

@@ -19,7 +19,7 @@ export const actingFor = <T>(acting: Acting, work: () => T): T => storage.run(ac
 /** null: the program writes of its own accord. */
 export const acting = (): Acting | null => storage.getStore() ?? null;
 
-/** By which one client is told from another. */
+/** A name that differs from client to client. */
 export function askerName(): string {
   const by = acting();
   return by ? [by.who, by.device, by.from].join(' ') : '';

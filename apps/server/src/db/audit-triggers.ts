@@ -47,6 +47,12 @@ function triggersOf(table: string, columns: readonly Column[]): { name: string; 
   }));
 }
 
+/** What an update of the program changes is nobody's deed, no matter who wrote last. */
+export async function forgetActor(client: Client): Promise<void> {
+  const { rows } = await client.execute("select 1 from sqlite_master where name = 'audit_actor'");
+  if (rows.length > 0) await client.execute('update audit_actor set who = null, device = null');
+}
+
 /** Makes the triggers that note every change, from the tables as they are; one that is right already stays. */
 export async function makeAuditTriggers(client: Client): Promise<void> {
   const { rows } = await client.execute("select name, sql from sqlite_master where type = 'trigger'");

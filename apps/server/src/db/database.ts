@@ -5,7 +5,7 @@ import type { BatchItem } from 'drizzle-orm/batch';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { type Config, StartError } from '../config/config.js';
-import { makeAuditTriggers } from './audit-triggers.js';
+import { forgetActor, makeAuditTriggers } from './audit-triggers.js';
 import { pendingMigrations } from './migrations.js';
 import * as schema from './schema.js';
 import { signedClient } from './signed-client.js';
@@ -26,7 +26,7 @@ export interface OpenDatabase {
   readonly db: Database;
   /** Copies all of it, as it stands, into a file that is not there yet, and looks whether the copy is sound. */
   readonly copyTo: (file: string) => Promise<void>;
-  /** Writes the file anew and empties the journal, so that nothing of what was erased is left in either. */
+  /** Rewrites the whole file and empties the journal, so that nothing of what was erased is left in either. */
   readonly tidy: () => Promise<void>;
   /** Puts all that is still in the journal into the file, so that the file alone is whole, and closes it. */
   readonly close: () => Promise<void>;
@@ -52,6 +52,7 @@ export async function openDatabase(
     // Readers do not wait for a writer, and a kill loses no write that was acknowledged.
     if (isFile) await client.execute('pragma journal_mode = wal');
     if (isFile) await copyBeforeChange(client, config);
+    await forgetActor(client);
     await migrate(drizzle(client), { migrationsFolder: config.migrationsFolder });
     await makeAuditTriggers(client);
     const db = drizzle(signedClient(client), { schema });

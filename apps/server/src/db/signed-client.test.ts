@@ -62,6 +62,16 @@ describe('a client that signs what it writes', () => {
     expect((await seen()).at(-1)?.[0]).toBeNull();
   });
 
+  it('signs a transaction that is opened by hand', async () => {
+    await plain.execute("update audit_actor set who = 'Ida'");
+    await actingFor(JON, async () => {
+      const begun = await client.transaction('write');
+      await begun.execute('insert into car values (1)');
+      await begun.commit();
+    });
+    expect((await seen()).map(([who]) => who)).toEqual(['Jon']);
+  });
+
   it('leaves reading alone', async () => {
     await actingFor(JON, () => client.execute('select * from car'));
     expect((await plain.execute('select who from audit_actor')).rows[0]?.who).toBeNull();

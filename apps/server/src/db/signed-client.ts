@@ -1,4 +1,4 @@
-import type { Client, InStatement, ResultSet } from '@libsql/client';
+import type { Client, InStatement, ResultSet, Transaction, TransactionMode } from '@libsql/client';
 import { acting } from './acting.js';
 
 const WRITES = /^\s*(insert|update|delete|replace)\b/i;
@@ -29,10 +29,16 @@ export function signedClient(client: Client): Client {
     if (!result) throw new Error('a statement without a result');
     return result;
   };
+  const transaction = async (mode: TransactionMode = 'write'): Promise<Transaction> => {
+    const begun = await client.transaction(mode);
+    if (mode !== 'read') await begun.execute(signature());
+    return begun;
+  };
   return new Proxy(client, {
     get(target, name) {
       if (name === 'execute') return execute;
       if (name === 'batch') return batch;
+      if (name === 'transaction') return transaction;
       const value: unknown = Reflect.get(target, name, target);
       return typeof value === 'function' ? (value.bind(target) as unknown) : value;
     },

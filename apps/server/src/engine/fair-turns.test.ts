@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { Busy } from './busy.js';
 import { FairTurns } from './fair-turns.js';
 
-/** Work that ends when it is told to. */
+/** Work that goes on until `end` is called. */
 function held() {
   const log: string[] = [];
   const ends: (() => void)[] = [];

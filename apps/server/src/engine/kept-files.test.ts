@@ -36,7 +36,7 @@ describe('what is kept in files', () => {
     expect(readdirSync(folder)).toEqual([]);
   });
 
-  it('is told apart by rooms, and what an older program left in none goes', () => {
+  it('is kept apart by rooms, and what an older program left in none goes', () => {
     opened().set('room', 'key', 1);
     writeFileSync(join(folder, 'abc-def'), '');
     const files = opened();

@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
 import type { Request, Response } from 'express';
 import { Lines } from './lines.js';
 import { redacted } from './redacted.js';
@@ -10,18 +10,28 @@ gate code 4471
     at LibSQLPreparedQuery.queryWithCache (session.js:49:15)`;
 
 describe('a log', () => {
-  const lines: Record<string, unknown>[] = [];
-  const log = new Lines('warn', (line) => void lines.push(JSON.parse(line) as Record<string, unknown>));
+  let lines: Record<string, unknown>[];
+  beforeEach(() => {
+    lines = [];
+    const read = (text: unknown): boolean => {
+      lines.push(JSON.parse(String(text)) as Record<string, unknown>);
+      return true;
+    };
+    for (const stream of [process.stdout, process.stderr])
+      jest.spyOn(stream, 'write').mockImplementation(read);
+  });
+  afterEach(() => void jest.restoreAllMocks());
+  const log = new Lines('warn');
 
-  it('is a line for each, with its level and place, down to the level that is wanted', () => {
+  it('is a line for each event, with its level and place, down to the level that is wanted', () => {
     log.warn('late', 'Backups');
     log.log('started', 'App');
     log.debug('cell', 'Engine');
-    expect(lines).toMatchObject([{ level: 'warn', where: 'Backups', message: 'late' }]);
-    expect(Date.parse(String(lines[0]?.at))).not.toBeNaN();
+    expect(lines).toMatchObject([{ level: 'warn', context: 'Backups', message: 'late' }]);
+    expect(Number(lines[0]?.timestamp)).toBeGreaterThan(0);
   });
 
-  it('tells nothing of people: no values of a query, no secret address, no password', () => {
+  it('holds nothing of people: no values of a query, no secret address, no password', () => {
     const text = redacted(QUERY);
     expect(text).toContain('Failed query: insert into "customer"');
     expect(text).toContain('at LibSQLPreparedQuery');
@@ -33,7 +43,9 @@ describe('a log', () => {
     expect(redacted('a plain line')).toBe('a plain line');
     log.error(QUERY, 'errors');
     log.error('failed', QUERY, 'errors');
+    log.error({ why: [QUERY] }, 'errors');
     log.error(new Error(QUERY));
+    expect(lines).toHaveLength(4);
     expect(JSON.stringify(lines)).not.toMatch(/Wilhelmina|0142|4471/);
   });
 

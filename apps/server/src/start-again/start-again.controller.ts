@@ -4,7 +4,7 @@ import { Equals } from 'class-validator';
 import { StartAgainService } from './start-again.service.js';
 
 export class WipeDto {
-  /** Typed by whoever means it. */
+  /** Typed by the person who means it. */
   @Equals('wipe') confirm: 'wipe';
 }
 

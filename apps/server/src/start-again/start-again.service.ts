@@ -7,6 +7,7 @@ import { promisify } from 'node:util';
 import { Inject, Injectable } from '@nestjs/common';
 import { BackupsService } from '../backup/backups.service.js';
 import { ClockService } from '../clock/clock.service.js';
+import { CONFIG, type Config } from '../config/config.js';
 import type { OpenDatabase } from '../db/database.js';
 import { OPEN_DATABASE } from '../db/database.module.js';
 import { conflict } from '../errors/api-error.js';
@@ -28,6 +29,7 @@ export class StartAgainService {
     private readonly weather: WeatherService,
     private readonly clock: ClockService,
     @Inject(OPEN_DATABASE) private readonly open: OpenDatabase,
+    @Inject(CONFIG) private readonly config: Pick<Config, 'databaseUrl'>,
   ) {}
 
   /** Accounts stay; the copy made before brings it all back. */
@@ -40,6 +42,8 @@ export class StartAgainService {
 
   /** @throws 409 where the shop is not empty: nothing of one's own is mixed with what is made up */
   async tryMadeUp(): Promise<void> {
+    if (!this.config.databaseUrl.startsWith('file:'))
+      throw conflict('shop', 'The database is on another server; a made-up shop is for one on this machine.');
     if (!(await this.rows.isEmpty()))
       throw conflict('shop', 'There are cars or places here. Wipe the shop first; a copy of it is made.');
     const folder = mkdtempSync(join(tmpdir(), 'keen-made-up-'));

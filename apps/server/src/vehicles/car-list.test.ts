@@ -55,7 +55,7 @@ describe('a list of cars', () => {
     expect(await names('customers')).toEqual([]);
   });
 
-  it('goes by the headings that it is told, and names one that is not there', async () => {
+  it('uses the headings that were chosen, and names one that is not there', async () => {
     const text = 'Wagen,Bemerkung\nKombi,rot';
     expect((await read({ text, mode: 'look' })).good).toEqual([]);
     const report = await read({ text, mode: 'look', columns: { name: 'Wagen', notes: 'Bemerkung' } });

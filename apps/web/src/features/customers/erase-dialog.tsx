@@ -27,7 +27,10 @@ export function EraseDialog({ customer, onClose }: EraseDialogProps) {
         Name, contact, notes, bookings, messages, photographs and what was written on runs go. Their cars
         leave the list without a name; salt and washes stay in the shop’s figures. This cannot be undone.
       </p>
-      <p>Backups made before still hold it until they are thinned out, at most a year.</p>
+      <p>
+        Backups made before still hold it until they are thinned out, at most a year; a live copy for three
+        days.
+      </p>
     </SureDialog>
   );
 }

@@ -11,7 +11,7 @@ describe('wiping the shop', () => {
     return screen.findByRole('dialog', { name: 'Wipe the shop' });
   };
 
-  it('is meant, not tapped: another word wipes nothing, and why it failed is told', async () => {
+  it('needs the word typed: another word wipes nothing, and a failure is shown with its reason', async () => {
     const sent = madeUpServer(({ method }) =>
       method === 'POST' ? refusal('backup', 'The copy could not be made.', 507) : undefined,
     );
