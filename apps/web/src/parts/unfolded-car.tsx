@@ -59,6 +59,25 @@ function fillOf(
 const spokenOf = (zone: CarZone, layer: Layer): string =>
   `${ZONE_NAMES[zone]} ${layer[zone]?.spoken ?? layer[zone]?.text ?? 'not known'}`;
 
+function SaltDots() {
+  return (
+    <defs>
+      {DOTS.map(({ apart, radius }, density) => (
+        <pattern
+          key={apart}
+          id={`salt-dots-${density}`}
+          width={apart}
+          height={apart}
+          patternUnits="userSpaceOnUse"
+        >
+          <circle cx={apart / 4} cy={apart / 4} r={radius} fill="var(--kr-salt)" />
+          <circle cx={(3 * apart) / 4} cy={(3 * apart) / 4} r={0.8 * radius} fill="var(--kr-salt)" />
+        </pattern>
+      ))}
+    </defs>
+  );
+}
+
 /** The vehicle's zones laid flat, nose up and seen from above, each filled as far as its value goes and carrying its figure; zones can be chosen. */
 export function UnfoldedCar({
   bodyClass,
@@ -70,6 +89,7 @@ export function UnfoldedCar({
   isThumbnail = false,
 }: UnfoldedCarProps) {
   const isNarrow = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
+  const filling = isThumbnail && tone === 'salt' ? THUMBNAIL_TONE : tone;
   const shape = unfoldedShape(bodyClass, isNarrow && !isThumbnail ? 'behind' : 'beside');
   const zoneProps = (zone: CarZone) =>
     onChoose
@@ -97,20 +117,7 @@ export function UnfoldedCar({
       }
       className={classes.car}
     >
-      <defs>
-        {DOTS.map(({ apart, radius }, density) => (
-          <pattern
-            key={apart}
-            id={`salt-dots-${density}`}
-            width={apart}
-            height={apart}
-            patternUnits="userSpaceOnUse"
-          >
-            <circle cx={apart / 4} cy={apart / 4} r={radius} fill="var(--kr-salt)" />
-            <circle cx={(3 * apart) / 4} cy={(3 * apart) / 4} r={0.8 * radius} fill="var(--kr-salt)" />
-          </pattern>
-        ))}
-      </defs>
+      {filling === 'salt' && <SaltDots />}
       {shape.areas.map(({ zone, path, labelX, labelY }) => {
         const value = layer[zone];
         const strength = Math.min(1, Math.max(0, value?.strength ?? 0));
@@ -124,7 +131,7 @@ export function UnfoldedCar({
               stroke="var(--kr-ink)"
               strokeWidth={1.1}
             />
-            <path d={path} transform={NOSE_UP} {...fillOf(isThumbnail ? THUMBNAIL_TONE : tone, strength)} />
+            <path d={path} transform={NOSE_UP} {...fillOf(filling, strength)} />
             {chosen === zone && (
               <path
                 d={path}

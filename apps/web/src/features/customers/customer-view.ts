@@ -1,5 +1,6 @@
 import type { BookingRecord, Customer, Untold, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
+import { nextPlanned } from '../../parts/next-planned.js';
 
 interface Around {
   readonly vehicles: readonly VehicleRecord[];
@@ -28,13 +29,12 @@ export function carsOf({ id }: Customer, { vehicles, bookings, washes, nowMs }: 
       const promised = bookings
         .filter(({ vehicleId, readyByMs }) => vehicleId === car.id && readyByMs >= nowMs)
         .map(({ readyByMs }) => readyByMs);
-      const planned = own.filter(({ status }) => status === 'planned').map(({ startMs }) => startMs);
       const done = own.filter(({ status }) => status === 'done').map(({ startMs }) => startMs);
       return {
         id: car.id,
         name: car.name,
         promisedMs: promised.length > 0 ? Math.min(...promised) : null,
-        plannedMs: planned.length > 0 ? Math.min(...planned) : null,
+        plannedMs: nextPlanned(washes, car.id)?.startMs ?? null,
         lastWashMs: done.length > 0 ? Math.max(...done) : null,
       };
     });

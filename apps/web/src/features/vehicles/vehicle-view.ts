@@ -1,5 +1,6 @@
 import { type PlaceRecord, type VehicleAnswer, type VehicleRecord, type WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
+import { nextPlanned } from '../../parts/next-planned.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
 
@@ -29,9 +30,7 @@ export function nextText(
 ): { readonly lead: string; readonly text: string } | null {
   const whereText = ({ startMs, placeId, methodId }: Where): string =>
     `${format.dayTime(startMs)}, ${nameOf(places, placeId)}, ${methodName(methodId)}`;
-  const [planned] = washes
-    .filter(({ status, vehicleId }) => status === 'planned' && vehicleId === id)
-    .toSorted((a, b) => a.startMs - b.startMs);
+  const planned = nextPlanned(washes, id);
   if (planned) return { lead: 'Planned', text: whereText(planned) };
   if (answer?.best) return { lead: 'Goes best', text: whereText(answer.best) };
   // A car that can wait says so by when it is due.
