@@ -214,7 +214,7 @@ test('files are read line by line; one keeps the good lines or nothing', async (
   await input.setInputFiles({ name: 'way.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(gpx) });
   await expect(page.getByText('1 good, 1 not.')).toBeVisible();
   await expect(page.getByText(/Line 8, no-time/)).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the 1 good ones' }).click();
+  await page.getByRole('button', { name: 'Keep the good one' }).click();
   await expect(page.getByText('Kept 1, left out 1.')).toBeVisible();
   await expect(page.getByText(/22 km, main road, \d+ km\/h mean/).first()).toBeVisible();
 

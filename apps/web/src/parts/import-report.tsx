@@ -4,6 +4,11 @@ import classes from './import-file.module.css';
 
 const SHOWN = 6;
 
+function keepText(count: number, hasFaults: boolean): string {
+  if (!hasFaults) return 'Keep all';
+  return count === 1 ? 'Keep the good one' : `Keep the ${count} good ones`;
+}
+
 interface ImportReportViewProps<T> {
   readonly report: ImportReport<T>;
   /** One good line in words. */
@@ -67,7 +72,7 @@ export function ImportReportView<T>({ report, describe, isBusy, onKeep, onClose 
               loading={isBusy}
               onClick={() => onKeep(hasFaults ? 'good-lines' : 'all-or-nothing')}
             >
-              {hasFaults ? `Keep the ${good.length} good ones` : 'Keep all'}
+              {keepText(good.length, hasFaults)}
             </Button>
           )}
           <Button variant="default" onClick={onClose}>

@@ -88,7 +88,7 @@ function SignalSwitches() {
             aria-pressed={voice}
             onClick={() => set({ voice: !voice })}
           >
-            Spoken prompts {voice ? 'on' : 'off'}
+            Voice {voice ? 'on' : 'off'}
           </Button>
         )}
       </div>

@@ -23,9 +23,12 @@ interface CarListProps {
   readonly onClose: () => void;
 }
 
+const protectionText = (protection: CarLine['protection']): string =>
+  protection === 'bare' ? 'no protection' : PROTECTION_NAMES[protection].toLowerCase();
+
 const lineText = (line: CarLine, format: Format): string =>
   [
-    `${line.name}: ${BODY_NAMES[line.bodyClass].toLowerCase()}, ${PROTECTION_NAMES[line.protection].toLowerCase()}`,
+    `${line.name}: ${BODY_NAMES[line.bodyClass].toLowerCase()}, ${protectionText(line.protection)}`,
     `every ${line.cadenceDays} days`,
     line.customer,
     line.lastWashMs === null ? 'last wash not known' : `washed ${format.dayShort(line.lastWashMs)}`,
@@ -44,21 +47,23 @@ interface ColumnsProps {
 function Columns({ report, onChange }: ColumnsProps) {
   const { headings, columns } = report;
   return (
-    <fieldset className={classes.columns}>
-      <legend>Headings of the file</legend>
-      {CAR_COLUMNS.map((column) => (
-        <Select
-          key={column}
-          label={COLUMN_NAMES[column]}
-          placeholder={column === 'name' ? 'Choose one' : 'Not in the file'}
-          data={headings.filter((heading) => heading !== '')}
-          value={columns[column] ?? null}
-          onChange={(heading) => onChange({ ...columns, [column]: heading ?? undefined })}
-          clearable
-          clearButtonProps={{ 'aria-label': `${COLUMN_NAMES[column]}: not in the file` }}
-        />
-      ))}
-    </fieldset>
+    <details className={classes.headings} open={columns.name === undefined || undefined}>
+      <summary>Headings of the file</summary>
+      <div className={classes.columns}>
+        {CAR_COLUMNS.map((column) => (
+          <Select
+            key={column}
+            label={COLUMN_NAMES[column]}
+            placeholder={column === 'name' ? 'Choose one' : 'Not in the file'}
+            data={headings.filter((heading) => heading !== '')}
+            value={columns[column] ?? null}
+            onChange={(heading) => onChange({ ...columns, [column]: heading ?? undefined })}
+            clearable
+            clearButtonProps={{ 'aria-label': `${COLUMN_NAMES[column]}: not in the file` }}
+          />
+        ))}
+      </div>
+    </details>
   );
 }
 
@@ -77,8 +82,7 @@ export function CarList({ onClose }: CarListProps) {
     <SideDialog title="Read a list of cars" onClose={onClose}>
       <p>
         A spreadsheet saved as CSV with a line for each car and headings on top. Only the name is needed; what
-        is missing is taken for a {BODY_NAMES[body].toLowerCase()},{' '}
-        {protection === 'bare' ? 'without protection' : PROTECTION_NAMES[protection]}, washed every{' '}
+        is missing is taken for a {BODY_NAMES[body].toLowerCase()}, {protectionText(protection)}, washed every{' '}
         {cadenceDays} days, {format.km(kmADay)} a day.
       </p>
       <ImportFile<CarLine>
