@@ -1,13 +1,18 @@
+import { readdirSync } from 'node:fs';
+import { basename } from 'node:path';
 import { defineConfig } from 'rolldown';
+
+// Each thread has a program of its own.
+const threads = readdirSync('dist', { recursive: true })
+  .filter((file) => file.endsWith('.worker.js') && !file.startsWith('bundle'))
+  .map((file) => [basename(file, '.js'), `dist/${file}`]);
 
 // What is served, in a few files instead of two thousand: the start is mostly opening files. It stands one folder deep in dist, as the
 // files that it is made of do, so that what they find by their own place is found from here too.
 export default defineConfig({
   input: {
     main: 'dist/main.js',
-    'engine.worker': 'dist/engine/engine.worker.js',
-    'solver.worker': 'dist/solver/solver.worker.js',
-    'calendar.worker': 'dist/calendar/calendar.worker.js',
+    ...Object.fromEntries(threads),
   },
   platform: 'node',
   external: [

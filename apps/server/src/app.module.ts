@@ -7,6 +7,7 @@ import { ConfigModule } from './config/config.module.js';
 import { CustomersModule } from './customers/customers.module.js';
 import { DatabaseModule } from './db/database.module.js';
 import { DrivesModule } from './drives/drives.module.js';
+import { ImportsModule } from './imports/imports.module.js';
 import { HealthModule } from './health/health.module.js';
 import { KitModule } from './kit/kit.module.js';
 import { MessagesModule } from './messages/messages.module.js';
@@ -33,6 +34,7 @@ import { WeatherModule } from './weather/weather.module.js';
     ClockModule,
     DatabaseModule,
     RecordsModule,
+    ImportsModule,
     AccessModule,
     AuditModule,
     HealthModule,

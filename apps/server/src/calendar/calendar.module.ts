@@ -1,12 +1,11 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.js';
 import { CalendarController } from './calendar.controller.js';
-import { CalendarReader } from './calendar-reader.js';
 import { CalendarService } from './calendar.service.js';
 
 @Module({
   imports: [SettingsModule],
   controllers: [CalendarController],
-  providers: [CalendarReader, CalendarService],
+  providers: [CalendarService],
 })
 export class CalendarModule {}

@@ -3,6 +3,8 @@ import { randomBytes, timingSafeEqual } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
 import { keeps } from '../imports/import-report.js';
 import { PlacesRepository } from '../records/places.repository.js';
 import { SettingsService } from '../settings/settings.service.js';
@@ -11,13 +13,18 @@ import { WashesRepository } from '../records/washes.repository.js';
 import type { ImportBusyDto } from './calendar.dto.js';
 import { CalendarRepository } from '../records/calendar.repository.js';
 import { planCalendar } from './plan-calendar.js';
-import { CalendarReader } from './calendar-reader.js';
+import type run from './calendar.worker.js';
 
 /** Washes of the last weeks stay in the feed, so that a calendar does not lose them at once. */
 const PAST_DAYS = 14;
 /** Repeats are written out this far ahead. */
 const AHEAD_DAYS = 90;
 const SECRET_BYTES = 24;
+
+export const READING: Reading<typeof run> = {
+  file: workerFile('calendar', import.meta.url),
+  tooMuch: 'This calendar takes too long to read: a rule in it may never come to an end.',
+};
 
 @Injectable()
 export class CalendarService {
@@ -28,7 +35,7 @@ export class CalendarService {
     private readonly places: PlacesRepository,
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
-    private readonly reader: CalendarReader,
+    private readonly reader: FileReader,
   ) {}
 
   async view(): Promise<CalendarView> {
@@ -79,7 +86,7 @@ export class CalendarService {
       throw badField('workerId', `workerId: nobody here is called ${workerId}.`);
     const nowMs = this.clock.now();
     const window = { fromMs: nowMs - MS_PER_DAY, toMs: nowMs + AHEAD_DAYS * MS_PER_DAY, timeZone };
-    const found = await this.reader.read({ text, window });
+    const found = await this.reader.read(READING, { text, window });
     const kept = keeps(mode, found);
     if (kept) await this.repository.replace(calendar, workerId ?? null, found.good);
     return { ...found, kept };

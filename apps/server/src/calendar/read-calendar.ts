@@ -1,7 +1,7 @@
 import { MS_PER_SECOND, type BusySpan, type ImportReport, type LineFault } from '@keen/core';
 import ICAL from 'ical.js';
 import { instantOfWall } from './zone-clock.js';
-import { unreadable } from '../imports/import-report.js';
+import { reported, unreadable } from '../imports/import-report.js';
 
 export interface ReadWindow {
   readonly fromMs: number;
@@ -13,8 +13,6 @@ export interface ReadWindow {
 /** A rule that takes more steps than this to come into the window is not followed. */
 const MOST_STEPS = 20_000;
 const MOST_SPANS = 2000;
-/** Who has so many wants another file, not a longer list. */
-const MOST_FAULTS = 100;
 
 function isZone(name: string): boolean {
   try {
@@ -175,25 +173,16 @@ export function readCalendar(text: string, window: ReadWindow): Omit<ImportRepor
   const zones = registerZones(root);
   const events = eventsOf(root);
   const faults: LineFault[] = [];
-  let faultCount = 0;
   const good = events.flatMap(({ component, exceptions }, i): BusySpan[] => {
     try {
       const event = new ICAL.Event(component, { exceptions });
       return takesTime(component) ? spansOf(event, { window, zones }) : [];
     } catch (error) {
       const what = error instanceof Error ? error.message : 'not understood';
-      faultCount += 1;
-      if (faultCount <= MOST_FAULTS)
-        faults.push({ line: i + 1, field: 'VEVENT', message: `Event ${i + 1}: ${what}.` });
+      faults.push({ line: i + 1, field: 'VEVENT', message: `Event ${i + 1}: ${what}.` });
       return [];
     }
   });
   ICAL.TimezoneService.reset();
-  if (faultCount > MOST_FAULTS)
-    faults.push({
-      line: events.length,
-      field: 'VEVENT',
-      message: `And ${faultCount - MOST_FAULTS} events more cannot be read.`,
-    });
-  return { good: [...good].sort((a, b) => a.fromMs - b.fromMs), faults };
+  return { good: [...good].sort((a, b) => a.fromMs - b.fromMs), faults: reported(faults) };
 }

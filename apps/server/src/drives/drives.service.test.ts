@@ -1,5 +1,6 @@
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, it } from '@jest/globals';
 import { type Drive, type DriveRecord, MS_PER_HOUR } from '@keen/core';
+import { FileReader } from '../imports/file-reader.js';
 import { DrivesService } from './drives.service.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12, 25);
@@ -11,6 +12,9 @@ let kept: DriveRecord[];
 beforeEach(() => {
   kept = [];
 });
+
+const reader = new FileReader();
+afterAll(() => reader.onModuleDestroy());
 
 function service(): DrivesService {
   const parts = [
@@ -27,6 +31,7 @@ function service(): DrivesService {
         id === 'gone' ? Promise.reject(new Error('no car')) : Promise.resolve({ id, knownSinceMs: SINCE }),
     },
     { now: () => NOW },
+    reader,
   ];
   return new DrivesService(...(parts as unknown as ConstructorParameters<typeof DrivesService>));
 }

@@ -4,22 +4,27 @@ import {
   type Drive,
   requireDrive,
   startOfHourMs,
-  trackDrives,
   type VehicleRecord,
   type DriveRecord,
   type ImportReport,
-  type LineFault,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, conflict, notFound } from '../errors/api-error.js';
 import type { ImportTrackDto } from '../imports/import.dto.js';
-import { keeps } from '../imports/import-report.js';
-import { readGpx } from '../imports/read-gpx.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
+import { keeps, reported } from '../imports/import-report.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import { DrivesRepository } from '../records/drives.repository.js';
+import type run from './drives.worker.js';
 
 const keyOf = ({ hourMs, roadClass }: Pick<Drive, 'hourMs' | 'roadClass'>): string =>
   `${hourMs} ${roadClass}`;
+
+const READING: Reading<typeof run> = {
+  file: workerFile('drives', import.meta.url),
+  tooMuch: 'This track takes too long to read.',
+};
 
 @Injectable()
 export class DrivesService {
@@ -27,6 +32,7 @@ export class DrivesService {
     private readonly drives: DrivesRepository,
     private readonly vehicles: VehiclesRepository,
     private readonly clock: ClockService,
+    private readonly reader: FileReader,
   ) {}
 
   async list(vehicleId: string): Promise<DriveRecord[]> {
@@ -60,30 +66,36 @@ export class DrivesService {
   /** Reads a recorded way (GPX) point by point; what it drove is kept as the mode says. */
   async importTrack(vehicleId: string, dto: ImportTrackDto): Promise<ImportReport<Drive>> {
     const vehicle = await this.vehicles.read(vehicleId);
-    const points = readGpx(dto.text);
-    const { drives, faults } = trackDrives(points, dto.roadClass ?? null);
+    const { drives, faults } = await this.reader.read(READING, {
+      text: dto.text,
+      roadClass: dto.roadClass ?? null,
+    });
     const known = new Set((await this.drives.list(vehicleId)).map(keyOf));
-    const lineFaults: LineFault[] = faults.map(({ line, code, message }) => ({ line, field: code, message }));
-    const good: Drive[] = [];
-    for (const drive of drives) {
-      const line =
-        points.find(({ atMs }) => atMs !== null && startOfHourMs(atMs) === drive.hourMs)?.line ?? 0;
-      const fault = this.hourFault(drive.hourMs, vehicle);
-      if (fault) lineFaults.push({ line, field: 'time', message: `the hour from here ${fault}` });
-      else if (known.has(keyOf(drive)))
-        lineFaults.push({
-          line,
-          field: 'time',
-          message: 'a drive on that road in that hour is kept already',
-        });
-      else good.push(drive);
-    }
+    const found = drives.map(({ drive, line }) => ({
+      drive,
+      line,
+      fault: this.trackFault(drive, { vehicle, known }),
+    }));
+    const good = found.filter(({ fault }) => fault === null).map(({ drive }) => drive);
+    const turnedDown = found.flatMap(({ line, fault }) =>
+      fault === null ? [] : [{ line, field: 'time', message: fault }],
+    );
+    const lineFaults = reported([...faults, ...turnedDown]);
     const kept = keeps(dto.mode, { good, faults: lineFaults });
     if (kept)
       await this.drives.insert(
         good.map((drive) => ({ ...drive, id: randomUUID(), vehicleId, origin: 'track' })),
       );
     return { good, faults: lineFaults, kept };
+  }
+
+  private trackFault(
+    drive: Drive,
+    { vehicle, known }: { vehicle: VehicleRecord; known: ReadonlySet<string> },
+  ): string | null {
+    const fault = this.hourFault(drive.hourMs, vehicle);
+    if (fault) return `the hour from here ${fault}`;
+    return known.has(keyOf(drive)) ? 'a drive on that road in that hour is kept already' : null;
   }
 
   async setRemoved(of: { vehicleId: string; id: string }, isRemoved: boolean): Promise<void> {

@@ -1,5 +1,6 @@
-import { beforeEach, describe, expect, it } from '@jest/globals';
+import { afterAll, beforeEach, describe, expect, it } from '@jest/globals';
 import { type KeptBulletin, MS_PER_HOUR, seasonStartMs, type Treatment } from '@keen/core';
+import { FileReader } from '../imports/file-reader.js';
 import { RoadsService } from './roads.service.js';
 
 const NOW = Date.UTC(2026, 0, 14, 12, 25);
@@ -25,6 +26,9 @@ beforeEach(() => {
   nowMs = NOW;
   answer = () => Promise.resolve([]);
 });
+
+const reader = new FileReader();
+afterAll(() => reader.onModuleDestroy());
 
 function service(): RoadsService {
   const repository = {
@@ -52,7 +56,7 @@ function service(): RoadsService {
       return answer();
     },
   };
-  const parts = [repository, { now: () => nowMs }, authority];
+  const parts = [repository, { now: () => nowMs }, authority, reader];
   return new RoadsService(...(parts as unknown as ConstructorParameters<typeof RoadsService>));
 }
 const refused = async (work: Promise<unknown>, field: string): Promise<void> => {

@@ -4,9 +4,7 @@ import {
   requireTreatment,
   startOfHourMs,
   type Treatment,
-  TREATMENT_COLUMNS,
   treatmentKey,
-  treatmentRows,
   type TreatmentSpan,
   seasonStartMs,
   type Bulletins,
@@ -18,12 +16,19 @@ import { inPassing } from '../db/in-passing.js';
 import { conflict, notFound } from '../errors/api-error.js';
 import type { ImportDto } from '../imports/import.dto.js';
 import { keeps } from '../imports/import-report.js';
-import { readCsv } from '../imports/read-csv.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
+import type run from './roads.worker.js';
 import { ROAD_AUTHORITY, type RoadAuthority } from './road-authority.js';
 import { TreatmentsRepository } from '../records/treatments.repository.js';
 
 /** Nobody announces further ahead. */
 const AHEAD_MS = 72 * MS_PER_HOUR;
+
+const READING: Reading<typeof run> = {
+  file: workerFile('roads', import.meta.url),
+  tooMuch: 'This table takes too long to read.',
+};
 
 @Injectable()
 export class RoadsService {
@@ -33,6 +38,7 @@ export class RoadsService {
     private readonly repository: TreatmentsRepository,
     private readonly clock: ClockService,
     @Inject(ROAD_AUTHORITY) private readonly authority: RoadAuthority,
+    private readonly reader: FileReader,
   ) {}
 
   /** Every bulletin of the season, the authority's newest fetched first. */
@@ -76,14 +82,12 @@ export class RoadsService {
 
   /** Reads a table of bulletins line by line. */
   async importTable({ text, mode }: ImportDto): Promise<ImportReport<Treatment>> {
-    const rows = readCsv(text, TREATMENT_COLUMNS);
     const { treatments } = await this.bulletins();
     const keys = new Set(treatments.map(treatmentKey));
-    const found = treatmentRows(rows, { keys, span: this.span() });
-    const good = found.treatments.map((row) => ({ ...row, atMs: startOfHourMs(row.atMs) }));
-    const kept = keeps(mode, { good, faults: found.faults });
-    if (kept) await this.repository.insertAll('imported', good, false);
-    return { good, faults: found.faults, kept };
+    const found = await this.reader.read(READING, { text, keys, span: this.span() });
+    const kept = keeps(mode, found);
+    if (kept) await this.repository.insertAll('imported', found.good, false);
+    return { ...found, kept };
   }
 
   async remove(id: string): Promise<void> {

@@ -4,25 +4,34 @@ import {
   CAR_COLUMNS,
   type CarColumns,
   type CarLine,
-  carLines,
   type CarListReport,
   type CarsMade,
   type Customer,
-  guessedColumns,
   MS_PER_DAY,
   seasonStartMs,
   type VehicleRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField } from '../errors/api-error.js';
-import { keeps, unreadable } from '../imports/import-report.js';
-import { readTable } from '../imports/read-csv.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
+import { keeps } from '../imports/import-report.js';
 import { CustomersRepository } from '../records/customers.repository.js';
 import { VehiclesRepository } from '../records/vehicles.repository.js';
 import type { CarListDto } from './car-list.dto.js';
 import { BLANK } from './vehicles.service.js';
+import type run from './vehicles.worker.js';
 
-const MOST_CARS = 500;
+const READING: Reading<typeof run> = {
+  file: workerFile('vehicles', import.meta.url),
+  tooMuch: 'This list takes too long to read.',
+};
+
+function requireColumns(columns: CarColumns): void {
+  const known = new Set<string>(CAR_COLUMNS);
+  const odd = Object.keys(columns).find((column) => !known.has(column));
+  if (odd !== undefined) throw badField(`columns.${odd}`, `columns.${odd} is no column of a list of cars.`);
+}
 
 /** Cars and their customers from a spreadsheet. */
 @Injectable()
@@ -31,33 +40,18 @@ export class CarListService {
     private readonly vehicles: VehiclesRepository,
     private readonly customers: CustomersRepository,
     private readonly clock: ClockService,
+    private readonly reader: FileReader,
   ) {}
 
   /** @throws 400 where the text is no table, has too many lines, or a column is named by a heading that is not there */
   async read({ text, mode, columns: asked }: CarListDto): Promise<CarListReport> {
-    const { columns: headings, rows, faults: broken } = readTable(text);
-    if (rows.length > MOST_CARS)
-      throw unreadable(`At most ${MOST_CARS} cars are read at once; it has ${rows.length}.`);
-    const columns = asked ? this.checked(asked, headings) : guessedColumns(headings);
+    if (asked) requireColumns(asked);
     const taken = (await this.vehicles.list()).map(({ name }) => name);
-    const isWhole = ({ line }: { readonly line: number }): boolean =>
-      !broken.some((one) => one.line === line);
-    const found = carLines(rows.filter(isWhole), columns, { taken, nowMs: this.clock.now() });
-    const faults = [...broken, ...found.faults].sort((a, b) => a.line - b.line);
-    const kept = keeps(mode, { good: found.good, faults });
+    const job = { text, asked: asked ?? null, taken, nowMs: this.clock.now() };
+    const found = await this.reader.read(READING, job);
+    const kept = keeps(mode, found);
     const made = kept ? await this.keep(found.good) : null;
-    return { good: found.good, faults, kept, headings, columns, made };
-  }
-
-  private checked(columns: CarColumns, headings: readonly string[]): CarColumns {
-    const known = new Set<string>(CAR_COLUMNS);
-    for (const [column, heading] of Object.entries(columns)) {
-      if (!known.has(column))
-        throw badField(`columns.${column}`, `columns.${column} is no column of a list of cars.`);
-      if (!headings.includes(heading))
-        throw badField(`columns.${column}`, `columns.${column}: the file has no heading "${heading}".`);
-    }
-    return columns;
+    return { ...found, kept, made };
   }
 
   private async keep(lines: readonly CarLine[]): Promise<CarsMade> {

@@ -15,9 +15,12 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { badField, notFound } from '../errors/api-error.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
 import { keeps } from '../imports/import-report.js';
 import { SettingsService } from '../settings/settings.service.js';
-import { readWeather, rowsOfList, type WeatherKind } from './read-weather.js';
+import { rowsOfList, type WeatherKind } from './read-weather.js';
+import type run from './weather.worker.js';
 import { SightsRepository } from '../records/sights.repository.js';
 import type { ImportWeatherDto, SightDto, WeatherHoursDto } from './weather.dto.js';
 import { WeatherRepository } from '../records/weather.repository.js';
@@ -26,6 +29,11 @@ import { WEATHER_SOURCE, type WeatherSource } from './weather-source.js';
 
 const FORECAST_AHEAD_MS = 16 * 24 * MS_PER_HOUR;
 const FORECAST_BEHIND_MS = 48 * MS_PER_HOUR;
+
+const READING: Reading<typeof run> = {
+  file: workerFile('weather', import.meta.url),
+  tooMuch: 'This weather takes too long to read.',
+};
 
 /** Weather that people tell: read from files, sent by their own station, or seen out of the door. */
 @Injectable()
@@ -37,6 +45,7 @@ export class ToldWeatherService {
     private readonly settings: SettingsService,
     private readonly clock: ClockService,
     @Inject(WEATHER_SOURCE) private readonly station: WeatherSource,
+    private readonly reader: FileReader,
   ) {}
 
   async sources(): Promise<WeatherSourceView[]> {
@@ -80,7 +89,11 @@ export class ToldWeatherService {
   async importText(dto: ImportWeatherDto): Promise<ImportReport<ReadHour>> {
     this.requireOwnName(dto.source);
     const issuedMs = this.issued(dto.issuedMs);
-    const read = readWeather(dto, { span: this.span(dto.kind), nowMs: this.clock.now() });
+    const { text, format, kind } = dto;
+    const read = await this.reader.read(READING, {
+      given: { text, format, kind },
+      known: { span: this.span(kind), nowMs: this.clock.now() },
+    });
     const kept = keeps(dto.mode, { good: read.hours, faults: read.faults });
     if (kept) await this.keep({ ...dto, issuedMs }, read.hours);
     return { good: read.hours, faults: read.faults, notes: read.notes, kept };

@@ -1,6 +1,7 @@
 import { afterAll, describe, expect, it } from '@jest/globals';
 import { MS_PER_DAY } from '@keen/core';
-import { CalendarReader } from './calendar-reader.js';
+import { FileReader } from '../imports/file-reader.js';
+import { READING } from './calendar.service.js';
 import { readCalendar } from './read-calendar.js';
 
 const FROM = Date.parse('2026-03-01T00:00:00Z');
@@ -23,29 +24,29 @@ const NEVER = event(
   'RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30',
 );
 
-const reader = new CalendarReader();
+const reader = new FileReader();
 afterAll(() => reader.onModuleDestroy());
 
 describe('a calendar that is read beside the server', () => {
   it('is the one that is read in it', async () => {
     const text = file(...PLAIN);
-    expect(await reader.read({ text, window })).toEqual(readCalendar(text, window));
+    expect(await reader.read(READING, { text, window })).toEqual(readCalendar(text, window));
   });
 
   it('is refused as it would be in it', async () => {
-    await expect(reader.read({ text: 'no calendar', window })).rejects.toMatchObject({ status: 400 });
+    await expect(reader.read(READING, { text: 'no calendar', window })).rejects.toMatchObject({ status: 400 });
   });
 
   it('is given up where a rule never comes to its end, while others are answered', async () => {
     const beats: number[] = [];
     const beat = setInterval(() => beats.push(Date.now()), 20);
-    await expect(reader.read({ text: file(...NEVER), window }, 700)).rejects.toMatchObject({
+    await expect(reader.read(READING, { text: file(...NEVER), window }, 700)).rejects.toMatchObject({
       status: 400,
       response: { error: { message: expect.stringContaining('never come to an end') } },
     });
     clearInterval(beat);
     expect(beats.length).toBeGreaterThan(5);
-    expect(await reader.read({ text: file(...PLAIN), window })).toMatchObject({ faults: [] });
+    expect(await reader.read(READING, { text: file(...PLAIN), window })).toMatchObject({ faults: [] });
   });
 
   it('tells of a hundred faults at most, and how many more there are', () => {
@@ -54,6 +55,6 @@ describe('a calendar that is read beside the server', () => {
     ).flat();
     const { faults } = readCalendar(file(...bad), window);
     expect(faults).toHaveLength(101);
-    expect(faults.at(-1)?.message).toBe('And 30 events more cannot be read.');
+    expect(faults.at(-1)?.message).toBe('And 30 more are wrong after this.');
   });
 });
