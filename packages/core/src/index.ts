@@ -614,6 +614,7 @@ export {
   type PlanView,
   type QuoteAnswer,
   type RunAnswer,
+  type RunHand,
   type RunNews,
   type SearchState,
   type SightRecord,

@@ -57,6 +57,7 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   RunsController_take: WASHES,
   RunsController_keepPhoto: WASHES,
   RunsController_photo: ALL,
+  RunsController_hands: READS,
   SettingsController_read: ALL,
   SpotPhotosController_read: ALL,
   SpotsController_list: ALL,

@@ -34,7 +34,9 @@ describe('a calendar that is read beside the server', () => {
   });
 
   it('is refused as it would be in it', async () => {
-    await expect(reader.read(READING, { text: 'no calendar', window })).rejects.toMatchObject({ status: 400 });
+    await expect(reader.read(READING, { text: 'no calendar', window })).rejects.toMatchObject({
+      status: 400,
+    });
   });
 
   it('is given up where a rule never comes to its end, while others are answered', async () => {

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { type RunAction, type RunPack, underTodaysNames } from '@keen/core';
-import { and, asc, eq, gt, inArray } from 'drizzle-orm';
+import { type RunAction, type RunHand, type RunPack, underTodaysNames } from '@keen/core';
+import { and, asc, count, eq, gt, inArray, sql } from 'drizzle-orm';
 import { acting } from '../db/acting.js';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
@@ -38,6 +38,19 @@ export class RunsRepository {
       .from(runActions)
       .where(and(eq(runActions.washId, washId), gt(runActions.seq, after)))
       .orderBy(asc(runActions.seq));
+  }
+
+  /** In whose session and from which phone the deeds of a wash came, who began first first. */
+  async hands(washId: string): Promise<RunHand[]> {
+    const { who, device } = runActions;
+    const atMs = sql<number>`json_extract(${runActions.action}, '$.atMs')`;
+    const fromMs = sql<number>`min(${atMs})`;
+    return this.db
+      .select({ who, device, deeds: count(), fromMs, toMs: sql<number>`max(${atMs})` })
+      .from(runActions)
+      .where(eq(runActions.washId, washId))
+      .groupBy(who, device)
+      .orderBy(asc(fromMs));
   }
 
   /** Which washes these actions belong to, where they are known. */

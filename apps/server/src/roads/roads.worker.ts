@@ -1,4 +1,10 @@
-import { startOfHourMs, type Treatment, TREATMENT_COLUMNS, treatmentRows, type TreatmentSpan } from '@keen/core';
+import {
+  startOfHourMs,
+  type Treatment,
+  TREATMENT_COLUMNS,
+  treatmentRows,
+  type TreatmentSpan,
+} from '@keen/core';
 import { answering } from '../imports/beside.js';
 import { reported } from '../imports/import-report.js';
 import { readCsv } from '../imports/read-csv.js';

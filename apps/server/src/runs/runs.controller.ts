@@ -12,7 +12,7 @@ import {
   StreamableFile,
 } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { checkedActions, type RunAnswer, type RunNews } from '@keen/core';
+import { checkedActions, type RunAnswer, type RunHand, type RunNews } from '@keen/core';
 import type { Request } from 'express';
 import { AfterDto, RunActionsDto } from './run.dto.js';
 import { RunPhotosService } from './run-photos.service.js';
@@ -36,6 +36,12 @@ export class RunsController {
   @Get('actions')
   news(@Param('washId') washId: string, @Query() { after }: AfterDto): Promise<RunNews> {
     return this.runs.news(washId, after);
+  }
+
+  /** In whose session and from which phone its deeds came. */
+  @Get('hands')
+  hands(@Param('washId') washId: string): Promise<RunHand[]> {
+    return this.runs.hands(washId);
   }
 
   /** Takes what a phone did; each action counts once however often it is sent. */

@@ -13,6 +13,7 @@ import {
   startOfHourMs,
   type WashRecord,
   type RunAnswer,
+  type RunHand,
   type RunNews,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
@@ -90,6 +91,12 @@ export class RunsService {
     const pack: RunPack = { ...named, id, madeMs: nowMs };
     await inPassing(() => this.runs.keepPack(pack));
     return pack;
+  }
+
+  /** By whom and from where the deeds came, as the sessions say. @throws 404 without such a wash */
+  async hands(washId: string): Promise<RunHand[]> {
+    await this.washes.read(washId);
+    return this.runs.hands(washId);
   }
 
   /** What arrived after a number. */

@@ -13,6 +13,8 @@ import {
   type RunNews,
 } from '@keen/core';
 import request from 'supertest';
+import { actingFor } from '../db/acting.js';
+import { RunsRepository } from '../records/runs.repository.js';
 import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
@@ -319,5 +321,32 @@ describe('photographs of a run', () => {
     wide.writeUInt32BE(20_000, 20);
     const answer = await put(wide, 'image/png', 400);
     expect(faultOf(answer.body).message).toMatch(/points|not a picture/);
+  });
+});
+
+describe('whose deeds they are', () => {
+  it('is told by session and phone, as the server knows them and not as the deeds claim', async () => {
+    const { pack } = await open();
+    const runs = test.app.get(RunsRepository);
+    const keep = (who: string | null, device: string | null, deeds: RunAction[]): Promise<void> =>
+      actingFor({ who, device, atMs: NOW }, () => runs.keepActions(wash.id, deeds));
+    const at = (minutes: number): Partial<RunAction> => ({ atMs: NOW + minutes * MS_PER_MINUTE });
+    await keep('Jon', 'Bay phone', [
+      action({ kind: 'start', packId: pack.id }, at(3)),
+      action({ kind: 'note', text: 'stone chip' }, at(9)),
+    ]);
+    await keep(null, null, [action({ kind: 'note', text: 'and another' }, at(1))]);
+    const { body } = await api().get(`/api/runs/${wash.id}/hands`).expect(200);
+    expect(body).toEqual([
+      { who: null, device: null, deeds: 1, fromMs: NOW + MS_PER_MINUTE, toMs: NOW + MS_PER_MINUTE },
+      {
+        who: 'Jon',
+        device: 'Bay phone',
+        deeds: 2,
+        fromMs: NOW + 3 * MS_PER_MINUTE,
+        toMs: NOW + 9 * MS_PER_MINUTE,
+      },
+    ]);
+    await api().get('/api/runs/nobody/hands').expect(404);
   });
 });

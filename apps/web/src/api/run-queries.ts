@@ -1,4 +1,4 @@
-import type { RunAction, RunAnswer, RunNews } from '@keen/core';
+import type { RunAction, RunAnswer, RunHand, RunNews } from '@keen/core';
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
 
@@ -31,3 +31,11 @@ const runQuery = (washId: string) => ({
 export const useRun = (washId: string) => useQuery(runQuery(washId));
 
 export const useRuns = (washIds: readonly string[]) => useQueries({ queries: washIds.map(runQuery) });
+
+/** By whom and from which phone the deeds of a run came. */
+export const useRunHands = (washId: string, isWanted: boolean) =>
+  useQuery({
+    queryKey: ['plan', 'run', washId, 'hands'],
+    queryFn: () => ask<RunHand[]>(`${path(washId)}/hands`),
+    enabled: isWanted,
+  });

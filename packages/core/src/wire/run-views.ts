@@ -18,3 +18,14 @@ export interface RunNews {
   readonly seq: number;
   readonly nowMs: number;
 }
+
+/** Deeds of a run that came in one account's session, from one phone or computer. */
+export interface RunHand {
+  /** The account; null: nobody was signed in. */
+  readonly who: string | null;
+  /** The phone or computer by the name of its session; null: it has none. */
+  readonly device: string | null;
+  readonly deeds: number;
+  readonly fromMs: number;
+  readonly toMs: number;
+}

@@ -1,5 +1,6 @@
-import type { RunRecord } from '@keen/core';
-import { runPhotoUrl } from '../../api/run-queries.js';
+import { useState } from 'react';
+import type { RunHand, RunRecord } from '@keen/core';
+import { runPhotoUrl, useRunHands } from '../../api/run-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/car-names.js';
 import { STEP_NAMES } from '../../words/step-names.js';
@@ -10,11 +11,32 @@ const stepName = (id: string): string => (STEP_NAMES as Readonly<Record<string, 
 const skipName = (reason: string): string =>
   (SKIP_NAMES as Readonly<Record<string, string>>)[reason] ?? reason;
 
+/** Whose deeds these are; a shop without accounts has one pair of hands as far as the program knows. */
+function Hands({ washId, isOpen }: { readonly washId: string; readonly isOpen: boolean }) {
+  const format = useFormat();
+  const { data = [] } = useRunHands(washId, isOpen);
+  const named = data.filter(({ who, device }) => who !== null || device !== null);
+  if (named.length === 0) return null;
+  const line = ({ who, device, deeds, fromMs, toMs }: RunHand): string =>
+    `${who ?? 'Nobody signed in'}${device === null ? '' : ` on ${device}`}: ${deeds} ${deeds === 1 ? 'tap' : 'taps'}, ${format.time(fromMs)} to ${format.time(toMs)}`;
+  return (
+    <>
+      <p>Noted by</p>
+      <ul>
+        {named.map((hand) => (
+          <li key={`${hand.who} ${hand.device}`}>{line(hand)}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** A run as the log has it: each step against the sheet, the meter, readings, notes and photographs. */
 export function RunDetails({ washId, run }: { readonly washId: string; readonly run: RunRecord }) {
   const format = useFormat();
+  const [isOpen, setOpen] = useState(false);
   return (
-    <details className={classes.run}>
+    <details className={classes.run} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary>How it went</summary>
       <ul>
         {run.steps.map(({ id, minutes, plannedMinutes, skipped }, i) => (
@@ -46,6 +68,7 @@ export function RunDetails({ washId, run }: { readonly washId: string; readonly 
           )}
         </p>
       ))}
+      <Hands washId={washId} isOpen={isOpen} />
     </details>
   );
 }
