@@ -593,6 +593,7 @@ export {
   type Bulletins,
   type BusySpan,
   type CalendarView,
+  type FeedView,
   type CellQuery,
   type ChangedWashes,
   type Clock,

@@ -1,7 +1,7 @@
 import type { BusySpan, CalendarView, ImportReport } from '@keen/core';
 import { Body, Controller, Delete, Get, Header, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { ImportBusyDto } from './calendar.dto.js';
+import { FeedDto, ImportBusyDto } from './calendar.dto.js';
 import { CalendarService } from './calendar.service.js';
 
 @ApiTags('calendar')
@@ -9,18 +9,32 @@ import { CalendarService } from './calendar.service.js';
 export class CalendarController {
   constructor(private readonly calendar: CalendarService) {}
 
-  /** Where to subscribe to the plan, and which calendars are read for busy times. */
+  /** Who follows the plan, and where, and which calendars are read for busy times. */
   @Get()
   view(): Promise<CalendarView> {
     return this.calendar.view();
   }
 
-  /** A new address for the feed; the old one stops answering. */
-  @Post('renew')
-  @HttpCode(200)
-  async renew(): Promise<CalendarView> {
-    await this.calendar.renew();
+  /** A secret address for one who follows the plan. */
+  @Post('feeds')
+  async addFeed(@Body() dto: FeedDto): Promise<CalendarView> {
+    await this.calendar.addFeed(dto);
     return this.calendar.view();
+  }
+
+  /** A new address for the same person; the old one stops answering. */
+  @Post('feeds/:feedId/renew')
+  @HttpCode(200)
+  async renewFeed(@Param('feedId') feedId: string): Promise<CalendarView> {
+    await this.calendar.renewFeed(feedId);
+    return this.calendar.view();
+  }
+
+  /** Takes an address back: it stops answering. */
+  @Delete('feeds/:feedId')
+  @HttpCode(204)
+  deleteFeed(@Param('feedId') feedId: string): Promise<void> {
+    return this.calendar.deleteFeed(feedId);
   }
 
   /** The planned washes as an iCalendar feed, for those who have its secret address. */

@@ -12,7 +12,7 @@ import {
 } from '@keen/core';
 import ICAL from 'ical.js';
 import request from 'supertest';
-import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
 import { planCalendar, uidOf } from './plan-calendar.js';
 import { readCalendar } from './read-calendar.js';
 
@@ -301,7 +301,7 @@ describe('calendars over HTTP', () => {
   }, 60_000);
   afterAll(() => test.close());
 
-  it('a moved wash keeps its name and counts its moves; a new address shuts out the old', async () => {
+  it('a moved wash keeps its name and counts its moves; a new address shuts out the old, for its owner alone', async () => {
     const slot = {
       vehicleId: car.id,
       placeId: place.id,
@@ -309,7 +309,21 @@ describe('calendars over HTTP', () => {
       startMs: at('2026-01-15T10:00'),
     };
     const wash = await post<WashRecord>('washes', slot);
-    const { path } = await view();
+    expect((await view()).feeds).toEqual([]);
+    await post('calendar/feeds', { name: 'Lena' });
+    const both = await post<CalendarView>(
+      'calendar/feeds',
+      { name: ' Partner ', workerId: 'nobody-else' },
+      400,
+    );
+    expect(both).toMatchObject({ error: { field: 'workerId' } });
+    expect(await post('calendar/feeds', { name: 'lena' }, 409)).toMatchObject({ error: { field: 'name' } });
+    const { feeds } = await post<CalendarView>('calendar/feeds', { name: ' Partner ' });
+    expect(feeds).toMatchObject([
+      { name: 'Lena', workerId: null, lastReadMs: null },
+      { name: 'Partner', workerId: null, lastReadMs: null },
+    ]);
+    const [{ id, path } = { id: '', path: '' }, partner] = feeds;
     const feed = async () => {
       const { text, headers } = await api().get(path).expect(200);
       expect(headers['content-type']).toMatch(/text\/calendar/);
@@ -323,9 +337,20 @@ describe('calendars over HTTP', () => {
       .send({ startMs: at('2026-01-15T13:00') })
       .expect(200);
     expect(await feed()).toEqual({ uid: uidOf(wash.id), atMs: at('2026-01-15T13:00'), sequence: 1 });
-    const renewed = await post<CalendarView>('calendar/renew', {}, 200);
-    expect(renewed.path).not.toBe(path);
+    expect((await view()).feeds[0]?.lastReadMs).toBeGreaterThanOrEqual(Date.parse(TEST_CLOCK));
+    const renewed = await post<CalendarView>(`calendar/feeds/${id}/renew`, {}, 200);
+    expect(renewed.feeds[0]?.path).not.toBe(path);
+    expect(renewed.feeds[0]?.lastReadMs).toBeNull();
     await api().get(path).expect(404);
+    await api()
+      .get(partner?.path ?? '')
+      .expect(200);
+    await api().delete(`/api/calendar/feeds/${partner?.id}`).expect(204);
+    await api()
+      .get(partner?.path ?? '')
+      .expect(404);
+    await api().delete(`/api/calendar/feeds/${partner?.id}`).expect(404);
+    await post('calendar/feeds/nobody/renew', {}, 404);
     await api().get('/api/calendar/guess/washes.ics').expect(404);
     await api().delete(`/api/washes/${wash.id}`).expect(204);
   }, 60_000);

@@ -314,6 +314,18 @@ export const busyTimes = sqliteTable(
   (table) => [index('busy_by_calendar').on(table.calendar, table.fromMs)],
 );
 
+/** Secret addresses under which the plan can be followed as a calendar, one for each who follows it. */
+export const feeds = sqliteTable('feed', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  secret: text('secret').notNull().unique(),
+  /** Whose washes it gives; null: everybody's. */
+  workerId: text('worker_id'),
+  madeMs: integer('made_ms').notNull(),
+  /** null: it was never followed. */
+  lastReadMs: integer('last_read_ms'),
+});
+
 export const customers = sqliteTable('customer', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),

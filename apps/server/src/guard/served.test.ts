@@ -34,8 +34,8 @@ describe('what is served', () => {
   });
 
   it('has a secret that nobody guesses by trying, and whose owner is not kept out', async () => {
-    const { body } = await api().get('/api/calendar').expect(200);
-    const own = (body as CalendarView).path;
+    const { body } = await api().post('/api/calendar/feeds').send({ name: 'Partner' }).expect(201);
+    const own = (body as CalendarView).feeds[0]?.path ?? '';
     for (let i = 0; i < 25; i += 1) await api().get(own).expect(200);
     for (let i = 0; i < 20; i += 1) await api().get(`/api/calendar/guess-${i}/washes.ics`).expect(404);
     const refused = await api().get('/api/calendar/guess-more/washes.ics').expect(429);

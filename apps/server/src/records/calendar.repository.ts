@@ -3,11 +3,10 @@ import { Inject, Injectable } from '@nestjs/common';
 import { asc, eq, gt } from 'drizzle-orm';
 import type { Database } from '../db/database.js';
 import { DATABASE } from '../db/database.module.js';
-import { busyTimes, settings } from '../db/schema.js';
+import { busyTimes, feeds } from '../db/schema.js';
 import { inChunks } from './in-chunks.js';
 
-const SECRET_KEY = 'calendarSecret';
-
+export type FeedRow = typeof feeds.$inferSelect;
 export type BusyRow = typeof busyTimes.$inferSelect;
 type NewBusyTime = Omit<BusyRow, 'id' | 'calendar' | 'workerId'>;
 
@@ -32,15 +31,27 @@ export class CalendarRepository {
     return rowsAffected > 0;
   }
 
-  async secret(): Promise<string | null> {
-    const [row] = await this.db.select().from(settings).where(eq(settings.key, SECRET_KEY));
-    return typeof row?.value === 'string' ? row.value : null;
+  /** All feeds, by name. */
+  feeds(): Promise<FeedRow[]> {
+    return this.db.select().from(feeds).orderBy(asc(feeds.name));
   }
 
-  async setSecret(value: string): Promise<void> {
-    await this.db
-      .insert(settings)
-      .values({ key: SECRET_KEY, value })
-      .onConflictDoUpdate({ target: settings.key, set: { value } });
+  async addFeed(row: FeedRow): Promise<void> {
+    await this.db.insert(feeds).values(row);
+  }
+
+  /** @returns whether there is such a feed */
+  async setFeed(
+    id: string,
+    change: Partial<Pick<FeedRow, 'secret' | 'madeMs' | 'lastReadMs'>>,
+  ): Promise<boolean> {
+    const { rowsAffected } = await this.db.update(feeds).set(change).where(eq(feeds.id, id));
+    return rowsAffected > 0;
+  }
+
+  /** @returns whether there was such a feed */
+  async deleteFeed(id: string): Promise<boolean> {
+    const { rowsAffected } = await this.db.delete(feeds).where(eq(feeds.id, id));
+    return rowsAffected > 0;
   }
 }

@@ -96,13 +96,32 @@ describe('when hands are engaged', () => {
     expect(await calendar.forget('home')).toBe(true);
     expect(await calendar.forget('home')).toBe(false);
   });
+});
 
-  it('has one secret, the last', async () => {
+describe('who follows the plan', () => {
+  it('stands there by name, with the newest address, until it is taken back', async () => {
     const calendar = new CalendarRepository(db);
-    expect(await calendar.secret()).toBeNull();
-    await calendar.setSecret('one');
-    await calendar.setSecret('two');
-    expect(await calendar.secret()).toBe('two');
+    const row = (id: string, name: string) => ({
+      id,
+      name,
+      secret: `secret of ${id}`,
+      workerId: null,
+      madeMs: NOW,
+      lastReadMs: null,
+    });
+    await calendar.addFeed(row('z', 'Ann'));
+    await calendar.addFeed(row('a', 'Zoe'));
+    expect((await calendar.feeds()).map(({ name }) => name)).toEqual(['Ann', 'Zoe']);
+    expect(await calendar.setFeed('z', { secret: 'another', lastReadMs: NOW })).toBe(true);
+    expect(await calendar.feeds()).toMatchObject([
+      { id: 'z', secret: 'another', lastReadMs: NOW },
+      { id: 'a', secret: 'secret of a', lastReadMs: null },
+    ]);
+    await expect(calendar.addFeed({ ...row('b', 'Bea'), secret: 'another' })).rejects.toThrow();
+    expect(await calendar.deleteFeed('z')).toBe(true);
+    expect(await calendar.deleteFeed('z')).toBe(false);
+    expect(await calendar.setFeed('z', { lastReadMs: 1 })).toBe(false);
+    expect(await calendar.feeds()).toMatchObject([{ id: 'a' }]);
   });
 });
 

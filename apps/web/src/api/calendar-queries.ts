@@ -6,8 +6,18 @@ import { useChange } from './change.js';
 export const useCalendar = () =>
   useQuery({ queryKey: ['calendar'], queryFn: () => ask<CalendarView>('calendar') });
 
-export const useRenewCalendar = () =>
-  useChange(() => ask<CalendarView>('calendar/renew', { method: 'POST' }), 'calendar');
+export const useAddFeed = () =>
+  useChange(
+    (body: { readonly name: string; readonly workerId?: string }) =>
+      ask<CalendarView>('calendar/feeds', { method: 'POST', body }),
+    'calendar',
+  );
+
+export const useRenewFeed = () =>
+  useChange((id: string) => ask<CalendarView>(`calendar/feeds/${id}/renew`, { method: 'POST' }), 'calendar');
+
+export const useDeleteFeed = () =>
+  useChange((id: string) => ask<void>(`calendar/feeds/${id}`, { method: 'DELETE' }), 'calendar');
 
 export const useImportBusy = () =>
   useChange(

@@ -1,6 +1,18 @@
-export interface CalendarView {
-  /** Where to subscribe; anyone who has it can read the plan. */
+/** A secret address under which somebody follows the plan as a calendar. */
+export interface FeedView {
+  readonly id: string;
+  /** Who follows it. */
+  readonly name: string;
+  /** Whose washes it gives; null: everybody's. */
+  readonly workerId: string | null;
+  /** Where to subscribe; anyone who has it can read these washes. */
   readonly path: string;
+  /** null: it was never followed. */
+  readonly lastReadMs: number | null;
+}
+
+export interface CalendarView {
+  readonly feeds: readonly FeedView[];
   readonly calendars: readonly {
     readonly calendar: string;
     readonly workerId: string | null;

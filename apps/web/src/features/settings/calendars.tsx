@@ -1,17 +1,13 @@
-import { Button, CopyButton, Group, Select, TextInput } from '@mantine/core';
+import { Group, Select, TextInput } from '@mantine/core';
 import type { Worker, BusySpan } from '@keen/core';
 import { useState } from 'react';
-import {
-  useCalendar,
-  useForgetCalendar,
-  useImportBusy,
-  useRenewCalendar,
-} from '../../api/calendar-queries.js';
+import { useCalendar, useForgetCalendar, useImportBusy } from '../../api/calendar-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { DeleteButton } from '../../parts/delete-button.js';
+import { Feeds } from './feeds.js';
 import { nameOf } from '../../words/names.js';
 import classes from './settings.module.css';
 
@@ -27,45 +23,11 @@ export function Calendars({ workers }: { readonly workers: readonly Worker[] }) 
       {error && <Failed error={error} />}
       {view && (
         <>
-          <Feed path={view.path} />
+          <Feeds workers={workers} feeds={view.feeds} />
           <Busy workers={workers} calendars={view.calendars} />
         </>
       )}
     </section>
-  );
-}
-
-function Feed({ path }: { readonly path: string }) {
-  const renew = useRenewCalendar();
-  const address = new URL(path, window.location.href).href;
-  return (
-    <>
-      <p className="muted" style={{ marginTop: 0 }}>
-        Subscribe to this address in any calendar: planned washes stand there with an alarm before the way
-        there, and move when they are moved. Anyone who has the address can read the plan; a new one shuts out
-        the old.
-      </p>
-      <Group align="end">
-        <TextInput label="Address of the plan" value={address} readOnly style={{ flex: '1 1 18rem' }} />
-        <CopyButton value={address}>
-          {({ copied, copy }) => (
-            <Button variant="default" onClick={copy}>
-              {copied ? 'Copied' : 'Copy'}
-            </Button>
-          )}
-        </CopyButton>
-        <Button variant="default" component="a" href={path} download="washes.ics">
-          Download
-        </Button>
-        <Button
-          variant="default"
-          loading={renew.isPending}
-          onClick={() => renew.mutate(undefined, { onError: noticeOfFailure })}
-        >
-          New address
-        </Button>
-      </Group>
-    </>
   );
 }
 
