@@ -44,7 +44,7 @@ export class FileReader implements OnModuleDestroy {
     // The time of a file begins when it is its turn.
     return this.turns.run(askerName(), async () => {
       const outcome = await this.outcome(reading, job, AbortSignal.timeout(mostMs));
-      if (outcome.kind === 'read') return outcome.found as FoundBy<Run>;
+      if (outcome.kind === 'read') return outcome.found;
       throw new HttpException(outcome.body, outcome.status);
     });
   }

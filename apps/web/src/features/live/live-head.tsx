@@ -1,5 +1,6 @@
 import { Button } from '@mantine/core';
 import { IconCloudCheck, IconCloudOff, IconCloudUp, IconAlertTriangle } from '@tabler/icons-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { methodName } from '../../words/names.js';
 import type { KeptRun } from './run-db.js';
@@ -48,14 +49,33 @@ export function LiveHead({ log, view, run }: LiveHeadProps) {
           This phone is signed out. What was done stays on it; <Link to="/">sign in again</Link> to send it.
         </p>
       )}
-      {view.refused !== null && (
-        <p className={classes.refused} role="alert">
-          {view.refused} It stays on this phone.{' '}
-          <Button size="compact-md" variant="default" onClick={() => void log.retryRefused()}>
-            Send again
-          </Button>
-        </p>
-      )}
+      {view.refused !== null && <Refused log={log} view={view} />}
     </header>
+  );
+}
+
+/** Why something was not taken, and what can be done about it: send it again, or let go of a photograph. */
+function Refused({ log, view: { refused, refusedPhotoCount } }: Pick<LiveHeadProps, 'log' | 'view'>) {
+  const [isAsked, setAsked] = useState(false);
+  const them = refusedPhotoCount === 1 ? 'the photograph' : `${refusedPhotoCount} photographs`;
+  return (
+    <div className={classes.refused} role="alert">
+      <p>{refused} It stays on this phone.</p>
+      <div className={classes.ways}>
+        <Button variant="default" onClick={() => void log.retryRefused()}>
+          Send again
+        </Button>
+        {refusedPhotoCount > 0 && !isAsked && (
+          <Button variant="default" onClick={() => setAsked(true)}>
+            Delete {them} here
+          </Button>
+        )}
+        {isAsked && refusedPhotoCount > 0 && (
+          <Button color="red.8" onClick={() => void log.dropRefusedPhotos().then(() => setAsked(false))}>
+            Yes, delete {them} for good
+          </Button>
+        )}
+      </div>
+    </div>
   );
 }

@@ -222,6 +222,29 @@ describe('a run on a phone', () => {
     expect(log.snapshot().actions).toHaveLength(5);
   });
 
+  it('lets go of a photograph that is refused, with the tap that names it, and of nothing else', async () => {
+    const server = new FakeServer();
+    const db = await freshDb();
+    const log = await opened(server, db);
+    await log.add({ kind: 'start', packId: 'pack' });
+    await log.addPhoto({ bytes: new ArrayBuffer(99), mediaType: 'image/jpeg' }, 'whose no');
+    await log.addPhoto({ bytes: new ArrayBuffer(4), mediaType: 'image/jpeg' }, 'sill');
+    await log.sync();
+    expect(log.snapshot()).toMatchObject({ refused: 'Too large.', refusedPhotoCount: 1 });
+    await log.dropRefusedPhotos();
+    await log.sync();
+    expect(log.snapshot()).toMatchObject({ refused: null, refusedPhotoCount: 0, keptCount: 0 });
+    const captionsOf = (actions: readonly RunAction[]): string[] =>
+      standingActions(actions).flatMap(({ deed }) => (deed.kind === 'photo' ? [deed.caption] : []));
+    expect(captionsOf(log.snapshot().actions)).toEqual(['sill']);
+    expect(captionsOf(server.arrived)).toEqual(['sill']);
+    const again = await opened(server, db);
+    expect(again.snapshot().refusedPhotoCount).toBe(0);
+    expect(server.photos.size).toBe(1);
+    await again.dropRefusedPhotos();
+    expect(again.snapshot().actions).toHaveLength(4);
+  });
+
   it('keeps photographs until they are sent, and says which are not taken', async () => {
     const server = new FakeServer();
     const db = await freshDb();

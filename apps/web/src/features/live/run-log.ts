@@ -192,6 +192,20 @@ export class RunLog {
     await this.sync();
   }
 
+  /** Deletes the photographs that the server refused from this phone, and takes back the taps that name them. */
+  async dropRefusedPhotos(): Promise<void> {
+    await this.inTurn(async () => {
+      const taps = await this.shelf.dropRefusedPhotos();
+      if (taps.length > 0)
+        await this.write(
+          taps.map((tap) => ({ kind: 'undo', tap })),
+          [],
+        );
+      this.show();
+    });
+    void this.sync();
+  }
+
   private async sendPhotos(): Promise<void> {
     for await (const photo of this.shelf.unsentPhotos()) {
       try {

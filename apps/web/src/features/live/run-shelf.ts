@@ -11,9 +11,11 @@ export interface ShelfTally {
   readonly keptCount: number;
   /** Why the server did not take something; it stays on this phone. */
   readonly refused: string | null;
+  /** Photographs among it. */
+  readonly refusedPhotoCount: number;
 }
 
-/** What this phone keeps of one run. Nothing is ever taken out, so a deed that is kept twice counts once. */
+/** What this phone keeps of one run. No deed is ever taken out, so one that is kept twice counts once. */
 export class RunShelf {
   private kept = new Map<string, KeptAction>();
   private photos = new Map<string, Pick<KeptPhoto, 'id' | 'state' | 'fault'>>();
@@ -48,7 +50,24 @@ export class RunShelf {
       actions: mergeActions(kept.map(({ action }) => action)),
       keptCount: unsent.filter(({ state }) => state === 'kept').length,
       refused: unsent.find(({ state }) => state === 'refused')?.fault ?? null,
+      refusedPhotoCount: this.refusedPhotos().length,
     };
+  }
+
+  private refusedPhotos(): string[] {
+    return [...this.photos.values()].filter(({ state }) => state === 'refused').map(({ id }) => id);
+  }
+
+  /** Deletes the photographs that the server does not take. @returns the taps that name them */
+  async dropRefusedPhotos(): Promise<string[]> {
+    const dropped = new Set(this.refusedPhotos());
+    const change = this.db.transaction('photos', 'readwrite');
+    for (const id of dropped) await change.store.delete(id);
+    await change.done;
+    for (const id of dropped) this.photos.delete(id);
+    return [...this.kept.values()].flatMap(({ action: { deed, tap } }) =>
+      deed.kind === 'photo' && dropped.has(deed.photoId) ? [tap] : [],
+    );
   }
 
   /** The next actions to be sent, in order; at most as many as go in one request. */

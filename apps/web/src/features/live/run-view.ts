@@ -31,6 +31,7 @@ export const NOTHING: RunView = {
   actions: [],
   keptCount: 0,
   refused: null,
+  refusedPhotoCount: 0,
   hasSignal: true,
   isSignedOut: false,
   error: null,

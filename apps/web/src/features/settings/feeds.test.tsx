@@ -56,16 +56,16 @@ describe('who follows the plan', () => {
       expect(sent.find(({ method }) => method === 'POST')?.body).toEqual({ name: 'Front desk' }),
     );
     await waitFor(() =>
-      expect((screen.getByLabelText('Who follows the plan') as HTMLInputElement).value).toBe(''),
+      expect(screen.getByLabelText<HTMLInputElement>('Who follows the plan').value).toBe(''),
     );
   });
 
   it('says at the field what the server refused', async () => {
     shown([]);
-    const field = screen.getByLabelText('Who follows the plan');
+    const field = screen.getByLabelText<HTMLInputElement>('Who follows the plan');
     await userEvent.type(field, 'Partner');
     await userEvent.click(screen.getByRole('button', { name: 'Make an address' }));
     expect(await screen.findByText(/there is one already/)).toBeTruthy();
-    expect((field as HTMLInputElement).value).toBe('Partner');
+    expect(field.value).toBe('Partner');
   });
 });
