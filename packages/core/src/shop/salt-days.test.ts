@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { MS_PER_HOUR } from '../quantity/index.js';
-import { type CompiledHour, SaltLedger } from '../salt/index.js';
+import type { CompiledHour, SaltLedger } from '../salt/index.js';
 import { FACTS } from '../testing/facts.js';
 import { carStateOf, saltDaysOn } from './car-state.js';
 import { KEEP_NOTHING } from './keeper.js';
