@@ -102,10 +102,26 @@ test('a seed that was killed leaves nothing half made', () => {
   expect(run('demo/seed-command.js', [], { env })).toMatchObject({ status: 0, stdout: '' });
 });
 
-test('the program survives being killed, asked nonsense and asked twice at once', () => {
+test('the program survives being killed, asked nonsense, asked twice at once, cut off and fed hostile files', () => {
   test.setTimeout(180_000);
   const script = join(ROOT, 'scripts/torture/run.mjs');
-  const args = ['--kills', '2', '--fuzz', '160', '--pairs', '5', '--days', '0', '--only-losses'];
+  const args = [
+    '--kills',
+    '2',
+    '--fuzz',
+    '160',
+    '--pairs',
+    '5',
+    '--days',
+    '0',
+    '--cuts',
+    '8',
+    '--copies',
+    '1',
+    '--files',
+    '1',
+    '--only-losses',
+  ];
   const { status, stdout } = spawnSync('node', [script, ...args], { encoding: 'utf8', timeout: 150_000 });
   // What was measured stands in the message where something was not kept.
   expect(status, stdout).toBe(0);

@@ -57,11 +57,16 @@ export async function kills(count) {
   const lost = all.filter((id) => !known.has(id)).length;
   const taken = STOCK - settings.stock[methodId];
   await server.end();
-  return {
-    kills: count,
-    acknowledged: all.length,
-    lost,
-    // What is done is out of stock, and what is out of stock was done.
-    half: Math.abs(kept.size - taken),
-  };
+  const of = `of ${all.length} in ${count} kills`;
+  // What is done is out of stock, and what is out of stock was done.
+  const half = Math.abs(kept.size - taken);
+  return [
+    { what: 'acknowledged writes lost', measured: `${lost} ${of}`, asked: '0', ok: lost === 0 },
+    {
+      what: 'washes without their stock, or stock without its wash',
+      measured: `${half} ${of}`,
+      asked: '0',
+      ok: half === 0,
+    },
+  ];
 }

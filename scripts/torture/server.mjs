@@ -1,8 +1,10 @@
 import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { SERVER_COMMAND } from '../server-command.mjs';
 
 const root = resolve(import.meta.dirname, '..', '..');
@@ -21,6 +23,11 @@ export class Server {
   folder = mkdtempSync(join(tmpdir(), 'keen-torture-'));
   child = null;
 
+  /** @param settings further environment, as the program reads it */
+  constructor(settings = {}) {
+    this.settings = settings;
+  }
+
   get base() {
     return `http://127.0.0.1:${this.port}/api`;
   }
@@ -34,6 +41,7 @@ export class Server {
       KEEN_DEMO: '1',
       KEEN_CLOCK: CLOCK,
       KEEN_LOG: 'error',
+      ...this.settings,
     };
     this.errors = '';
     this.child = spawn('node', SERVER_COMMAND, { cwd: root, env, stdio: ['ignore', 'ignore', 'pipe'] });
@@ -48,9 +56,14 @@ export class Server {
     throw new Error('the server did not answer in 30 s');
   }
 
-  /** As a power cut does: nothing is finished, nothing is said. */
+  /** As a power cut does: nothing is finished, nothing is said, by the server and by what it started. */
   async kill() {
-    this.child.kill('SIGKILL');
+    const { pid } = this.child;
+    const started = readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8')
+      .trim()
+      .split(' ')
+      .filter(Boolean);
+    for (const one of [pid, ...started.map(Number)]) process.kill(one, 'SIGKILL');
     await this.gone;
   }
 
@@ -60,14 +73,14 @@ export class Server {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
-  /** @returns status and what was answered; throws where the server is gone */
-  async ask(method, path, body, { timeoutMs = 20_000, raw } = {}) {
+  /** @returns status and what was answered; throws where the server is gone, or did not answer in time */
+  async ask(method, path, body, { timeoutMs = 20_000, raw, type = 'application/json' } = {}) {
     const response = await fetch(`${this.base}${path}`, {
       method,
       signal: AbortSignal.timeout(timeoutMs),
       ...(body === undefined && raw === undefined
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: raw ?? JSON.stringify(body) }),
+        : { headers: { 'content-type': type }, body: raw ?? JSON.stringify(body) }),
     });
     const text = await response.text();
     let answer = text;
@@ -83,6 +96,19 @@ export class Server {
     const { status, answer } = await this.ask('POST', path, body);
     if (status !== 201) throw new Error(`${path} answered ${status}: ${JSON.stringify(answer)}`);
     return answer;
+  }
+
+  /** How long the server takes at worst to say that it is there, while something else is done. Asked from a thread of its own. */
+  async worstHealthMs(work) {
+    const asker = new Worker(new URL('./health.mjs', import.meta.url), { workerData: `${this.base}/health` });
+    await once(asker, 'message');
+    try {
+      await work();
+    } finally {
+      asker.postMessage('over');
+    }
+    const [worst] = await once(asker, 'message');
+    return worst;
   }
 
   memoryMb() {

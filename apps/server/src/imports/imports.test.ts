@@ -37,6 +37,11 @@ describe('a GPX file', () => {
     { why: 'broken XML', text: gpx('<trkpt lat="46" lon="-84"><time></trkpt>'), field: 'line 4' },
     { why: 'no times at all', text: gpx(point(46.5, null)), field: 'text' },
     { why: 'no points', text: gpx(''), field: 'text' },
+    {
+      why: 'elements 600 deep in one another',
+      text: `<gpx>${'<trk>'.repeat(600)}${'</trk>'.repeat(600)}</gpx>`,
+      field: 'text',
+    },
     { why: 'another kind of file', text: '<kml></kml>', field: 'line 1' },
     { why: 'swelling entities', text: '<!DOCTYPE gpx [<!ENTITY a "aaaa">]><gpx></gpx>', field: 'text' },
     { why: 'no XML', text: 'lat,lon', field: 'line 1' },

@@ -28,6 +28,15 @@ function instantOf(value: unknown): number | null {
   return Number.isNaN(atMs) ? null : atMs;
 }
 
+/** @throws 400 where the parser does not follow, as through elements that stand too deep in one another */
+function parsed(parser: XMLParser, text: string): Node {
+  try {
+    return parser.parse(text) as Node;
+  } catch (error) {
+    throw unreadable(`The XML cannot be read: ${error instanceof Error ? error.message : 'not understood'}.`);
+  }
+}
+
 /**
  * The track points of a GPX file, in order, with the line that each stands on.
  *
@@ -46,7 +55,7 @@ export function readGpx(text: string): TrackPoint[] {
     parseAttributeValue: false,
     processEntities: false,
   });
-  const root = parser.parse(text) as Node;
+  const root = parsed(parser, text);
   const gpx = root.gpx as Node | undefined;
   if (!gpx) throw unreadable('This is not a GPX file: its outermost element is not gpx.', 1);
   const nodes = asList(gpx.trk)
