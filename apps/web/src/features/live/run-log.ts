@@ -3,6 +3,7 @@ import type { KeptPhoto, KeptRun, RunDb } from './run-db.js';
 import { clockOffsetMs } from './clock-offset.js';
 import { RunShelf } from './run-shelf.js';
 import type { Picture } from '../../parts/photo.js';
+import { sendPhotos } from './send-photos.js';
 import { isRefusal, signalOf } from './run-refusals.js';
 import { NOTHING, type RunServer, type RunView } from './run-view.js';
 
@@ -116,7 +117,7 @@ export class RunLog {
       await this.sendActions();
       if (this.mayRenew() && this.view.actions.some(({ deed }) => deed.kind === 'start'))
         await this.fetchRun();
-      await this.sendPhotos();
+      await sendPhotos({ shelf: this.shelf, server: this.server, washId: this.washId }, () => this.show());
       this.show({ hasSignal: true, isSignedOut: false, error: null });
     } catch (error) {
       if (!(error instanceof Error)) throw error;
@@ -204,22 +205,5 @@ export class RunLog {
       this.show();
     });
     void this.sync();
-  }
-
-  private async sendPhotos(): Promise<void> {
-    for await (const photo of this.shelf.unsentPhotos()) {
-      try {
-        await this.server.sendPhoto(
-          this.washId,
-          photo.id,
-          new Blob([photo.bytes], { type: photo.mediaType }),
-        );
-        await this.shelf.setPhoto({ ...photo, state: 'sent' });
-      } catch (error) {
-        if (!isRefusal(error)) throw error;
-        await this.shelf.setPhoto({ ...photo, state: 'refused', fault: error.message });
-      }
-      this.show();
-    }
   }
 }
