@@ -70,12 +70,22 @@ const ROOMS: readonly Room[] = [
 /** What a helper has to do with: the own round, what is on the shelf, and the sums. */
 const FOR_HELPER: ReadonlySet<string> = new Set(['/', '/kit', '/desk']);
 
-/** Who changed what is the owner's to read. */
-const FOR_OWNER: ReadonlySet<string> = new Set(['/changes']);
+/** What a bookkeeper reads: what was planned, done, used, agreed and paid, and the sums. */
+const FOR_BOOKKEEPER: ReadonlySet<string> = new Set([
+  '/plan',
+  '/places',
+  '/vehicles',
+  '/balance',
+  '/kit',
+  '/desk',
+  '/washes',
+  '/customers',
+  '/settings',
+]);
 
 export function viewsFor(role: Role): readonly View[] {
   if (role === 'owner') return VIEWS;
-  if (role === 'bookkeeper') return VIEWS.filter(({ path }) => !FOR_OWNER.has(path));
+  if (role === 'bookkeeper') return VIEWS.filter(({ path }) => FOR_BOOKKEEPER.has(path));
   return VIEWS.filter(({ path }) => FOR_HELPER.has(path)).map((view) =>
     view.path === '/' ? { ...view, label: 'Your washes' } : view,
   );

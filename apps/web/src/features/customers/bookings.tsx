@@ -10,6 +10,7 @@ import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { BookingForm } from './booking-form.js';
 import classes from './customers.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import type { BookingsProps } from './bookings-props.js';
 
 /** What is booked for customers; the plan keeps it before anything else that it can. */
@@ -36,11 +37,13 @@ export function Bookings(props: BookingsProps) {
     });
   return (
     <>
-      <div>
-        <Button color="lamp.3" onClick={() => setOpen(true)}>
-          Book a wash
-        </Button>
-      </div>
+      <OwnerOnly>
+        <div>
+          <Button color="lamp.3" onClick={() => setOpen(true)}>
+            Book a wash
+          </Button>
+        </div>
+      </OwnerOnly>
       {isOpen && <BookingForm {...props} onClose={() => setOpen(false)} />}
       {bookings.length === 0 ? (
         <Empty title="Nothing is booked">
@@ -79,14 +82,16 @@ export function Bookings(props: BookingsProps) {
                     {booking.agreedMinor === null ? 'not agreed' : format.money(booking.agreedMinor)}
                   </td>
                   <td>
-                    <Button
-                      size="compact-sm"
-                      variant="subtle"
-                      aria-label={`Cancel the booking of the ${nameOf(vehicles, booking.vehicleId)}`}
-                      onClick={() => deleteOne(booking)}
-                    >
-                      Cancel booking
-                    </Button>
+                    <OwnerOnly>
+                      <Button
+                        size="compact-sm"
+                        variant="subtle"
+                        aria-label={`Cancel the booking of the ${nameOf(vehicles, booking.vehicleId)}`}
+                        onClick={() => deleteOne(booking)}
+                      >
+                        Cancel booking
+                      </Button>
+                    </OwnerOnly>
                   </td>
                 </tr>
               ))}

@@ -9,6 +9,7 @@ import classes from '../../parts/record-list.module.css';
 import { CONSENT_NAMES } from '../../words/names.js';
 import { availabilityText } from './customer-form.js';
 import { type CustomersCar, expectsText } from './customer-view.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import own from './customers.module.css';
 
 interface CustomerCardProps {
@@ -47,29 +48,31 @@ export function CustomerCard({ customer, cars, untold, onEdit, onDelete, onErase
           {consentMs === null ? ' (not asked yet)' : `, said on ${format.dayShort(consentMs)}`}.
         </p>
       </div>
-      <div className={`${classes.acts} no-print`}>
-        {untold > 0 && (
-          <Button size="compact-md" variant="default" component={Link} to="/customers?show=messages">
-            {untold === 1 ? '1 message to send' : `${untold} messages to send`}
-          </Button>
-        )}
-        <Button size="compact-md" variant="default" aria-label={`Edit ${name}`} onClick={onEdit}>
-          Edit
-        </Button>
-        <Menu position="bottom-end" withinPortal={false}>
-          <Menu.Target>
-            <Button size="compact-md" variant="subtle" aria-label={`More about ${name}`}>
-              More
+      <OwnerOnly>
+        <div className={`${classes.acts} no-print`}>
+          {untold > 0 && (
+            <Button size="compact-md" variant="default" component={Link} to="/customers?show=messages">
+              {untold === 1 ? '1 message to send' : `${untold} messages to send`}
             </Button>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item onClick={takeOut}>All that is known, as a file</Menu.Item>
-            <Menu.Divider />
-            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-            <Menu.Item onClick={onErase}>Erase for good …</Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
-      </div>
+          )}
+          <Button size="compact-md" variant="default" aria-label={`Edit ${name}`} onClick={onEdit}>
+            Edit
+          </Button>
+          <Menu position="bottom-end" withinPortal={false}>
+            <Menu.Target>
+              <Button size="compact-md" variant="subtle" aria-label={`More about ${name}`}>
+                More
+              </Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              <Menu.Item onClick={takeOut}>All that is known, as a file</Menu.Item>
+              <Menu.Divider />
+              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+              <Menu.Item onClick={onErase}>Erase for good …</Menu.Item>
+            </Menu.Dropdown>
+          </Menu>
+        </div>
+      </OwnerOnly>
     </li>
   );
 }

@@ -10,6 +10,7 @@ import { Empty } from '../../parts/states.js';
 import { CustomerCard } from './customer-card.js';
 import { byPromise, carsOf, untoldCount } from './customer-view.js';
 import { EraseDialog } from './erase-dialog.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { CustomerDrawer } from './customer-drawer.js';
 
 interface CustomerListProps {
@@ -35,11 +36,13 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
     });
   return (
     <>
-      <div>
-        <Button color="lamp.3" onClick={() => setOpen('new')}>
-          Add a customer
-        </Button>
-      </div>
+      <OwnerOnly>
+        <div>
+          <Button color="lamp.3" onClick={() => setOpen('new')}>
+            Add a customer
+          </Button>
+        </div>
+      </OwnerOnly>
       {customers.length === 0 && (
         <Empty title="Nobody is in the book yet">Add a customer, and give them their cars.</Empty>
       )}

@@ -9,6 +9,7 @@ import { PLACEHOLDERS, SHIPPED_TEMPLATES, unknownPlaceholders } from '../../word
 import { MESSAGE_NAMES } from '../../words/names.js';
 import classes from './customers.module.css';
 import { Draft, Outbox } from './outbox.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import type { MessagesProps } from './messages-props.js';
 
 /** What customers do not know yet, the outbox, and the words that are used. Nothing is sent from here. */
@@ -26,7 +27,10 @@ export function Messages(props: MessagesProps) {
         ))}
       </section>
       <Outbox {...props} />
-      <Templates templates={props.templates} />
+
+      <OwnerOnly>
+        <Templates templates={props.templates} />
+      </OwnerOnly>
     </>
   );
 }

@@ -15,6 +15,7 @@ import { messageText, SHIPPED_TEMPLATES } from '../../words/message-words.js';
 import { MESSAGE_NAMES, nameOf } from '../../words/names.js';
 import classes from './customers.module.css';
 import { messagesFile } from './messages-view.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import type { MessagesProps } from './messages-props.js';
 
 export function Draft({
@@ -42,23 +43,25 @@ export function Draft({
         value={body}
         onChange={(event) => setTyped(event.currentTarget.value)}
       />
-      <Group mt={6}>
-        <Button
-          color="lamp.3"
-          loading={put.isPending}
-          disabled={body.trim() === ''}
-          onClick={() =>
-            put.mutate({ washId: untold.wash.id, kind: untold.kind, body }, { onError: noticeOfFailure })
-          }
-        >
-          Put in the outbox
-        </Button>
-        {typed !== null && (
-          <Button variant="default" onClick={() => setTyped(null)}>
-            As the template has it
+      <OwnerOnly>
+        <Group mt={6}>
+          <Button
+            color="lamp.3"
+            loading={put.isPending}
+            disabled={body.trim() === ''}
+            onClick={() =>
+              put.mutate({ washId: untold.wash.id, kind: untold.kind, body }, { onError: noticeOfFailure })
+            }
+          >
+            Put in the outbox
           </Button>
-        )}
-      </Group>
+          {typed !== null && (
+            <Button variant="default" onClick={() => setTyped(null)}>
+              As the template has it
+            </Button>
+          )}
+        </Group>
+      </OwnerOnly>
     </div>
   );
 }
@@ -86,9 +89,16 @@ export function Outbox({ customers, vehicles }: MessagesProps) {
     <section className={classes.box}>
       <div className={classes.head}>
         <h2>Outbox</h2>
-        <Button variant="default" disabled={waiting.length === 0} loading={take.isPending} onClick={takeOut}>
-          Export {waiting.length} as a file
-        </Button>
+        <OwnerOnly>
+          <Button
+            variant="default"
+            disabled={waiting.length === 0}
+            loading={take.isPending}
+            onClick={takeOut}
+          >
+            Export {waiting.length} as a file
+          </Button>
+        </OwnerOnly>
       </div>
       <p className="muted">
         Nothing is sent anywhere from here: take the messages out and send them as you usually do.
@@ -108,14 +118,16 @@ export function Outbox({ customers, vehicles }: MessagesProps) {
               </div>
               <p className={classes.body}>{message.body}</p>
             </div>
-            <Button
-              size="compact-sm"
-              variant="subtle"
-              aria-label={`Delete: ${MESSAGE_NAMES[message.kind]}, ${nameOf(customers, message.customerId)}`}
-              onClick={() => forget(message)}
-            >
-              Delete
-            </Button>
+            <OwnerOnly>
+              <Button
+                size="compact-sm"
+                variant="subtle"
+                aria-label={`Delete: ${MESSAGE_NAMES[message.kind]}, ${nameOf(customers, message.customerId)}`}
+                onClick={() => forget(message)}
+              >
+                Delete
+              </Button>
+            </OwnerOnly>
           </li>
         ))}
       </ul>

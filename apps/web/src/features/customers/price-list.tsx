@@ -14,6 +14,7 @@ import { BODY_NAMES, SEASON_JOB_NAMES } from '../../words/car-names.js';
 import { METHOD_NAMES, optionsOf } from '../../words/names.js';
 import classes from './customers.module.css';
 import { numberOf } from '../../parts/number-text.js';
+import { useMayChange } from '../../api/access-queries.js';
 import { TypedNumber } from '../../parts/typed-number.js';
 
 interface CellProps {
@@ -25,6 +26,7 @@ interface CellProps {
 /** One price; empty is none. Saved when one leaves the field. */
 function PriceCell({ label, minor, onSave }: CellProps) {
   const [error, setError] = useState<string | null>(null);
+  const mayChange = useMayChange();
   const save = (text: string): void => {
     const amount = numberOf(text);
     const next = amount === null ? null : Math.round(amount * MINOR_PER_UNIT);
@@ -40,6 +42,7 @@ function PriceCell({ label, minor, onSave }: CellProps) {
       aria-label={label}
       defaultValue={minor === undefined ? '' : minor / MINOR_PER_UNIT}
       hideControls
+      readOnly={!mayChange}
       min={0}
       decimalScale={2}
       fixedDecimalScale

@@ -7,6 +7,7 @@ import { Empty } from '../../parts/states.js';
 import { gearText } from '../../words/kit-words.js';
 import { DUTY_NAMES, GEAR_NAMES } from '../../words/kit-names.js';
 import { gearHas } from './gear-form.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './kit.module.css';
 
 /** What a change of a piece is undone with. */
@@ -57,56 +58,62 @@ export function GearList({
                 <div>{gearText(piece, format)}</div>
                 {piece.notes && <div className="muted">{piece.notes}</div>}
               </div>
-              <div className={classes.acts}>
-                {laundry && piece.cleanCount < piece.count && (
+              <OwnerOnly>
+                <div className={classes.acts}>
+                  {laundry && piece.cleanCount < piece.count && (
+                    <Button
+                      size="compact-sm"
+                      variant="default"
+                      onClick={() => renew(piece, laundered(piece), `${piece.name} laundered.`)}
+                      aria-label={`${piece.name} are laundered`}
+                    >
+                      Laundered
+                    </Button>
+                  )}
+                  {laundry && isWorn(piece) && lower !== null && (
+                    <Button
+                      size="compact-sm"
+                      variant="default"
+                      onClick={() =>
+                        renew(
+                          piece,
+                          { duty: lower },
+                          `${piece.name} are for ${DUTY_NAMES[lower]} from now on.`,
+                        )
+                      }
+                      aria-label={`Use ${piece.name} on ${DUTY_NAMES[lower]} only`}
+                    >
+                      On {DUTY_NAMES[lower]} only
+                    </Button>
+                  )}
+                  {life && (
+                    <Button
+                      size="compact-sm"
+                      variant="default"
+                      onClick={() => renew(piece, { litresUsed: 0 }, `${piece.name} renewed.`)}
+                      aria-label={`${piece.name} is renewed`}
+                    >
+                      Renewed
+                    </Button>
+                  )}
                   <Button
                     size="compact-sm"
                     variant="default"
-                    onClick={() => renew(piece, laundered(piece), `${piece.name} laundered.`)}
-                    aria-label={`${piece.name} are laundered`}
+                    onClick={() => onEdit(piece)}
+                    aria-label={`Edit ${piece.name}`}
                   >
-                    Laundered
+                    Edit
                   </Button>
-                )}
-                {laundry && isWorn(piece) && lower !== null && (
                   <Button
                     size="compact-sm"
                     variant="default"
-                    onClick={() =>
-                      renew(piece, { duty: lower }, `${piece.name} are for ${DUTY_NAMES[lower]} from now on.`)
-                    }
-                    aria-label={`Use ${piece.name} on ${DUTY_NAMES[lower]} only`}
+                    onClick={() => deleteOne(piece)}
+                    aria-label={`Take ${piece.name} away`}
                   >
-                    On {DUTY_NAMES[lower]} only
+                    Delete
                   </Button>
-                )}
-                {life && (
-                  <Button
-                    size="compact-sm"
-                    variant="default"
-                    onClick={() => renew(piece, { litresUsed: 0 }, `${piece.name} renewed.`)}
-                    aria-label={`${piece.name} is renewed`}
-                  >
-                    Renewed
-                  </Button>
-                )}
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  onClick={() => onEdit(piece)}
-                  aria-label={`Edit ${piece.name}`}
-                >
-                  Edit
-                </Button>
-                <Button
-                  size="compact-sm"
-                  variant="default"
-                  onClick={() => deleteOne(piece)}
-                  aria-label={`Take ${piece.name} away`}
-                >
-                  Delete
-                </Button>
-              </div>
+                </div>
+              </OwnerOnly>
             </li>
           );
         })}

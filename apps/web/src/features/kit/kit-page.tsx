@@ -8,6 +8,7 @@ import { Failed, Loading } from '../../parts/states.js';
 import { GearDrawer } from './gear-drawer.js';
 import { GearList } from './gear-list.js';
 import { ProductDrawer } from './product-drawer.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { ProductsTable } from './products-table.js';
 
 /** Bottles, cloths and machines: what there is, what is left, what is to be seen to. */
@@ -20,14 +21,14 @@ export function KitPage() {
       title="Kit"
       lead="Bottles as their labels have them, cloths, sprayers, filters. Run sheets mix from it, and washes use it up."
       actions={
-        <>
+        <OwnerOnly>
           <Button variant="default" onClick={() => setGear('new')}>
             Add gear
           </Button>
           <Button color="lamp.3" onClick={() => setProduct('new')}>
             Add a product
           </Button>
-        </>
+        </OwnerOnly>
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}

@@ -6,6 +6,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Empty } from '../../parts/states.js';
 import { dwellRangeText, strengthText } from '../../words/kit-words.js';
 import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './kit.module.css';
 
 /** Bottles by their labels, and what is left of them. */
@@ -82,32 +83,34 @@ export function ProductsTable({
                   {product.leftMl <= product.lowMl && <div className={classes.low}>low: buy it</div>}
                 </Table.Td>
                 <Table.Td>
-                  <div className={classes.acts}>
-                    <Button
-                      size="compact-sm"
-                      variant="default"
-                      onClick={() => open(product)}
-                      aria-label={`New bottle of ${product.name}`}
-                    >
-                      New bottle
-                    </Button>
-                    <Button
-                      size="compact-sm"
-                      variant="default"
-                      onClick={() => onEdit(product)}
-                      aria-label={`Edit ${product.name}`}
-                    >
-                      Edit
-                    </Button>
-                    <Button
-                      size="compact-sm"
-                      variant="default"
-                      onClick={() => deleteOne(product)}
-                      aria-label={`Take ${product.name} away`}
-                    >
-                      Delete
-                    </Button>
-                  </div>
+                  <OwnerOnly>
+                    <div className={classes.acts}>
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        onClick={() => open(product)}
+                        aria-label={`New bottle of ${product.name}`}
+                      >
+                        New bottle
+                      </Button>
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        onClick={() => onEdit(product)}
+                        aria-label={`Edit ${product.name}`}
+                      >
+                        Edit
+                      </Button>
+                      <Button
+                        size="compact-sm"
+                        variant="default"
+                        onClick={() => deleteOne(product)}
+                        aria-label={`Take ${product.name} away`}
+                      >
+                        Delete
+                      </Button>
+                    </div>
+                  </OwnerOnly>
                 </Table.Td>
               </Table.Tr>
             ))}

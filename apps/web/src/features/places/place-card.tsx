@@ -6,6 +6,7 @@ import { methodName, nameOf } from '../../words/names.js';
 import { PLACE_KIND_NAMES, TAP_NAMES } from '../../words/place-words.js';
 import card from '../../parts/drawn-card.module.css';
 import classes from './place-card.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { PlacePlan } from './place-plan.js';
 
 /** "5 min away; finished at the unit, 5 min on". */
@@ -75,21 +76,23 @@ export function PlaceCard({ place, places, nowMs, onEdit, onDelete }: PlaceCardP
         </dl>
         {notes && <p className="muted">{notes}</p>}
       </div>
-      <div className={`${card.acts} no-print`}>
-        <Button variant="default" onClick={onEdit} aria-label={`Edit ${name}`}>
-          Edit
-        </Button>
-        <Menu position="bottom-end" withinPortal={false}>
-          <Menu.Target>
-            <Button variant="subtle" aria-label={`More about ${name}`}>
-              More
-            </Button>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
-      </div>
+      <OwnerOnly>
+        <div className={`${card.acts} no-print`}>
+          <Button variant="default" onClick={onEdit} aria-label={`Edit ${name}`}>
+            Edit
+          </Button>
+          <Menu position="bottom-end" withinPortal={false}>
+            <Menu.Target>
+              <Button variant="subtle" aria-label={`More about ${name}`}>
+                More
+              </Button>
+            </Menu.Target>
+            <Menu.Dropdown>
+              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+            </Menu.Dropdown>
+          </Menu>
+        </div>
+      </OwnerOnly>
     </li>
   );
 }

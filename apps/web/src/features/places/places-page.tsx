@@ -8,6 +8,7 @@ import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { PlaceCard } from './place-card.js';
 import classes from '../../parts/drawn-card.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { PlaceDrawer } from './place-drawer.js';
 
 /** The places to wash, and their waters. */
@@ -40,9 +41,11 @@ export function PlacesPage() {
       title="Places"
       lead="Where a car can be washed, and what water runs there. Dots are today’s sun, full where it reaches the car."
       actions={
-        <Button color="lamp.3" onClick={() => setOpen('new')}>
-          Add a place
-        </Button>
+        <OwnerOnly>
+          <Button color="lamp.3" onClick={() => setOpen('new')}>
+            Add a place
+          </Button>
+        </OwnerOnly>
       }
     >
       {places.length === 0 && (

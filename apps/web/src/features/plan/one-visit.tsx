@@ -4,6 +4,7 @@ import { useSettings } from '../../api/queries.js';
 import { nameOf } from '../../words/names.js';
 import { afterwardsMs, companions } from './visit-view.js';
 import type { WashPanelProps } from './wash-panel-props.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './wash-panel.module.css';
 
 /** Two cars under one pair of hands: planned together, prepared together, and taken apart again. */
@@ -22,33 +23,39 @@ export function OneVisit({ block, view, places, vehicles, format, onTogether, on
           <span className="figure">{format.minutes(visit.minutes)}</span> for both.{' '}
           <Link to={`/round?of=${wash.id},${other.id}`}>Prepare both, and see the order</Link>
         </p>
-        <Button
-          className="no-print"
-          size="compact-md"
-          variant="default"
-          onClick={() => onApart(block, afterwardsMs(other, place, settings?.house.numbers.restMinutes ?? 0))}
-        >
-          Wash it by itself, after the other
-        </Button>
+        <OwnerOnly>
+          <Button
+            className="no-print"
+            size="compact-md"
+            variant="default"
+            onClick={() =>
+              onApart(block, afterwardsMs(other, place, settings?.house.numbers.restMinutes ?? 0))
+            }
+          >
+            Wash it by itself, after the other
+          </Button>
+        </OwnerOnly>
       </div>
     );
   const others = companions(wash, view, { places, format });
   if (others.length === 0) return null;
   return (
-    <Select
-      className="no-print"
-      label="In one visit with"
-      description="One pair of hands for both cars, at the other’s hour"
-      placeholder="By itself"
-      data={others.map(({ id, vehicleId, startMs }) => ({
-        value: id,
-        label: `${nameOf(vehicles, vehicleId)}, ${format.time(startMs)}`,
-      }))}
-      value={null}
-      onChange={(id) => {
-        const chosen = others.find((one) => one.id === id);
-        if (chosen) onTogether(block, chosen);
-      }}
-    />
+    <OwnerOnly>
+      <Select
+        className="no-print"
+        label="In one visit with"
+        description="One pair of hands for both cars, at the other’s hour"
+        placeholder="By itself"
+        data={others.map(({ id, vehicleId, startMs }) => ({
+          value: id,
+          label: `${nameOf(vehicles, vehicleId)}, ${format.time(startMs)}`,
+        }))}
+        value={null}
+        onChange={(id) => {
+          const chosen = others.find((one) => one.id === id);
+          if (chosen) onTogether(block, chosen);
+        }}
+      />
+    </OwnerOnly>
   );
 }

@@ -24,6 +24,7 @@ import { UnplannedList } from './unplanned.js';
 import { useDrag } from './use-drag.js';
 import { WashPanel } from './wash-panel.js';
 import { useActs } from './use-acts.js';
+import { useMayChange } from '../../api/access-queries.js';
 import { DayChoice } from './day-choice.js';
 
 /** One plan for every car. */
@@ -90,10 +91,11 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const behind = useBehind(chosen?.vehicleId ?? '', chosen?.methodId ?? '');
   const standing = usePlanStanding(view.standing) ?? view.standing;
   const acts = useActs(vehicles);
+  const mayChange = useMayChange();
 
   const choose = (block: Block): void => {
     setChosenKey(block.key);
-    drag.take({ vehicleId: block.vehicleId, block });
+    if (mayChange) drag.take({ vehicleId: block.vehicleId, block });
   };
   const close = (): void => {
     setChosenKey(null);

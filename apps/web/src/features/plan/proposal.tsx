@@ -6,6 +6,7 @@ import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import classes from './plan.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { changesText } from './plan-view.js';
 
 interface ProposalProps {
@@ -76,14 +77,16 @@ export function Proposal({ view, places, vehicles, format, onAccept, isBusy, isN
     <section className={`${classes.proposal} no-print`} aria-label="Proposed changes">
       <header>
         <h2>Proposed: {changesText(changes)}</h2>
-        <Button
-          color="lamp.3"
-          disabled={taken.length === 0}
-          loading={isBusy}
-          onClick={() => onAccept(taken.map(({ id }) => id))}
-        >
-          {taken.length === changes.length ? 'Accept all' : `Accept ${taken.length}`}
-        </Button>
+        <OwnerOnly>
+          <Button
+            color="lamp.3"
+            disabled={taken.length === 0}
+            loading={isBusy}
+            onClick={() => onAccept(taken.map(({ id }) => id))}
+          >
+            {taken.length === changes.length ? 'Accept all' : `Accept ${taken.length}`}
+          </Button>
+        </OwnerOnly>
       </header>
       <ul>
         {shown.map((change) => (

@@ -3,6 +3,7 @@ import { Button } from '@mantine/core';
 import type { Format } from '../../format/format.js';
 import { nameOf } from '../../words/names.js';
 import { unplannedText } from '../../words/plan-words.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './plan.module.css';
 
 interface UnplannedProps {
@@ -34,13 +35,15 @@ export function UnplannedList({ view, vehicles, format, takenId, onTake }: Unpla
                   ? 'late already'
                   : `late from ${format.dayShort(hurtsMs)}`}
             </span>
-            <Button
-              size="compact-sm"
-              variant={takenId === vehicleId ? 'filled' : 'default'}
-              onClick={() => onTake(vehicleId)}
-            >
-              {takenId === vehicleId ? 'Choose a start on the board' : 'Place by hand'}
-            </Button>
+            <OwnerOnly>
+              <Button
+                size="compact-sm"
+                variant={takenId === vehicleId ? 'filled' : 'default'}
+                onClick={() => onTake(vehicleId)}
+              >
+                {takenId === vehicleId ? 'Choose a start on the board' : 'Place by hand'}
+              </Button>
+            </OwnerOnly>
           </li>
         ))}
       </ul>

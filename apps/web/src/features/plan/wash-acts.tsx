@@ -3,6 +3,7 @@ import { IconLock, IconLockOpen, IconPlayerPlay, IconTrash } from '@tabler/icons
 import { methodName, nameOf } from '../../words/names.js';
 import shared from './plan.module.css';
 import type { WashPanelProps } from './wash-panel-props.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './wash-panel.module.css';
 
 /** Where else it could stand, and what that costs the plan. */
@@ -24,9 +25,11 @@ export function Alternatives({ block, places, format, onMove }: WashPanelProps) 
               </span>
             </span>
             {option.pushesOut.length === 0 && (
-              <Button size="compact-sm" variant="default" onClick={() => onMove(option)}>
-                {block.washId === null ? 'Plan' : 'Move'}
-              </Button>
+              <OwnerOnly>
+                <Button size="compact-sm" variant="default" onClick={() => onMove(option)}>
+                  {block.washId === null ? 'Plan' : 'Move'}
+                </Button>
+              </OwnerOnly>
             )}
           </li>
         ))}
@@ -36,7 +39,15 @@ export function Alternatives({ block, places, format, onMove }: WashPanelProps) 
 }
 
 /** What can be done with it where it stands. */
-export function Acts({ block, onLock, onStart, onRemove, onAccept }: WashPanelProps) {
+export function Acts(props: WashPanelProps) {
+  return (
+    <OwnerOnly>
+      <ActsOf {...props} />
+    </OwnerOnly>
+  );
+}
+
+function ActsOf({ block, onLock, onStart, onRemove, onAccept }: WashPanelProps) {
   if (!block.wash)
     return (
       <div className={`${classes.acts} no-print`}>

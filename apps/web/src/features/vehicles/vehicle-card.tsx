@@ -8,6 +8,7 @@ import { BEHAVIOUR_NAMES, BODY_NAMES, PROTECTION_NAMES } from '../../words/car-n
 import { dueText } from '../../words/due-words.js';
 import { nameOf } from '../../words/names.js';
 import classes from '../../parts/drawn-card.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { nextText, targetText } from './vehicle-view.js';
 
 interface VehicleCardProps {
@@ -72,7 +73,9 @@ export function VehicleCard({ vehicle, answer, washes, places, onEdit, onDelete 
             </Button>
           </Menu.Target>
           <Menu.Dropdown>
-            <Menu.Item onClick={onEdit}>Edit</Menu.Item>
+            <OwnerOnly>
+              <Menu.Item onClick={onEdit}>Edit</Menu.Item>
+            </OwnerOnly>
             <Menu.Item component={Link} to={`/salt/${id}`}>
               Salt
             </Menu.Item>
@@ -82,8 +85,10 @@ export function VehicleCard({ vehicle, answer, washes, places, onEdit, onDelete 
             <Menu.Item component={Link} to={`/balance/${id}`}>
               Balance
             </Menu.Item>
-            <Menu.Divider />
-            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+            <OwnerOnly>
+              <Menu.Divider />
+              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+            </OwnerOnly>
           </Menu.Dropdown>
         </Menu>
       </div>

@@ -10,6 +10,7 @@ import { Empty, Failed, Loading } from '../../parts/states.js';
 import { CarList } from './car-list.js';
 import { VehicleCard } from './vehicle-card.js';
 import classes from '../../parts/drawn-card.module.css';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { VehicleDrawer } from './vehicle-drawer.js';
 
 /** The vehicles of the shop. */
@@ -55,12 +56,14 @@ export function VehiclesPage() {
             onChange={(event) => setText(event.currentTarget.value)}
             w={180}
           />
-          <Button variant="default" onClick={() => setReading(true)}>
-            Read a list
-          </Button>
-          <Button color="lamp.3" onClick={() => setOpen('new')}>
-            Add a vehicle
-          </Button>
+          <OwnerOnly>
+            <Button variant="default" onClick={() => setReading(true)}>
+              Read a list
+            </Button>
+            <Button color="lamp.3" onClick={() => setOpen('new')}>
+              Add a vehicle
+            </Button>
+          </OwnerOnly>
         </>
       }
     >

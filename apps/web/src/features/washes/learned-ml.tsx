@@ -4,6 +4,7 @@ import { useKit, useSaveProduct } from '../../api/kit-queries.js';
 import { useSettings, useVehicles } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './washes.module.css';
 
 /** One bottle that empties faster or slower than is counted, and the offer to count it so. */
@@ -28,15 +29,17 @@ function Offer({ learned, product }: { readonly learned: LearnedMl; readonly pro
         program counts <span className="figure">{format.ml(countedMl)}</span>{' '}
         <span className="muted">({cars} washes between readings of the bottle)</span>
       </div>
-      <Button
-        size="compact-sm"
-        variant="default"
-        aria-label={`Count ${format.ml(ml)} of ${name}`}
-        onClick={use}
-        loading={save.isPending}
-      >
-        Use {format.ml(ml)}
-      </Button>
+      <OwnerOnly>
+        <Button
+          size="compact-sm"
+          variant="default"
+          aria-label={`Count ${format.ml(ml)} of ${name}`}
+          onClick={use}
+          loading={save.isPending}
+        >
+          Use {format.ml(ml)}
+        </Button>
+      </OwnerOnly>
     </li>
   );
 }

@@ -15,6 +15,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { BODY_NAMES } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './washes.module.css';
 
 /** "Pier Road bay 24 min (3 runs)". */
@@ -69,15 +70,17 @@ function Offer({ learned, house, nameOfPlace, nameOfPerson }: OfferProps) {
           </details>
         )}
       </div>
-      <Button
-        size="compact-sm"
-        variant="default"
-        aria-label={`Count ${format.minutes(minutes)} for “${step}”, ${methodName(methodId)}`}
-        onClick={use}
-        loading={save.isPending}
-      >
-        Use {format.minutes(minutes)}
-      </Button>
+      <OwnerOnly>
+        <Button
+          size="compact-sm"
+          variant="default"
+          aria-label={`Count ${format.minutes(minutes)} for “${step}”, ${methodName(methodId)}`}
+          onClick={use}
+          loading={save.isPending}
+        >
+          Use {format.minutes(minutes)}
+        </Button>
+      </OwnerOnly>
     </li>
   );
 }

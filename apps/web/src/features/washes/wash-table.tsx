@@ -5,6 +5,7 @@ import type { Format } from '../../format/format.js';
 import { verdictText } from '../../words/verdict-words.js';
 import type { SortKey, WashRow, WashSort } from './washes-view.js';
 import { RunDetails } from './run-details.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './washes.module.css';
 
 interface WashTableProps {
@@ -111,13 +112,15 @@ export function RowAction({
   readonly isMain?: boolean;
 }) {
   return (
-    <Button
-      size="compact-md"
-      variant={isMain ? 'filled' : 'default'}
-      color={isMain ? 'lamp.3' : undefined}
-      onClick={onClick}
-    >
-      {label}
-    </Button>
+    <OwnerOnly>
+      <Button
+        size="compact-md"
+        variant={isMain ? 'filled' : 'default'}
+        color={isMain ? 'lamp.3' : undefined}
+        onClick={onClick}
+      >
+        {label}
+      </Button>
+    </OwnerOnly>
   );
 }

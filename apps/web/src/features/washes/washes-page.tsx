@@ -13,6 +13,7 @@ import { OwnFigures } from './own-figures.js';
 import { DoneForm } from './done-form.js';
 import { draftFor, type WashDraft } from './wash-form.js';
 import { DoneWashes, PlannedWashes } from './wash-lists.js';
+import { OwnerOnly } from '../../parts/owner-only.js';
 import { type WashRow, washRows, washesCsv, type WashSort } from './washes-view.js';
 
 const emptyDraft = (nowMs: number, timeZone: string): WashDraft => ({
@@ -127,9 +128,11 @@ export function WashesPage() {
             onText={setText}
             onExport={() => download('washes.csv', washesCsv(rows, format), 'text/csv')}
           />
-          <Button color="lamp.3" onClick={() => setOpen('new')}>
-            Log a wash
-          </Button>
+          <OwnerOnly>
+            <Button color="lamp.3" onClick={() => setOpen('new')}>
+              Log a wash
+            </Button>
+          </OwnerOnly>
         </>
       }
     >
