@@ -568,6 +568,7 @@ export {
   type CarListReport,
   type CarsMade,
   type CustomerEverything,
+  type TodaysContact,
   AUDIT_DAYS,
   AUDIT_DEEDS,
   type AuditDeed,

@@ -102,7 +102,7 @@ describe('who may come in', () => {
     await books.get('/api/access/accounts').expect(403);
   });
 
-  it('a helper sees the own washes, without a figure of money, and nobody’s telephone', async () => {
+  it('a helper sees the own washes, without a figure of money, and whom to call about the cars of today alone', async () => {
     const owner = await signedIn(OWNER);
     const place = (await owner.post('/api/places').send(PLACE).expect(201)).body as PlaceRecord;
     const vehicle = (
@@ -145,6 +145,24 @@ describe('who may come in', () => {
     const [car] = (await helper.get('/api/vehicles').expect(200)).body as VehicleRecord[];
     expect(car).toMatchObject({ name: VEHICLE.name, keeper: '', notes: '' });
     await helper.get('/api/customers').expect(403);
+    const todays = async (one: Browser) =>
+      (await one.get('/api/customers/today').expect(200)).body as unknown;
+    expect(await todays(helper)).toEqual([]);
+    const ann = { name: 'Ann Field', contact: '555 0101', notes: 'Pays late.', vehicleIds: [vehicle.id] };
+    await owner.post('/api/customers').send(ann).expect(201);
+    const contact = { vehicleId: vehicle.id, name: 'Ann Field', contact: '555 0101' };
+    expect(await todays(helper)).toEqual([contact]);
+    await owner.delete(`/api/washes/${own.id}`).expect(204);
+    expect(await todays(helper)).toEqual([]);
+    expect(await todays(owner)).toEqual([contact]);
+    await owner.delete(`/api/washes/${other.id}`).expect(204);
+    expect(await todays(owner)).toEqual([]);
+    await owner.post(`/api/washes/${own.id}/restore`).expect(200);
+    await owner
+      .patch(`/api/washes/${own.id}`)
+      .send({ startMs: own.startMs + 24 * MS_PER_HOUR })
+      .expect(200);
+    expect(await todays(helper)).toEqual([]);
     const [shown] = (await helper.get('/api/places').expect(200)).body as PlaceRecord[];
     expect(shown?.methods[0]?.priceMinor).toBeNull();
     const [known] = (await owner.get('/api/places').expect(200)).body as PlaceRecord[];

@@ -37,6 +37,8 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   CalcController_run: ALL,
   ClockController_read: ALL,
   CustomersController_list: READS,
+  // Of a helper's own washes of the day alone.
+  CustomersController_today: ALL,
   DrivesController_list: READS,
   KitController_all: ALL,
   KitController_warnings: ALL,

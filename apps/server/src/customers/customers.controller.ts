@@ -1,6 +1,9 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Req } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import type { Customer, CustomerEverything } from '@keen/core';
+import type { Customer, CustomerEverything, TodaysContact } from '@keen/core';
+import type { Request } from 'express';
+import type { Asker } from '../access/access.service.js';
+import { ContactsService } from './contacts.service.js';
 import { CreateCustomerDto, UpdateCustomerDto } from './customer.dto.js';
 import { PrivacyService } from './privacy.service.js';
 import { CustomersService } from './customers.service.js';
@@ -11,12 +14,20 @@ export class CustomersController {
   constructor(
     private readonly customers: CustomersService,
     private readonly privacy: PrivacyService,
+    private readonly contacts: ContactsService,
   ) {}
 
   /** All customers. */
   @Get()
   list(): Promise<Customer[]> {
     return this.customers.list();
+  }
+
+  /** Whom to call about the cars that are washed today; of a helper's, those of the own washes. */
+  @Get('today')
+  today(@Req() { who }: Request & { who?: Asker }): Promise<TodaysContact[]> {
+    if (who?.role === 'helper' && who.workerId === null) return Promise.resolve([]);
+    return this.contacts.ofToday(who?.role === 'helper' ? who.workerId : null);
   }
 
   /** Adds a customer. */

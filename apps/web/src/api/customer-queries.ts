@@ -6,6 +6,7 @@ import type {
   BookingRecord,
   MessageRecord,
   QuoteAnswer,
+  TodaysContact,
   Untold,
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
@@ -23,6 +24,13 @@ export interface BookingWish {
   readonly agreedMinor: number | null;
   readonly note: string;
 }
+
+/** Whom to call about the cars that are washed today. */
+export const useTodaysContacts = () =>
+  useQuery({
+    queryKey: ['plan', 'contacts'],
+    queryFn: () => ask<TodaysContact[]>('customers/today'),
+  });
 
 export const useCustomers = () =>
   useQuery({ queryKey: ['customers'], queryFn: () => ask<Customer[]>('customers') });

@@ -31,3 +31,11 @@ export interface CustomerEverything {
   /** Rows by their table; pictures as base64. */
   readonly records: Readonly<Record<string, readonly Readonly<Record<string, unknown>>[]>>;
 }
+
+/** Whom to call about a car that is washed today. */
+export interface TodaysContact {
+  readonly vehicleId: string;
+  readonly name: string;
+  /** How they are reached, as they said it; may be empty. */
+  readonly contact: string;
+}

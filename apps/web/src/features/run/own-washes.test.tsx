@@ -20,6 +20,8 @@ function open(washes: readonly object[]): void {
   madeUpServer(({ path }) => {
     if (path.endsWith('/settings')) return { body: { display: DEFAULT_DISPLAY, timeZone: 'Etc/UTC' } };
     if (path.endsWith('/clock')) return { body: { nowMs: NOW } };
+    if (path.endsWith('/customers/today'))
+      return { body: [{ vehicleId: 'a', name: 'Ann Field', contact: '+1 555 0101' }] };
     if (path.endsWith('/washes')) return { body: washes };
     if (path.endsWith('/vehicles')) return { body: [{ id: 'a', name: 'Blue hatch' }] };
     return path.endsWith('/places') ? { body: [{ id: 'bay', name: 'Pier Road bay' }] } : undefined;
@@ -40,6 +42,15 @@ describe('the washes of a helper', () => {
     expect(within(today).getByRole('link', { name: 'Run sheet' }).getAttribute('href')).toBe('/run/soon');
     expect(screen.getAllByRole('link', { name: 'Start' })).toHaveLength(2);
     expect(screen.getByRole('link', { name: 'Prepare them in one go' }).getAttribute('href')).toBe('/round');
+  });
+
+  it('say whose the cars of today are and how they are called, and of no other day', async () => {
+    open([wash('late', NOW + MS_PER_DAY), wash('soon', NOW + 2 * MS_PER_HOUR)]);
+    const call = await screen.findByRole('link', { name: '+1 555 0101' });
+    expect(call.getAttribute('href')).toBe('tel:+15550101');
+    expect(screen.getAllByText(/Ann Field/)).toHaveLength(1);
+    const today = screen.getByRole('region', { name: /Wednesday, January 14/ });
+    expect(today.textContent).toContain('Ann Field, +1 555 0101');
   });
 
   it('are none, and it says where they come from', async () => {

@@ -1,5 +1,7 @@
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
+import type { TodaysContact } from '@keen/core';
+import { useTodaysContacts } from '../../api/customer-queries.js';
 import { useClock, usePlaces, useVehicles } from '../../api/queries.js';
 import { useWashes } from '../../api/wash-queries.js';
 import { useFormat } from '../../format/use-format.js';
@@ -9,6 +11,28 @@ import { Empty, Failed, Loading } from '../../parts/states.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { roundChoices } from './round-view.js';
 
+interface ContactProps {
+  /** undefined: nobody in the book. */
+  readonly contact: TodaysContact | undefined;
+  readonly isToday: boolean;
+}
+
+/** A telephone number, as one can be called. */
+const NUMBER = /^\+?[\d\s()./-]{5,}$/;
+
+/** Whose car it is and how they are reached, on its day alone. */
+function Contact({ contact, isToday }: ContactProps) {
+  if (!contact || !isToday) return null;
+  const { name, contact: reached } = contact;
+  return (
+    <p>
+      {name}
+      {reached && ', '}
+      {NUMBER.test(reached) ? <a href={`tel:${reached.replaceAll(/[^\d+]/g, '')}`}>{reached}</a> : reached}
+    </p>
+  );
+}
+
 /** What a helper has to do: the own washes ahead, each with its preparation and its run. */
 export function OwnWashes() {
   const format = useFormat();
@@ -16,8 +40,10 @@ export function OwnWashes() {
   const { data: vehicles } = useVehicles();
   const { data: places } = usePlaces();
   const { data: clock } = useClock();
+  const { data: contacts = [] } = useTodaysContacts();
   const isReady = washes && vehicles && places && clock;
   const days = isReady ? roundChoices(washes, clock.nowMs, format) : [];
+  const today = clock ? format.day(clock.nowMs) : '';
   return (
     <Page
       title="Your washes"
@@ -48,6 +74,10 @@ export function OwnWashes() {
                 <p>
                   {nameOf(places, placeId)}, {methodName(methodId)}
                 </p>
+                <Contact
+                  contact={contacts.find((one) => one.vehicleId === vehicleId)}
+                  isToday={day === today}
+                />
                 <div className={list.acts}>
                   <Button component={Link} to={`/run/${id}/live`} size="xl">
                     Start
