@@ -20,7 +20,7 @@ const TENTHS = 10;
 /** Parts in the bottle from which no more than the label allows arrives on the panel. */
 function allowedParts({ parts, panelPercent, fewestParts }: StepProduct): number {
   const thins = panelPercent === null ? 1 : 100 / (1 + parts) / panelPercent;
-  return Math.ceil(Math.max(0, (fewestParts + 1) / thins - 1) * TENTHS - 1e-6) / TENTHS;
+  return Math.max(0, Math.ceil(((fewestParts + 1) / thins - 1) * TENTHS - 1e-6) / TENTHS);
 }
 
 /** What would mend this fault? null: nothing that the order of the steps could. */
