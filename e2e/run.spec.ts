@@ -3,14 +3,34 @@ import { PHONE } from './browser.js';
 
 const MARGIN = { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' };
 
+/** The smallest letters on paper, points. */
+async function smallestPoints(page: Page): Promise<number> {
+  await page.emulateMedia({ media: 'print' });
+  const px = await page.getByRole('main').evaluate((main) => {
+    const texts = document.createTreeWalker(main, NodeFilter.SHOW_TEXT);
+    const sizes: number[] = [];
+    while (texts.nextNode()) {
+      const { parentElement: element, textContent } = texts.currentNode;
+      if (element?.checkVisibility() && textContent?.trim())
+        sizes.push(Number.parseFloat(getComputedStyle(element).fontSize));
+    }
+    return Math.min(...sizes);
+  });
+  await page.emulateMedia({ media: null });
+  return (px * 72) / 96;
+}
+
 async function isOnePage(page: Page): Promise<void> {
+  expect(await smallestPoints(page)).toBeGreaterThanOrEqual(9);
   for (const format of ['A4', 'Letter'] as const) {
     const file = (await page.pdf({ format, margin: MARGIN })).toString('latin1');
     expect(file.match(/\/Type\s*\/Page\b/g), format).toHaveLength(1);
   }
 }
 
-test('a planned wash has its run sheet, on a desk, on a phone and on one page of paper', async ({ page }) => {
+test('a planned wash has its run sheet, on a desk, on a phone and on one page of paper that can be read', async ({
+  page,
+}) => {
   await page.goto('/');
   await page.getByRole('link', { name: 'Run sheet' }).first().click();
   await expect(page.getByRole('heading', { name: 'Run sheet: Orange hatch' })).toBeVisible();

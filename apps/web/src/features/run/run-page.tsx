@@ -79,6 +79,38 @@ function Conditions({
   );
 }
 
+/** What to see to so that nothing freezes in the night after. */
+function FreezeCareBox({ sheet }: { readonly sheet: RunAnswer['pack']['sheet'] }) {
+  const format = useFormat();
+  return (
+    <section className={classes.box}>
+      <h2>Freeze care tonight</h2>
+      {sheet.freezeCare.length === 0 ? (
+        <p>
+          Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)} at the
+          coldest (forecast).
+        </p>
+      ) : (
+        <>
+          <p>
+            {sheet.overnightC === null
+              ? 'Nobody knows the night, so all of it:'
+              : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
+          </p>
+          <ul>
+            {sheet.freezeCare.map(({ id, beyondK }) => (
+              <li key={id}>
+                {FREEZE_CARE_NAMES[id]}
+                {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
 interface SheetProps {
   readonly answer: RunAnswer;
   readonly vehicles: readonly VehicleRecord[];
@@ -145,32 +177,6 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
             place={places.find(({ id }) => id === wash.placeId)}
           />
           <EdgeBars sheet={sheet} />
-          {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
-          <section className={classes.box}>
-            <h2>Freeze care tonight</h2>
-            {sheet.freezeCare.length === 0 ? (
-              <p>
-                Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)}{' '}
-                at the coldest (forecast).
-              </p>
-            ) : (
-              <>
-                <p>
-                  {sheet.overnightC === null
-                    ? 'Nobody knows the night, so all of it:'
-                    : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
-                </p>
-                <ul>
-                  {sheet.freezeCare.map(({ id, beyondK }) => (
-                    <li key={id}>
-                      {FREEZE_CARE_NAMES[id]}
-                      {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
-                    </li>
-                  ))}
-                </ul>
-              </>
-            )}
-          </section>
         </div>
         <div className={classes.column}>
           <Steps sheet={sheet} wash={wash} />
@@ -181,6 +187,8 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
               minutes={pack.method.minutes}
             />
           )}
+          {sheet.drying && <Drying drying={sheet.drying} clean={sheet.preparation.clean.dryingTowels} />}
+          <FreezeCareBox sheet={sheet} />
         </div>
       </div>
       <p className={`muted ${classes.foot}`}>

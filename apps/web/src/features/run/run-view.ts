@@ -9,10 +9,6 @@ export function edgeScaleMinutes(edges: readonly Pick<WetEdge, 'minutes'>[]): nu
   return Math.min(MOST_MINUTES, Math.max(LEAST_MINUTES, ...known));
 }
 
-/** How long a panel's bar is, 0–1; full where it stays wet. */
-export const barFraction = (minutes: number | null, scaleMinutes: number): number =>
-  minutes === null ? 1 : Math.min(1, minutes / scaleMinutes);
-
 /** ": 8 clean, launder 4", where there are too few. */
 export const shortText = (wanted: number, clean: number | null): string =>
   clean === null || clean >= wanted ? '' : `: ${clean} clean, launder ${wanted - clean}`;
