@@ -254,6 +254,35 @@ test.describe('with no signal', () => {
     expect(kinds).toEqual(['start', 'begin', 'product-on', 'end', 'begin', 'product-on']);
   });
 
+  test('the sheet, what to prepare and the plan open as they were, and say from when that is', async ({
+    page,
+    context,
+  }) => {
+    await page.goto(`${signal.address}/run/${id}`);
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    const views = [
+      [`/run/${id}`, 'Run sheet: Grey SUV'],
+      [`/round?of=${id}`, 'Mix, in this order'],
+      ['/plan', 'Plan'],
+    ] as const;
+    const opened = async ([path, heading]: (typeof views)[number]): Promise<void> => {
+      await page.goto(`${signal.address}${path}`);
+      await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible({
+        timeout: 60_000,
+      });
+    };
+    for (const view of views) await opened(view);
+    await expect(page.getByText('No signal: this is how it was')).toHaveCount(0);
+    await signal.cut(context);
+    for (const view of views) {
+      await opened(view);
+      await expect(page.getByText('No signal: this is how it was')).toBeVisible();
+    }
+    await signal.give(context);
+    await opened(views[0]);
+    await expect(page.getByText('No signal: this is how it was')).toHaveCount(0);
+  });
+
   test('nothing is lost or doubled while the network is cut and the page killed at random', async ({
     context,
     request,

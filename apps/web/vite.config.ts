@@ -28,6 +28,33 @@ export default defineConfig({
         globIgnores: ['**/*latin-ext*', '**/charts-*'],
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api/],
+        // What was read last of the plan and its sheets is kept, for when there is no signal; what has to be fresh asks with no-store.
+        runtimeCaching: [
+          {
+            urlPattern: ({ url, request, sameOrigin }) =>
+              sameOrigin &&
+              request.cache !== 'no-store' &&
+              /^\/api\/(access\/session|clock|weather|settings|places|vehicles|vehicles\/[^/]+\/spots|washes|kit|plan|runs\/[^/]+|verdicts\/ways|customers\/today)$/.test(
+                url.pathname,
+              ),
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'last-read',
+              expiration: { maxEntries: 150, maxAgeSeconds: 14 * 24 * 3600 },
+              plugins: [
+                {
+                  // When it was read is kept with it, on this device's own clock.
+                  cacheWillUpdate: async ({ response }) => {
+                    if (response.status !== 200) return null;
+                    const headers = new Headers(response.headers);
+                    headers.set('x-kept-at', String(Date.now()));
+                    return new Response(await response.blob(), { status: 200, headers });
+                  },
+                },
+              ],
+            },
+          },
+        ],
       },
     }),
   ],

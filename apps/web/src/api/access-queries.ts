@@ -2,6 +2,7 @@ import { type QueryClient, useQuery } from '@tanstack/react-query';
 import type { AccountView, PairingView, Role, SessionView } from '@keen/core';
 import { useAct, useChange } from './change.js';
 import { ApiError, ask } from './client.js';
+import { forgetLastRead } from './last-read.js';
 
 const SESSION = ['access', 'session'] as const;
 
@@ -17,11 +18,16 @@ export const useMayChange = (): boolean => useRole() === 'owner';
 
 /** A session that was ended elsewhere is found out by the first request that is refused. */
 export const lookAgainWhenSignedOut = (client: QueryClient, error: unknown): void => {
-  if (error instanceof ApiError && error.status === 401) void client.invalidateQueries({ queryKey: SESSION });
+  if (!(error instanceof ApiError) || error.status !== 401) return;
+  void forgetLastRead();
+  void client.invalidateQueries({ queryKey: SESSION });
 };
 
 /** Nothing that was read before may be shown to somebody else. */
-const forgetAll = (client: QueryClient): Promise<void> => client.resetQueries();
+const forgetAll = async (client: QueryClient): Promise<void> => {
+  await forgetLastRead();
+  await client.resetQueries();
+};
 
 interface SignInFields {
   readonly name: string;
@@ -36,7 +42,7 @@ export const useSignIn = () =>
 export const useSignOut = () =>
   useAct(
     (_: void) => ask<void>('access/session', { method: 'DELETE' }),
-    () => globalThis.location.assign('/'),
+    () => forgetLastRead().then(() => globalThis.location.assign('/')),
   );
 
 export const usePair = () =>

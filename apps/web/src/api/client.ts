@@ -1,4 +1,5 @@
 import type { Fault } from '@keen/core';
+import { noteKept } from './last-read.js';
 
 /** The server's refusal: every fault, the first foremost. */
 export class ApiError extends Error {
@@ -32,21 +33,23 @@ async function errorOf(response: Response): Promise<ApiError> {
  * Asks the server.
  *
  * @param path under /api
- * @param options body is sent as JSON, file as it is
+ * @param options body is sent as JSON, file as it is; what `isFresh` is the server's own answer or none, never what was kept of an earlier one
  * @throws ApiError when it refuses; TypeError when it cannot be reached
  */
 export async function ask<T>(
   path: string,
-  options: { method?: string; body?: unknown; file?: Blob; signal?: AbortSignal } = {},
+  options: { method?: string; body?: unknown; file?: Blob; signal?: AbortSignal; isFresh?: boolean } = {},
 ): Promise<T> {
-  const { method = 'GET', body, file, signal } = options;
+  const { method = 'GET', body, file, signal, isFresh = false } = options;
   const type = file?.type ?? (body === undefined ? null : 'application/json');
   const response = await fetch(`/api/${path}`, {
     method,
     signal,
+    ...(isFresh ? { cache: 'no-store' } : {}),
     headers: type === null ? {} : { 'content-type': type },
     body: file ?? (body === undefined ? undefined : JSON.stringify(body)),
   });
   if (!response.ok) throw await errorOf(response);
+  noteKept(response.headers.get('x-kept-at'));
   return (response.status === 204 ? undefined : await response.json()) as T;
 }

@@ -4,7 +4,8 @@ import { ask } from './client.js';
 
 const path = (washId: string): string => `runs/${encodeURIComponent(washId)}`;
 
-export const askRun = (washId: string): Promise<RunAnswer> => ask<RunAnswer>(path(washId));
+/** The run as the server has it now: what was kept of it would set the clock of the run wrong. */
+export const askRun = (washId: string): Promise<RunAnswer> => ask<RunAnswer>(path(washId), { isFresh: true });
 
 export const askRunNews = (washId: string, after: number): Promise<RunNews> =>
   ask<RunNews>(`${path(washId)}/actions?after=${after}`);
@@ -24,7 +25,7 @@ export const runPhotoUrl = (washId: string, photoId: string): string =>
 /** Stale with the plan: whatever moves a wash or the weather moves its sheet. */
 const runQuery = (washId: string) => ({
   queryKey: ['plan', 'run', washId],
-  queryFn: () => askRun(washId),
+  queryFn: () => ask<RunAnswer>(path(washId)),
   enabled: washId !== '',
 });
 

@@ -11,6 +11,7 @@ import { Door } from '../features/access/door.js';
 import { AccountMenu } from './account-menu.js';
 import { ColdRuler } from './cold-ruler.js';
 import { roomAt, roomsOf, type View, viewsFor } from './navigation.js';
+import { NoSignal } from './no-signal.js';
 import { SubViews } from './sub-views.js';
 import { Palette } from './palette.js';
 import { ShortcutSheet, useShortcuts } from './shortcuts.js';
@@ -120,7 +121,10 @@ function Inside() {
         </div>
         <ColdRuler />
       </header>
-      <SubViews views={views} />
+      <div>
+        <SubViews views={views} />
+        <NoSignal />
+      </div>
       <main id="main" tabIndex={-1}>
         <Suspense fallback={<Loading what="Opening" />}>
           <Outlet />

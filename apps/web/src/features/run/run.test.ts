@@ -164,8 +164,6 @@ describe('the bars of the wet edge', () => {
       edgeScaleMinutes(minutes.map((one) => ({ minutes: one })));
     expect([scale(2, 4), scale(2, 25), scale(2, 400), scale(null)]).toEqual([10, 25, 60, 10]);
   });
-
-  it('are full where a panel stays wet, and never more than full', () => {});
 });
 
 describe('why a step stands where it stands', () => {
