@@ -12,6 +12,7 @@ export {
   MS_PER_HOUR,
   MS_PER_MINUTE,
   MS_PER_SECOND,
+  instantOfWallTime,
 } from './quantity/index.js';
 // Damp air.
 export { saturationOverWaterPa } from './air/index.js';
@@ -353,7 +354,6 @@ export {
 } from './season/index.js';
 // What is booked for customers.
 export {
-  instantOfWallTime,
   MESSAGE_KINDS,
   PHOTO_CONSENTS,
   type Customer,
@@ -442,14 +442,20 @@ export {
   type SpotMaterial,
   type SpotReaction,
 } from './clinic/index.js';
+// Tables that people bring along.
+export { type TableRow } from './table/index.js';
 // What was done.
 export {
+  WASH_COLUMNS,
+  WASH_LINE_DEFAULTS,
   coatsLaid,
   didAnything,
+  guessedWashColumns,
   learnedMinutes,
   learnedMl,
   SPOTS_FOUND,
   WASH_STATUSES,
+  washLines,
   withLearned,
   type DoneWash,
   type LaidCoat,
@@ -459,7 +465,11 @@ export {
   type Predicted,
   type RunRecord,
   type SpotsFound,
+  type WashColumn,
+  type WashColumns,
   type WashFound,
+  type WashLine,
+  type WashListFacts,
   type WashRecord,
   type WashVisit,
   type WashStatus,
@@ -567,6 +577,8 @@ export {
   type AccountView,
   type CarListReport,
   type CarsMade,
+  type WashesMade,
+  type WashListReport,
   type CustomerEverything,
   type TodaysContact,
   AUDIT_DAYS,

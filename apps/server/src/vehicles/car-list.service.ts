@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   CAR_COLUMNS,
-  type CarColumns,
   type CarLine,
   type CarListReport,
   type CarsMade,
@@ -12,7 +11,7 @@ import {
   type VehicleRecord,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
-import { badField } from '../errors/api-error.js';
+import { requireColumns } from '../imports/read-list.js';
 import { workerFile } from '../engine/worker-file.js';
 import { FileReader, type Reading } from '../imports/file-reader.js';
 import { keeps } from '../imports/import-report.js';
@@ -27,12 +26,6 @@ const READING: Reading<typeof run> = {
   tooMuch: 'This list takes too long to read.',
 };
 
-function requireColumns(columns: CarColumns): void {
-  const known = new Set<string>(CAR_COLUMNS);
-  const odd = Object.keys(columns).find((column) => !known.has(column));
-  if (odd !== undefined) throw badField(`columns.${odd}`, `columns.${odd} is no column of a list of cars.`);
-}
-
 /** Cars and their customers from a spreadsheet. */
 @Injectable()
 export class CarListService {
@@ -45,7 +38,7 @@ export class CarListService {
 
   /** @throws 400 where the text is no table, has too many lines, or a column is named by a heading that is not there */
   async read({ text, mode, columns: asked }: CarListDto): Promise<CarListReport> {
-    if (asked) requireColumns(asked);
+    if (asked) requireColumns(asked, CAR_COLUMNS, 'cars');
     const taken = (await this.vehicles.list()).map(({ name }) => name);
     const job = { text, asked: asked ?? null, taken, nowMs: this.clock.now() };
     const found = await this.reader.read(READING, job);

@@ -1,8 +1,16 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Patch, Post, Query } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { WASH_STATUSES, type WashRecord, type WashStatus, type ChangedWashes } from '@keen/core';
+import {
+  WASH_STATUSES,
+  type WashRecord,
+  type WashStatus,
+  type ChangedWashes,
+  type WashListReport,
+} from '@keen/core';
 import { IsIn, IsString } from 'class-validator';
 import { MayBeAbsent } from '../errors/not-null.js';
+import { WashListDto, WashesMadeDto } from './wash-list.dto.js';
+import { WashListService } from './wash-list.service.js';
 import { WashChangesService } from './wash-changes.service.js';
 import { DoneWashDto, LogWashDto, MoveWashDto, PlanWashDto, WashChangesDto } from './wash.dto.js';
 import { WashesService } from './washes.service.js';
@@ -18,6 +26,7 @@ export class WashesController {
   constructor(
     private readonly washes: WashesService,
     private readonly changes: WashChangesService,
+    private readonly lists: WashListService,
   ) {}
 
   /** Washes, planned and done, within a span or of a vehicle. */
@@ -42,6 +51,20 @@ export class WashesController {
   @Post('done')
   log(@Body() dto: LogWashDto): Promise<WashRecord> {
     return this.washes.log(dto);
+  }
+
+  /** Reads a list of old washes line by line; what is good is kept as the mode says. They take nothing out of the kit. */
+  @Post('list')
+  @HttpCode(200)
+  readList(@Body() dto: WashListDto): Promise<WashListReport> {
+    return this.lists.read(dto);
+  }
+
+  /** Takes out what came with a list. */
+  @Post('list/undo')
+  @HttpCode(204)
+  undoList(@Body() dto: WashesMadeDto): Promise<void> {
+    return this.lists.undo(dto);
   }
 
   /** Several changes to the plan, all or none. */

@@ -1,4 +1,3 @@
 export * from './booked-span.js';
 export * from './message.js';
 export * from './customer.js';
-export * from './wall-time.js';

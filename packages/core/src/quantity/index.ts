@@ -6,3 +6,4 @@ export * from './median.js';
 export * from './money.js';
 export * from './time.js';
 export * from './physics.js';
+export * from './wall-time.js';

@@ -1,3 +1,4 @@
+import type { WashColumns, WashLine } from '../log/index.js';
 import type { CarColumns, CarLine } from '../vehicle/index.js';
 
 /** What is wrong with one line of a file. */
@@ -34,4 +35,17 @@ export interface CarListReport extends ImportReport<CarLine> {
   readonly columns: CarColumns;
   /** null: nothing was kept. */
   readonly made: CarsMade | null;
+}
+
+/** What came in with a list of old washes, so that it can be taken out again. */
+export interface WashesMade {
+  readonly washIds: readonly string[];
+}
+
+/** What a list of old washes holds, and what was kept of it. */
+export interface WashListReport extends ImportReport<WashLine> {
+  readonly headings: readonly string[];
+  readonly columns: WashColumns;
+  /** null: nothing was kept. */
+  readonly made: WashesMade | null;
 }

@@ -1,4 +1,4 @@
-import { MS_PER_HOUR } from '../quantity/index.js';
+import { MS_PER_HOUR } from './time.js';
 /** An instant on the wall, or why there is none. */
 export type WallInstant =
   | { readonly kind: 'instant'; readonly atMs: number }

@@ -1,0 +1,108 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  MINOR_PER_UNIT,
+  NOTHING_TAKEN,
+  WASH_COLUMNS,
+  type WashesMade,
+  type WashLine,
+  type WashListFacts,
+  type WashListReport,
+  type WashRecord,
+} from '@keen/core';
+import { ClockService } from '../clock/clock.service.js';
+import { workerFile } from '../engine/worker-file.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
+import { keeps } from '../imports/import-report.js';
+import { requireColumns } from '../imports/read-list.js';
+import { PlacesRepository } from '../records/places.repository.js';
+import { VehiclesRepository } from '../records/vehicles.repository.js';
+import { WashesRepository } from '../records/washes.repository.js';
+import { SettingsService } from '../settings/settings.service.js';
+import { ALONE } from './finished-wash.js';
+import type { WashListDto } from './wash-list.dto.js';
+import type run from './washes.worker.js';
+
+const READING: Reading<typeof run> = {
+  file: workerFile('washes', import.meta.url),
+  tooMuch: 'This list takes too long to read.',
+};
+
+/** A wash of long ago: it takes nothing out of the kit, and nobody told of a coat that it laid. */
+const recordOf = ({ vehicleId, placeId, methodId, startMs, minutes, cost, note }: WashLine): WashRecord => ({
+  ...ALONE,
+  id: randomUUID(),
+  vehicleId,
+  placeId,
+  methodId,
+  status: 'done',
+  startMs,
+  minutes,
+  extras: [],
+  costMinor: cost === null ? null : Math.round(cost * MINOR_PER_UNIT),
+  predicted: null,
+  found: {
+    icePanels: [],
+    spots: 'none',
+    leftovers: '',
+    note,
+    laid: [],
+    taken: { ...NOTHING_TAKEN, isCounted: false },
+  },
+});
+
+/** Old washes from a spreadsheet. */
+@Injectable()
+export class WashListService {
+  constructor(
+    private readonly washes: WashesRepository,
+    private readonly vehicles: VehiclesRepository,
+    private readonly places: PlacesRepository,
+    private readonly settings: SettingsService,
+    private readonly clock: ClockService,
+    private readonly reader: FileReader,
+  ) {}
+
+  /** @throws 400 where the text is no table, has too many lines, or a column is named by a heading that is not there */
+  async read({ text, mode, columns }: WashListDto): Promise<WashListReport> {
+    if (columns) requireColumns(columns, WASH_COLUMNS, 'washes');
+    const found = await this.reader.read(READING, {
+      text,
+      asked: columns ?? null,
+      facts: await this.facts(),
+    });
+    const kept = keeps(mode, found);
+    if (!kept) return { ...found, kept, made: null };
+    const records = found.good.map(recordOf);
+    await this.washes.inTurn(() => this.washes.change({ insert: records }));
+    return { ...found, kept, made: { washIds: records.map(({ id }) => id) } };
+  }
+
+  private async facts(): Promise<WashListFacts> {
+    const [vehicles, places, known, { timeZone }] = await Promise.all([
+      this.vehicles.list(),
+      this.places.list(),
+      this.washes.list(),
+      this.settings.read(),
+    ]);
+    return {
+      vehicles: vehicles.map(({ id, name }) => ({ id, name })),
+      places: places.map(({ id, name, methods }) => ({
+        id,
+        name,
+        methodIds: methods.map(({ methodId }) => methodId),
+      })),
+      known: known.map(({ vehicleId, startMs }) => ({ vehicleId, startMs })),
+      timeZone,
+      nowMs: this.clock.now(),
+    };
+  }
+
+  /** Takes out what came with a list, all or none. */
+  async undo({ washIds }: WashesMade): Promise<void> {
+    const removedMs = this.clock.now();
+    await this.washes.inTurn(() =>
+      this.washes.change({ setRemoved: washIds.map((id) => ({ id, removedMs })) }),
+    );
+  }
+}
