@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  MINOR_PER_UNIT,
   NOTHING_TAKEN,
   WASH_COLUMNS,
   type WashesMade,
@@ -29,7 +28,15 @@ const READING: Reading<typeof run> = {
 };
 
 /** A wash of long ago: it takes nothing out of the kit, and nobody told of a coat that it laid. */
-const recordOf = ({ vehicleId, placeId, methodId, startMs, minutes, cost, note }: WashLine): WashRecord => ({
+const recordOf = ({
+  vehicleId,
+  placeId,
+  methodId,
+  startMs,
+  minutes,
+  costMinor,
+  note,
+}: WashLine): WashRecord => ({
   ...ALONE,
   id: randomUUID(),
   vehicleId,
@@ -39,7 +46,7 @@ const recordOf = ({ vehicleId, placeId, methodId, startMs, minutes, cost, note }
   startMs,
   minutes,
   extras: [],
-  costMinor: cost === null ? null : Math.round(cost * MINOR_PER_UNIT),
+  costMinor,
   predicted: null,
   found: {
     icePanels: [],

@@ -59,7 +59,7 @@ describe('a list of old washes', () => {
           methodId: 'bay-contact',
           startMs: Date.UTC(2026, 0, 5, 14, 30),
           minutes: 52.5,
-          cost: 14.5,
+          costMinor: 1450,
           note: 'sills grey',
         },
       ],
@@ -74,7 +74,7 @@ describe('a list of old washes', () => {
         placeId: 'bay',
         startMs: Date.UTC(2026, 0, 5, 17),
         minutes: 45,
-        cost: null,
+        costMinor: null,
         note: '',
       },
     ]);

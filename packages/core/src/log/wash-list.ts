@@ -1,4 +1,4 @@
-import { instantOfWallTime } from '../quantity/index.js';
+import { instantOfWallTime, MINOR_PER_UNIT } from '../quantity/index.js';
 import { METHOD_IDS, type MethodId } from '../method/index.js';
 import {
   CellFault,
@@ -26,7 +26,7 @@ export interface WashLine {
   readonly startMs: number;
   readonly minutes: number;
   /** null: not told. */
-  readonly cost: number | null;
+  readonly costMinor: number | null;
   readonly note: string;
 }
 
@@ -110,6 +110,7 @@ function washLine(cell: (column: WashColumn) => string, facts: WashListFacts): W
     usual: usual ?? WASH_LINE_DEFAULTS.method,
   });
   const place = placeOf(cell, facts, methodId);
+  const cost = numberIn('cost', cell('cost'), { usual: null, least: 0, most: 100_000 });
   return {
     vehicleId: car.id,
     car: car.name,
@@ -122,7 +123,7 @@ function washLine(cell: (column: WashColumn) => string, facts: WashListFacts): W
       least: 1,
       most: 1440,
     }),
-    cost: numberIn('cost', cell('cost'), { usual: null, least: 0, most: 100_000 }),
+    costMinor: cost === null ? null : Math.round(cost * MINOR_PER_UNIT),
     note: cell('note').trim().slice(0, 2000),
   };
 }

@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { madeUpServer, type Sent } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
 import { CarList } from './car-list.js';
-import { ownColumns } from './car-list-view.js';
+import { ownColumns } from '../../parts/own-columns.js';
 
 const LINE = {
   name: 'Kombi',

@@ -9,6 +9,7 @@ import { download } from '../../parts/download.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
+import { WashList } from './wash-list.js';
 import { OwnFigures } from './own-figures.js';
 import { DoneForm } from './done-form.js';
 import { draftFor, type WashDraft } from './wash-form.js';
@@ -80,6 +81,7 @@ export function WashesPage() {
   const [text, setText] = useState('');
   const [sort, setSort] = useState<WashSort>({ by: 'start', descending: true });
   const [open, setOpen] = useState<WashRecord | 'new' | null>(null);
+  const [isReading, setReading] = useState(false);
   const reopen = useReopenWash();
   const remove = useRemove('washes');
   const restore = useRestore('washes');
@@ -129,6 +131,9 @@ export function WashesPage() {
             onExport={() => download('washes.csv', washesCsv(rows, format), 'text/csv')}
           />
           <OwnerOnly>
+            <Button variant="default" onClick={() => setReading(true)}>
+              Read a list
+            </Button>
             <Button color="lamp.3" onClick={() => setOpen('new')}>
               Log a wash
             </Button>
@@ -136,6 +141,7 @@ export function WashesPage() {
         </>
       }
     >
+      {isReading && <WashList onClose={() => setReading(false)} />}
       <OwnFigures washes={washes.data} />
       <PlannedWashes {...list} rows={planned} onDone={setOpen} />
       <DoneWashes
