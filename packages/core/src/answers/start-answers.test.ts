@@ -122,18 +122,16 @@ describe('what is left of the protection', () => {
 });
 
 describe('what a little more of each limit is worth', () => {
-  it('is what the plan gains by it: a wash that there is no product for', () => {
-    const dear = {
-      ...FACTS,
-      places: [HEATED_UNIT],
-      prices: { ...FACTS.prices, saltMinorPerActiveHour: 500 },
-    };
-    const worth = (left: number) => {
-      const facts = { ...NOTES, stock: { 'garage-rinseless': left } };
-      return answerTo<'reliefs'>({ ...dear, kind: 'reliefs', cars: [FACTS.car], facts }, tools);
-    };
-    const [none, plenty] = [worth(0), worth(9)];
-    expect(none.map(({ worthMinor }) => worthMinor > 0)).toContain(true);
-    expect(none.length).toBeGreaterThan(plenty.length);
+  it('is what the plan gains by it: hands, in a shop that has none', () => {
+    const dear = { ...FACTS, prices: { ...FACTS.prices, saltMinorPerActiveHour: 500 } };
+    const away = { id: 'away', name: 'Away', hours: Array.from({ length: 7 }, () => null) };
+    const worth = (workers: typeof NOTES.workers) =>
+      answerTo<'reliefs'>(
+        { ...dear, kind: 'reliefs', cars: [FACTS.car], facts: { ...NOTES, workers } },
+        tools,
+      ).filter(({ relief }) => relief.kind === 'workers');
+    const [best] = worth([away]);
+    expect(best?.worthMinor).toBeGreaterThan(100);
+    expect(worth(NOTES.workers).every(({ worthMinor }) => worthMinor < (best?.worthMinor ?? 0))).toBe(true);
   });
 });
