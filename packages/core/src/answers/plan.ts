@@ -17,6 +17,7 @@ import {
   type VehicleMorning,
   type WorthOfRelief,
   earlyAnswer,
+  ANY_HELPER,
   moveOptions,
   planAnswer,
   planCase,
@@ -135,7 +136,13 @@ export function planTellAnswer(question: PlanTellQuestion, tools: Tools): PlanAn
 
 /** What would a little more of each limit be worth to the plan? */
 export function reliefsAnswer(question: ReliefsQuestion, tools: Tools): WorthOfRelief[] {
-  const request = planRequest(question, { ...tools, report: () => undefined });
+  const { workers } = question.facts;
+  // Help may come on days on which nobody else works.
+  const facts = { ...question.facts, workers: [...workers, ANY_HELPER] };
+  const request = {
+    ...planRequest({ ...question, facts }, { ...tools, report: () => undefined }),
+    workers,
+  };
   const valueOf = ({ problem }: PlanCase): number => goodPlan(problem, tools.clockMs).value;
   return worthOfReliefs(request, valueOf, (share) => tools.report({ label: 'plan', share }));
 }

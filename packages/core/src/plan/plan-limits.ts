@@ -28,13 +28,19 @@ function noons({ nowMs, horizonMs, timeZone }: PlanRequest): number[] {
   );
 }
 
+/** Hands that could come on any day; who asks what they are worth looks at starts in their hours too. */
+export const ANY_HELPER: Worker = {
+  id: 'another',
+  name: 'another',
+  hours: Array.from({ length: 7 }, () => WORKDAY),
+};
+
 /** Helping hands for one day only: the same weekday a week later is taken. */
 function withHelper(request: PlanRequest, dayMs: number): PlanRequest {
   const { weekday } = localTime(dayMs, request.timeZone);
   const helper: Worker = {
-    id: 'another',
-    name: 'another',
-    hours: Array.from({ length: 7 }, (_, day) => (day === weekday ? WORKDAY : null)),
+    ...ANY_HELPER,
+    hours: ANY_HELPER.hours.map((span, day) => (day === weekday ? span : null)),
   };
   const rest = [
     { workerId: helper.id, fromMs: request.nowMs, toMs: dayMs - NOON_HOUR * MS_PER_HOUR },
