@@ -81,17 +81,13 @@ describe('the salt of a car', () => {
   });
 
   it('does not let a swab after the wash hide what it saved, and counts one before it', () => {
-    const swab = (hours: number) => ({
-      atMs: NOW_MS - hours * MS_PER_HOUR,
-      zone: 'lower-left' as const,
-      gramsPerM2: 3,
-    });
-    const of = (hours: number) => ofCar({ washes: [washAgo(120)], readings: [swab(hours)] });
-    expect(salt(of(100)).savedByLast?.activeHours).toBeGreaterThan(0);
-    expect(salt(of(130)).savedByLast?.activeHours).not.toBeCloseTo(
-      salt(of(100)).savedByLast?.activeHours ?? 0,
-      3,
-    );
+    const savedWith = (hours: number, gramsPerM2: number): number => {
+      const swab = { atMs: NOW_MS - hours * MS_PER_HOUR, zone: 'lower-left' as const, gramsPerM2 };
+      return salt(ofCar({ washes: [washAgo(120)], readings: [swab] })).savedByLast?.activeHours ?? NaN;
+    };
+    expect(savedWith(100, 3)).toBeGreaterThan(0);
+    // So much salt just before it: the wash took more of it off than of next to none.
+    expect(savedWith(122, 9)).toBeGreaterThan(savedWith(122, 0.01) + 1);
   });
 });
 

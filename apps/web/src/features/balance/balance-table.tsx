@@ -6,6 +6,7 @@ import { GROUP_NAMES } from '../../words/car-names.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { leavesText, leftOn, totalMinutes } from './balance-view.js';
+import { MarginGauge } from '../../parts/margin-gauge.js';
 import classes from './balance.module.css';
 
 interface BalanceTableProps {
@@ -66,6 +67,7 @@ function Row({ row, place, format }: RowProps) {
         </span>
         <span className={classes.reason}>
           <Glyph glyph={ruleOf(row.limiting.ruleId).glyph} size={15} />
+          <MarginGauge finding={row.limiting} format={format} />
           <span>
             {verdictText(row.verdict, row.limiting, format)}
             {row.untilMs !== null && `; goes from ${format.dayTime(row.untilMs)}`}

@@ -12,6 +12,7 @@ import { wayBeside } from '../../words/way-words.js';
 import { dueText } from '../../words/due-words.js';
 import classes from './morning.module.css';
 import { bodyGrade } from './morning-view.js';
+import { MarginGauge } from '../../parts/margin-gauge.js';
 import { Why } from './why.js';
 
 interface AnswerCardProps {
@@ -58,6 +59,7 @@ function AnswerCard({
         </p>
         <p className={classes.verdict}>
           <Glyph glyph={ruleOf(best.limiting.ruleId).glyph} size={18} />
+          <MarginGauge finding={best.limiting} format={format} />
           <span>
             {verdictText(best.verdict, best.limiting, format)}
             {way && <>. {way}</>}

@@ -14,6 +14,7 @@ import shared from './plan.module.css';
 import { Acts, Alternatives } from './wash-acts.js';
 import type { WashPanelProps } from './wash-panel-props.js';
 import classes from './wash-panel.module.css';
+import { MarginGauge } from '../../parts/margin-gauge.js';
 import { Away, Promised } from './wash-times.js';
 
 /** Seasonal jobs in the same visit: as proposed, or to be chosen for a wash that stands in the plan. */
@@ -90,6 +91,7 @@ export function WashPanel(props: WashPanelProps) {
         <>
           <p className={classes.verdict}>
             <Glyph glyph={ruleOf(window.limiting.ruleId).glyph} size={18} />
+            <MarginGauge finding={window.limiting} format={format} />
             <span>
               {verdictText(window.verdict, window.limiting, format)}
               {window.failures && <span className="muted"> · {chanceText(window.failures)}</span>}

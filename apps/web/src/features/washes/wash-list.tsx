@@ -9,7 +9,7 @@ import { methodName } from '../../words/names.js';
 
 const lineText = (line: WashLine, format: Format): string =>
   [
-    `${line.car}: ${format.dayTime(line.startMs)}`,
+    `${line.car}: ${format.dayYear(line.startMs)}, ${format.time(line.startMs)}`,
     line.place,
     methodName(line.methodId),
     format.minutes(line.minutes),

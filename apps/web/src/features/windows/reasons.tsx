@@ -23,6 +23,7 @@ import { methodName, RULE_NAMES } from '../../words/names.js';
 import { type InsteadProps, Nearest, SameHour } from './instead.js';
 import { Flips } from './flips.js';
 import { verdictText } from '../../words/verdict-words.js';
+import { MarginGauge } from '../../parts/margin-gauge.js';
 import classes from './reasons.module.css';
 
 interface ReasonsProps extends InsteadProps {
@@ -47,8 +48,11 @@ function FindingRow({ finding, format }: { readonly finding: Finding; readonly f
       </th>
       <td className={classes.level}>{LEVEL_WORDS[finding.level]}</td>
       <td>{findingText(finding, format)}</td>
-      <td className="figure">
-        {finding.margin === null ? '' : marginText(finding.margin, finding.unit, format)}
+      <td className={classes.margin}>
+        <MarginGauge finding={finding} format={format} />
+        <span className="figure">
+          {finding.margin === null ? '' : marginText(finding.margin, finding.unit, format)}
+        </span>
       </td>
     </tr>
   );
