@@ -55,13 +55,42 @@ test('axe finds nothing on any view, and enough contrast by night', async ({ pag
   }
 });
 
-test('nothing of a view is wider than a phone', async ({ page }) => {
-  await page.setViewportSize(PHONE);
-  await settled(page, '/nowhere');
-  for (const path of VIEWS) {
-    await (path.includes('?') ? settled(page, path) : follow(page, path));
-    const width = await page.evaluate(() => document.documentElement.scrollWidth);
-    expect.soft(width, path).toBeLessThanOrEqual(PHONE.width);
+/** Units of the other set, behind a figure or in the name of a field. */
+const METRIC = /(?:\d\s?|, )(?:°C|km\/h|km|mm|mL|L|m\/s|mg\/L)(?![\w/²])/;
+/** The user's own words, what was sent as it was, the sums in their own units, and both sets side by side. */
+const NOT_WALKED =
+  /Kept at 14|Resin bottle|life \(L\)|own units|settles at|\(−?\d+ °F\)|issolved solids|shipped as 10 mg\/L|^Water, mL$/;
+
+const textsOf = (page: Page): Promise<string[]> =>
+  page.getByRole('main').evaluate((main) => {
+    for (const details of main.querySelectorAll('details')) details.open = true;
+    const texts = [...main.querySelectorAll('[aria-label]')].map(
+      (one) => one.getAttribute('aria-label') ?? '',
+    );
+    const walker = document.createTreeWalker(main, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) texts.push(walker.currentNode.parentElement?.textContent ?? '');
+    return texts;
+  });
+
+test('nothing of a view is wider than a phone, and all of it is in the units that were chosen', async ({
+  page,
+  request,
+}) => {
+  const before = ((await (await request.get('/api/settings')).json()) as { display: object }).display;
+  const imperial = { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', volume: 'gal' };
+  await request.patch('/api/settings', { data: { display: { ...before, ...imperial } } });
+  try {
+    await page.setViewportSize(PHONE);
+    await settled(page, '/nowhere');
+    for (const path of VIEWS) {
+      await (path.includes('?') ? settled(page, path) : follow(page, path));
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect.soft(width, path).toBeLessThanOrEqual(PHONE.width);
+      const metric = (await textsOf(page)).filter((text) => METRIC.test(text) && !NOT_WALKED.test(text));
+      expect.soft([...new Set(metric)].slice(0, 5), path).toEqual([]);
+    }
+  } finally {
+    await request.patch('/api/settings', { data: { display: before } });
   }
 });
 

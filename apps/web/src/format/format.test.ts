@@ -69,12 +69,18 @@ describe('units follow the settings', () => {
   it.each([
     { of: 9.94, metricText: '9.9 mL', ounces: '0.34 fl oz' },
     { of: 10, metricText: '10 mL', ounces: '0.34 fl oz' },
-    { of: 299, metricText: '299 mL', ounces: '10.11 fl oz' },
+    { of: 299, metricText: '299 mL', ounces: '10.1 fl oz' },
     { of: 300, metricText: '300 mL', ounces: '10.1 fl oz' },
-    { of: 999, metricText: '999 mL', ounces: '33.8 fl oz' },
-    { of: 1000, metricText: '1.00 L', ounces: '33.8 fl oz' },
+    { of: 946, metricText: '946 mL', ounces: '32.0 fl oz' },
+    { of: 999, metricText: '999 mL', ounces: '1.06 qt' },
+    { of: 1000, metricText: '1.00 L', ounces: '1.06 qt' },
+    { of: 6276, metricText: '6.28 L', ounces: '1.66 gal' },
   ])('$of mL as $metricText and $ounces', ({ of, metricText, ounces }) => {
     expect([metric.ml(of), imperial.ml(of)]).toEqual([metricText, ounces]);
+  });
+
+  it('tells of rain in millimetres, or in inches where one drives miles', () => {
+    expect([metric.fall(1.34), imperial.fall(1.34)]).toEqual(['1.3 mm', '0.05 in']);
   });
 
   it.each([

@@ -17,6 +17,9 @@ export const HARDNESS_LABELS: Readonly<Record<DisplaySettings['hardness'], strin
 const ML_PER_FL_OZ = 29.5735;
 /** Below this a tenth of a distance is worth telling. */
 const SHORT_DISTANCE = 10;
+const MM_PER_INCH = 25.4;
+const OUNCES_PER_QUART = 32;
+const OUNCES_PER_GALLON = 128;
 
 /** Everything that is shown passes here: units, money, time and language of one user. */
 export interface Format {
@@ -27,8 +30,10 @@ export interface Format {
   readonly km: (km: number) => string;
   readonly hardness: (mgPerLitre: number) => string;
   readonly litres: (litres: number) => string;
-  /** Small amounts: mL, or US fluid ounces. */
+  /** Small amounts: mL, or US fluid ounces, quarts and gallons. */
   readonly ml: (ml: number) => string;
+  /** Rain, or snow as its water: mm, or inches. */
+  readonly fall: (mm: number) => string;
   readonly money: (minor: number) => string;
   readonly minutes: (minutes: number) => string;
   readonly share: (fraction: number) => string;
@@ -55,6 +60,17 @@ function windText(metresPerSecond: number, unit: DisplaySettings['wind']): strin
   return unit === 'kmh'
     ? `${fixed(metresPerSecond * KMH_PER_MS, 0)} km/h`
     : `${fixed(metresPerSecond * MPH_PER_MS, 0)} mph`;
+}
+
+const metricText = (ml: number): string =>
+  Math.abs(ml) >= 1000 ? `${fixed(ml / 1000, 2)} L` : `${fixed(ml, Math.abs(ml) < 10 ? 1 : 0)} mL`;
+
+/** As one measures: by the ounce up to a quart, by the quart up to a gallon. */
+function ouncesText(ounces: number): string {
+  const size = Math.abs(ounces);
+  if (size >= OUNCES_PER_GALLON) return `${fixed(ounces / OUNCES_PER_GALLON, 2)} gal`;
+  if (size >= OUNCES_PER_QUART) return `${fixed(ounces / OUNCES_PER_QUART, 2)} qt`;
+  return `${fixed(ounces, size < 10 ? 2 : 1)} fl oz`;
 }
 
 function minutesText(minutes: number): string {
@@ -119,12 +135,8 @@ export function makeFormat(display: DisplaySettings, timeZone: string, locale?: 
       display.volume === 'L'
         ? `${fixed(litres, litres < 10 ? 1 : 0)} L`
         : `${fixed(litres / LITRES_PER_GALLON, litres < 40 ? 1 : 0)} gal`,
-    ml: (ml) =>
-      display.volume === 'L'
-        ? ml >= 1000
-          ? `${fixed(ml / 1000, 2)} L`
-          : `${fixed(ml, ml < 10 ? 1 : 0)} mL`
-        : `${fixed(ml / ML_PER_FL_OZ, ml < 300 ? 2 : 1)} fl oz`,
+    ml: (ml) => (display.volume === 'L' ? metricText(ml) : ouncesText(ml / ML_PER_FL_OZ)),
+    fall: (mm) => (display.distance === 'km' ? `${fixed(mm, 1)} mm` : `${fixed(mm / MM_PER_INCH, 2)} in`),
     // A helper is sent no prices.
     money: (minor) => (Number.isFinite(minor) ? money.format(minor / MINOR_PER_UNIT).replace('-', '−') : '–'),
     minutes: minutesText,

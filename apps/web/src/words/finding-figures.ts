@@ -40,15 +40,15 @@ export function marginText(value: number, unit: MarginUnit, format: Format): str
     case 'pH':
       return `${value.toFixed(1).replace('-', '−')} pH`;
     case 'L':
-      return `${value.toFixed(0).replace('-', '−')} L`;
+      return format.litres(value);
     case 'mm/h':
-      return `${value.toFixed(1).replace('-', '−')} mm/h`;
+      return `${format.fall(value)}/h`;
     case 'mg/m²':
       return `${value.toFixed(1).replace('-', '−')} mg/m²`;
     case 'h':
       return Number.isFinite(value) ? `${value.toFixed(0).replace('-', '−')} h` : '';
     case 'mL':
-      return `${value.toFixed(0).replace('-', '−')} mL`;
+      return format.ml(value);
     case 'W/m²':
       return `${value.toFixed(0).replace('-', '−')} W/m²`;
     case 'grade':

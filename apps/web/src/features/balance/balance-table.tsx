@@ -112,7 +112,7 @@ function Row({ row, place, format }: RowProps) {
       </td>
       <td data-label="Risk">
         {row.gradeAtContact === null ? 'nothing rubs it' : `rubbed at grade ${row.gradeAtContact.toFixed(1)}`}
-        <span className={classes.leaves}>{row.gapWaterMl.toFixed(0)} mL in seals</span>
+        <span className={classes.leaves}>{format.ml(row.gapWaterMl)} in seals</span>
       </td>
     </tr>
   );

@@ -41,6 +41,7 @@ describe('the reference desk', () => {
     { unit: 'mL of finished mix', value: 29.5735, shown: 1, label: 'fl oz of finished mix' },
     { unit: 'mL per L of water', value: 5, shown: 5, label: 'mL per L of water' },
     { unit: 'L', value: 3.785412, shown: 1, label: 'gal' },
+    { unit: 'km a day', value: 100, shown: 62.1371, label: 'mi a day' },
     { unit: 'minor units', value: 750, shown: 7.5, label: 'USD' },
     { unit: 'µS/cm', value: 10, shown: 10, label: 'µS/cm' },
   ])('shows $unit as $label and back', ({ unit, value, shown, label }) => {

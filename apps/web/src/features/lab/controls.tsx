@@ -16,7 +16,7 @@ function dialText({ unit }: Dial, value: number, format: Format): string {
     case 'share':
       return format.share(value);
     case 'speed':
-      return `${value.toFixed(1)} m/s`;
+      return format.wind(value);
     default:
       return `${value.toFixed(0)} ${unit}`;
   }

@@ -8,6 +8,7 @@ import { useDraft } from '../../parts/drafts.js';
 import { ImportFile } from '../../parts/import-file.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
+import { unitOf } from '../../format/shown-unit.js';
 import { DeleteButton } from '../../parts/delete-button.js';
 import { optionsOf, ROAD_NAMES } from '../../words/names.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
@@ -105,9 +106,9 @@ function DriveForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly 
     const found: Record<string, string> = {};
     if (hourMs === null) found.hourMs = 'Give a date and a time.';
     if (km === null || km < 0 || km > FASTEST_KMH)
-      found.km = `From 0 to ${FASTEST_KMH} km within an hour; split a longer way over its hours.`;
+      found.km = `From 0 to ${format.km(FASTEST_KMH)} within an hour; split a longer way over its hours.`;
     if (meanKmh !== null && (meanKmh < 1 || meanKmh > FASTEST_KMH))
-      found.meanKmh = `From 1 to ${FASTEST_KMH} km/h.`;
+      found.meanKmh = `From ${format.wind(1 / 3.6)} to ${format.wind(FASTEST_KMH / 3.6)}.`;
     setErrors(found);
     if (hourMs === null || km === null || Object.keys(found).length > 0) return;
     add.mutate(
@@ -139,14 +140,14 @@ function DriveForm({ vehicleId, nowMs }: { readonly vehicleId: string; readonly 
       <Group grow align="start">
         <NumberField
           label="Driven"
-          unit="km"
+          {...unitOf('km', format.display)}
           value={draft.km}
           onChange={(km) => set({ km })}
           error={errors.km}
         />
         <NumberField
           label="Mean speed"
-          unit="km/h"
+          {...unitOf('km/h', format.display)}
           hint="Empty: usual for the road"
           value={draft.meanKmh}
           onChange={(meanKmh) => set({ meanKmh })}

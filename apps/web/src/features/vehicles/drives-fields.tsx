@@ -1,4 +1,6 @@
 import { Fieldset, Group } from '@mantine/core';
+import { unitOf } from '../../format/shown-unit.js';
+import { useFormat } from '../../format/use-format.js';
 import { NumberField } from '../../parts/number-field.js';
 import type { VehicleFieldsProps } from './vehicle-fields-props.js';
 
@@ -6,12 +8,13 @@ const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 
 /** Where and how far it drives, on which days. */
 export function DrivesFields({ draft, set, errors }: VehicleFieldsProps) {
+  const perDay = unitOf('km a day', useFormat().display);
   return (
     <>
       <Group grow align="start">
         <NumberField
           label="Main road"
-          unit="km a day"
+          {...perDay}
           value={draft.mainRoadKm}
           onChange={(mainRoadKm) => set({ mainRoadKm })}
           min={0}
@@ -20,7 +23,7 @@ export function DrivesFields({ draft, set, errors }: VehicleFieldsProps) {
         />
         <NumberField
           label="Town"
-          unit="km a day"
+          {...perDay}
           value={draft.townKm}
           onChange={(townKm) => set({ townKm })}
           min={0}
@@ -29,7 +32,7 @@ export function DrivesFields({ draft, set, errors }: VehicleFieldsProps) {
         />
         <NumberField
           label="Bridge"
-          unit="km a day"
+          {...perDay}
           value={draft.bridgeKm}
           onChange={(bridgeKm) => set({ bridgeKm })}
           min={0}

@@ -37,7 +37,7 @@ export function HoursTable({ view }: { readonly view: WeatherAnswer }) {
                       <td className="figure">{format.share(hour.cloudFraction)}</td>
                       <td className="figure">
                         {hour.precipMm > 0
-                          ? `${hour.precipMm.toFixed(1)} mm ${FALL_NAMES[hour.precipKind]}`
+                          ? `${format.fall(hour.precipMm)} ${FALL_NAMES[hour.precipKind]}`
                           : 'nothing'}
                       </td>
                     </>

@@ -35,7 +35,7 @@ export function ReadHours() {
         ? null
         : reading.precipMm === 0
           ? 'nothing falls'
-          : `${reading.precipMm.toFixed(1)} mm ${reading.precipKind ? FALL_NAMES[reading.precipKind] : ''}`.trim(),
+          : `${format.fall(reading.precipMm)} ${reading.precipKind ? FALL_NAMES[reading.precipKind] : ''}`.trim(),
     ];
     const of = member > 0 ? `, variant ${member}` : '';
     return `${format.dayTime(reading.atMs)}${of}: ${parts.filter((part) => part !== null).join(', ')}`;

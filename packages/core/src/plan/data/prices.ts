@@ -22,7 +22,7 @@ export const PRICES = [
     min: 0,
     max: 1000,
     unit: 'minor units per minute',
-    means: 'wet-hand work below −10 °C wind chill',
+    means: 'wet-hand work below −10 °C (14 °F) wind chill',
   },
   {
     id: 'bitterMinorPerMinute',
@@ -30,7 +30,7 @@ export const PRICES = [
     min: 0,
     max: 1000,
     unit: 'minor units per minute',
-    means: 'wet-hand work below −20 °C wind chill',
+    means: 'wet-hand work below −20 °C (−4 °F) wind chill',
   },
   {
     id: 'wearMinor',
