@@ -8,6 +8,7 @@ const AMERICAN: DisplaySettings = {
   ...DEFAULT_DISPLAY,
   temperature: 'F',
   wind: 'mph',
+  distance: 'mi',
   volume: 'gal',
   currency: 'USD',
 };
