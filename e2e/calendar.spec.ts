@@ -18,13 +18,21 @@ const AWAY = [
 
 test('the plan is followed from a calendar, and keeps clear of another', async ({ page, request }) => {
   await page.goto('/settings');
-  const address = page.getByLabel('Address of the plan');
+  await page.getByLabel('Who follows the plan').fill('Partner');
+  await page.getByRole('button', { name: 'Make an address' }).click();
+  const address = page.getByRole('textbox', { name: 'Partner' });
   const first = await address.inputValue();
   const feed = await request.get(first);
   expect(await feed.text()).toContain('SUMMARY:Wash Orange hatch');
-  await page.getByRole('button', { name: 'New address' }).click();
+  await page.getByRole('button', { name: 'More about Partner' }).click();
+  await page.getByRole('menuitem', { name: 'New address, shut out the old' }).press('Enter');
   await expect(address).not.toHaveValue(first);
   expect((await request.get(first)).status()).toBe(404);
+  const second = await address.inputValue();
+  await page.getByRole('button', { name: 'More about Partner' }).click();
+  await page.getByRole('menuitem', { name: 'Take back' }).press('Enter');
+  await expect(address).toHaveCount(0);
+  expect((await request.get(second)).status()).toBe(404);
 
   await page.getByLabel('Name of the calendar').fill('Choir');
   const file = { name: 'choir.ics', mimeType: 'text/calendar', buffer: Buffer.from(AWAY) };

@@ -235,7 +235,7 @@ test('a house rule is chosen and moves the sums', async ({ page }) => {
   await page.goto('/settings');
   await drying.getByRole('radio', { name: /Blow out the gaps/ }).check();
   await page.goto('/balance/black-saloon');
-  await expect(row).toContainText('6 mL in seals', { timeout: 60_000 });
+  await expect(row).toContainText('6.0 mL in seals', { timeout: 60_000 });
 });
 
 test('the desk speaks the user’s units and shows its working', async ({ page }) => {
