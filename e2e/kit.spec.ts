@@ -28,7 +28,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
   await page.getByRole('button', { name: 'Add a product' }).click();
   await expect(form.getByRole('textbox', { name: 'Name' })).toHaveValue('Green rinseless');
   await form.getByRole('button', { name: 'Save' }).click();
-  const row = page.getByRole('row', { name: /Green rinseless/ });
+  const row = page.getByRole('listitem').filter({ hasText: 'Green rinseless' });
   await expect(row).toContainText('1:256 (0.39 %), label 1:16 to 1:256');
 
   await page.goto('/run/orange-hatch-planned');
@@ -36,7 +36,8 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
     page.getByText(/For “rinseless wash”: Green rinseless, 25 mL and .* 1\.6 caps, in the bucket/),
   ).toBeVisible();
   await page.goto('/kit');
-  await row.getByRole('button', { name: 'Take Green rinseless away' }).click();
+  await row.getByRole('button', { name: 'More about Green rinseless' }).click();
+  await row.getByRole('menuitem', { name: 'Delete' }).press('Enter');
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);

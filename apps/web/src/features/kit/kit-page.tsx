@@ -9,7 +9,7 @@ import { GearDrawer } from './gear-drawer.js';
 import { GearList } from './gear-list.js';
 import { ProductDrawer } from './product-drawer.js';
 import { OwnerOnly } from '../../parts/owner-only.js';
-import { ProductsTable } from './products-table.js';
+import { Shelf } from './shelf.js';
 
 /** Bottles, cloths and machines: what there is, what is left, what is to be seen to. */
 export function KitPage() {
@@ -36,7 +36,7 @@ export function KitPage() {
       {kit && (
         <>
           <KitWarningsBox />
-          <ProductsTable products={kit.products} onEdit={setProduct} />
+          <Shelf products={kit.products} onEdit={setProduct} />
           <GearList gear={kit.gear} onEdit={setGear} />
         </>
       )}
