@@ -10,6 +10,7 @@ import { CONSENT_NAMES } from '../../words/names.js';
 import { availabilityText } from './customer-form.js';
 import { type CustomersCar, expectsText } from './customer-view.js';
 import { OwnerOnly } from '../../parts/owner-only.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import own from './customers.module.css';
 
 interface CustomerCardProps {
@@ -58,19 +59,12 @@ export function CustomerCard({ customer, cars, untold, onEdit, onDelete, onErase
           <Button size="compact-md" variant="default" aria-label={`Edit ${name}`} onClick={onEdit}>
             Edit
           </Button>
-          <Menu position="bottom-end" withinPortal={false}>
-            <Menu.Target>
-              <Button size="compact-md" variant="subtle" aria-label={`More about ${name}`}>
-                More
-              </Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Item onClick={takeOut}>All that is known, as a file</Menu.Item>
-              <Menu.Divider />
-              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-              <Menu.Item onClick={onErase}>Erase for good …</Menu.Item>
-            </Menu.Dropdown>
-          </Menu>
+          <MoreMenu about={name} size="compact-md">
+            <Menu.Item onClick={takeOut}>All that is known, as a file</Menu.Item>
+            <Menu.Divider />
+            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+            <Menu.Item onClick={onErase}>Erase for good …</Menu.Item>
+          </MoreMenu>
         </div>
       </OwnerOnly>
     </li>

@@ -9,6 +9,7 @@ import { Empty } from '../../parts/states.js';
 import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
 import { dwellRangeText, strengthText } from '../../words/kit-words.js';
 import { Bottle } from './bottle.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import classes from './shelf.module.css';
 
 interface ShelfProps {
@@ -88,18 +89,11 @@ function Standing({ product, onEdit }: { readonly product: Product; readonly onE
             <Button variant="default" onClick={open} aria-label={`New bottle of ${name}`}>
               New bottle
             </Button>
-            <Menu position="bottom-end" withinPortal={false}>
-              <Menu.Target>
-                <Button variant="subtle" aria-label={`More about ${name}`}>
-                  More
-                </Button>
-              </Menu.Target>
-              <Menu.Dropdown>
-                <Menu.Item onClick={onEdit}>Edit</Menu.Item>
-                <Menu.Divider />
-                <Menu.Item onClick={takeAway}>Delete</Menu.Item>
-              </Menu.Dropdown>
-            </Menu>
+            <MoreMenu about={name}>
+              <Menu.Item onClick={onEdit}>Edit</Menu.Item>
+              <Menu.Divider />
+              <Menu.Item onClick={takeAway}>Delete</Menu.Item>
+            </MoreMenu>
           </div>
         </OwnerOnly>
       </div>

@@ -7,6 +7,7 @@ import { PLACE_KIND_NAMES, TAP_NAMES } from '../../words/place-words.js';
 import card from '../../parts/drawn-card.module.css';
 import classes from './place-card.module.css';
 import { OwnerOnly } from '../../parts/owner-only.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import { PlacePlan } from './place-plan.js';
 
 /** "5 min away; finished at the unit, 5 min on". */
@@ -81,16 +82,9 @@ export function PlaceCard({ place, places, nowMs, onEdit, onDelete }: PlaceCardP
           <Button variant="default" onClick={onEdit} aria-label={`Edit ${name}`}>
             Edit
           </Button>
-          <Menu position="bottom-end" withinPortal={false}>
-            <Menu.Target>
-              <Button variant="subtle" aria-label={`More about ${name}`}>
-                More
-              </Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-            </Menu.Dropdown>
-          </Menu>
+          <MoreMenu about={name}>
+            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+          </MoreMenu>
         </div>
       </OwnerOnly>
     </li>

@@ -5,6 +5,7 @@ import { useAddFeed, useDeleteFeed, useRenewFeed } from '../../api/calendar-quer
 import { ApiError } from '../../api/client.js';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import { nameOf } from '../../words/names.js';
 
 const EVERYBODY = 'everybody';
@@ -56,23 +57,16 @@ function Feed({ feed, workers }: { readonly feed: FeedView; readonly workers: re
           </Button>
         )}
       </CopyButton>
-      <Menu position="bottom-end">
-        <Menu.Target>
-          <Button variant="subtle" aria-label={`More about ${name}`}>
-            More
-          </Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item component="a" href={path} download="washes.ics">
-            Download once
-          </Menu.Item>
-          <Menu.Item onClick={() => renew.mutate(id, { onError: noticeOfFailure })}>
-            New address, shut out the old
-          </Menu.Item>
-          <Menu.Divider />
-          <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>Take back</Menu.Item>
-        </Menu.Dropdown>
-      </Menu>
+      <MoreMenu about={name}>
+        <Menu.Item component="a" href={path} download="washes.ics">
+          Download once
+        </Menu.Item>
+        <Menu.Item onClick={() => renew.mutate(id, { onError: noticeOfFailure })}>
+          New address, shut out the old
+        </Menu.Item>
+        <Menu.Divider />
+        <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>Take back</Menu.Item>
+      </MoreMenu>
     </Group>
   );
 }

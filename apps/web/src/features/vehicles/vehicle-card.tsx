@@ -9,6 +9,7 @@ import { dueText } from '../../words/due-words.js';
 import { nameOf } from '../../words/names.js';
 import classes from '../../parts/drawn-card.module.css';
 import { OwnerOnly } from '../../parts/owner-only.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import { nextText, targetText } from './vehicle-view.js';
 
 interface VehicleCardProps {
@@ -66,31 +67,24 @@ export function VehicleCard({ vehicle, answer, washes, places, onEdit, onDelete 
         <Button variant="default" component={Link} to={`/windows/${id}`} aria-label={`Windows of ${name}`}>
           When to wash
         </Button>
-        <Menu position="bottom-end" withinPortal={false}>
-          <Menu.Target>
-            <Button variant="subtle" aria-label={`More about ${name}`}>
-              More
-            </Button>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <OwnerOnly>
-              <Menu.Item onClick={onEdit}>Edit</Menu.Item>
-            </OwnerOnly>
-            <Menu.Item component={Link} to={`/salt/${id}`}>
-              Salt
-            </Menu.Item>
-            <Menu.Item component={Link} to={`/condition/${id}`}>
-              Condition
-            </Menu.Item>
-            <Menu.Item component={Link} to={`/balance/${id}`}>
-              Balance
-            </Menu.Item>
-            <OwnerOnly>
-              <Menu.Divider />
-              <Menu.Item onClick={onDelete}>Delete</Menu.Item>
-            </OwnerOnly>
-          </Menu.Dropdown>
-        </Menu>
+        <MoreMenu about={name}>
+          <OwnerOnly>
+            <Menu.Item onClick={onEdit}>Edit</Menu.Item>
+          </OwnerOnly>
+          <Menu.Item component={Link} to={`/salt/${id}`}>
+            Salt
+          </Menu.Item>
+          <Menu.Item component={Link} to={`/condition/${id}`}>
+            Condition
+          </Menu.Item>
+          <Menu.Item component={Link} to={`/balance/${id}`}>
+            Balance
+          </Menu.Item>
+          <OwnerOnly>
+            <Menu.Divider />
+            <Menu.Item onClick={onDelete}>Delete</Menu.Item>
+          </OwnerOnly>
+        </MoreMenu>
       </div>
     </li>
   );
