@@ -30,7 +30,7 @@ test('the plan is followed from a calendar, and keeps clear of another', async (
   expect((await request.get(first)).status()).toBe(404);
   const second = await address.inputValue();
   await page.getByRole('button', { name: 'More about Partner' }).click();
-  await page.getByRole('menuitem', { name: 'Take back' }).press('Enter');
+  await page.getByRole('menuitem', { name: 'Delete' }).press('Enter');
   await expect(address).toHaveCount(0);
   expect((await request.get(second)).status()).toBe(404);
 

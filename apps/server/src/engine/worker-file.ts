@@ -5,8 +5,8 @@ import { existsSync } from 'node:fs';
  *
  * @param name of the worker and of its folder
  * @param here `import.meta.url` of who starts it
- * @returns the file beside it; a thread cannot load TypeScript, so a run from source uses what was built: the bundle, which opens in a
- * tenth of the time
+ * @returns the file beside it; a thread cannot load TypeScript, so a run from source uses what was built: the bundle, which is a few
+ * files and not hundreds
  */
 export function workerFile(name: string, here: string): string {
   const beside = new URL(`./${name}.worker.js`, here);

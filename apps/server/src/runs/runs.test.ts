@@ -325,7 +325,7 @@ describe('photographs of a run', () => {
 });
 
 describe('whose deeds they are', () => {
-  it('is told by session and phone, as the server knows them and not as the deeds claim', async () => {
+  it('are named by session and phone, as the server knows them and not as the deeds claim', async () => {
     const { pack } = await open();
     const runs = test.app.get(RunsRepository);
     const keep = (who: string | null, device: string | null, deeds: RunAction[]): Promise<void> =>

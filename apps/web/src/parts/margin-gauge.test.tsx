@@ -44,4 +44,8 @@ describe('the gauge of a margin', () => {
   it('is none where the rule is not one of degree', () => {
     expect(shown(null, 1)).toBeNull();
   });
+
+  it('is none where a limit is passed that does not count', () => {
+    expect(shown(-240, 9)).toBeNull();
+  });
 });

@@ -21,10 +21,11 @@ interface MarginGaugeProps {
 
 /**
  * How far something is from its limit, drawn: the limit as a tick, what is within it solid to its right, what is beyond it hatched to its
- * left, a needle where it stands. Nothing where the rule is not one of degree.
+ * left, a needle where it stands. Nothing where the rule is not one of degree, or does not decide here.
  */
 export function MarginGauge({ finding: { margin, unit, comfort }, format }: MarginGaugeProps) {
-  if (margin === null) return null;
+  // A limit that is passed and does not count is a wish: nothing is drawn of it.
+  if (margin === null || margin < 0 !== comfort < 0) return null;
   const at = needleAt(comfort);
   const isBeyond = margin < 0;
   const [from, to] = isBeyond ? [at, LIMIT_AT] : [LIMIT_AT, at];

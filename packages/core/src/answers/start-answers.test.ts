@@ -92,7 +92,7 @@ describe('the salt of a car', () => {
 });
 
 describe('what is left of the protection', () => {
-  it('is told of each zone by what lies on it, and of the others by the whole car’s', () => {
+  it('is given for each zone by what lies on it, and of the others by the whole car’s', () => {
     const { vehicle } = FACTS.car;
     const row = {
       zone: 'roof',

@@ -67,7 +67,7 @@ describe('a list of old washes', () => {
     });
   });
 
-  it('takes noon, the usual wash and a place that offers it where nothing is told', () => {
+  it('takes noon, the usual wash and a place that offers it where nothing is said', () => {
     expect(read({}).good).toMatchObject([
       {
         methodId: 'bay-contact',

@@ -45,7 +45,7 @@ describe('a car as the sums take it', () => {
     expect(vehicle).toEqual({ ...VEHICLE, id: 'mine' });
   });
 
-  it('keeps since when it is known, and what is told of the wash before', () => {
+  it('keeps since when it is known, and what is known of the wash before', () => {
     expect(factsOf({})).toMatchObject({ knownSinceMs: 5, washedBefore: { atMs: 3, isKnown: true } });
   });
 

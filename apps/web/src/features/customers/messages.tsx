@@ -27,7 +27,6 @@ export function Messages(props: MessagesProps) {
         ))}
       </section>
       <Outbox {...props} />
-
       <OwnerOnly>
         <Templates templates={props.templates} />
       </OwnerOnly>

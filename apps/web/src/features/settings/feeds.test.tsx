@@ -31,13 +31,13 @@ const shown = (feeds: readonly FeedView[]) => {
 };
 
 describe('who follows the plan', () => {
-  it('says whose washes an address gives and whether it was followed, and takes it back', async () => {
+  it('says whose washes an address gives and whether it was followed, and deletes it', async () => {
     const sent = shown([FEED]);
     const address = await screen.findByLabelText('Partner');
     expect((address as HTMLInputElement).value).toMatch(/^http.*\/api\/calendar\/abc\/washes\.ics$/);
     expect(screen.getByText('Washes of Jon; not followed yet')).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'More about Partner' }));
-    await userEvent.click(await screen.findByRole('menuitem', { name: 'Take back' }));
+    await userEvent.click(await screen.findByRole('menuitem', { name: 'Delete' }));
     await waitFor(() =>
       expect(sent).toContainEqual(
         expect.objectContaining({ method: 'DELETE', path: '/api/calendar/feeds/one' }),

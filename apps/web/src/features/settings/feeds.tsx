@@ -23,7 +23,7 @@ export function Feeds({ workers, feeds }: FeedsProps) {
       <p className="muted" style={{ marginTop: 0 }}>
         Everybody gets an address of their own for their calendar: planned washes stand there with an alarm
         before the way there, and move when they are moved. Anyone who has an address can read those washes,
-        until you take it back.
+        until you delete it.
       </p>
       {feeds.map((feed) => (
         <Feed key={feed.id} feed={feed} workers={workers} />
@@ -65,7 +65,7 @@ function Feed({ feed, workers }: { readonly feed: FeedView; readonly workers: re
           New address, shut out the old
         </Menu.Item>
         <Menu.Divider />
-        <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>Take back</Menu.Item>
+        <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>Delete</Menu.Item>
       </MoreMenu>
     </Group>
   );
