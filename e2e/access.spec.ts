@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { chooseIn } from './menu.js';
 import { PHONE } from './browser.js';
 import { settled } from './settled.js';
 
@@ -43,7 +44,10 @@ test('an owner is added, a phone comes in by a code, is sent away, and nobody ha
   await expect(phone.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await away.close();
 
-  await accounts.getByRole('button', { name: 'More about the account of Ida' }).click();
-  await page.getByRole('menuitem', { name: 'Delete, and sign out everywhere' }).press('Enter');
+  await chooseIn(
+    page,
+    accounts.getByRole('button', { name: 'More about the account of Ida' }),
+    'Delete, and sign out everywhere',
+  );
   await expect(accounts.getByText(/Nobody has to sign in/)).toBeVisible();
 });

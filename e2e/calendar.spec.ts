@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { chooseIn } from './menu.js';
 
 const AWAY = [
   'BEGIN:VCALENDAR',
@@ -24,13 +25,15 @@ test('the plan is followed from a calendar, and keeps clear of another', async (
   const first = await address.inputValue();
   const feed = await request.get(first);
   expect(await feed.text()).toContain('SUMMARY:Wash Orange hatch');
-  await page.getByRole('button', { name: 'More about Partner' }).click();
-  await page.getByRole('menuitem', { name: 'New address, shut out the old' }).press('Enter');
+  await chooseIn(
+    page,
+    page.getByRole('button', { name: 'More about Partner' }),
+    'New address, shut out the old',
+  );
   await expect(address).not.toHaveValue(first);
   expect((await request.get(first)).status()).toBe(404);
   const second = await address.inputValue();
-  await page.getByRole('button', { name: 'More about Partner' }).click();
-  await page.getByRole('menuitem', { name: 'Delete' }).press('Enter');
+  await chooseIn(page, page.getByRole('button', { name: 'More about Partner' }), 'Delete');
   await expect(address).toHaveCount(0);
   expect((await request.get(second)).status()).toBe(404);
 

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { chooseIn } from './menu.js';
 
 test('a customer is added, booked for a wash, and told of it; the outbox is exported as a file', async ({
   page,
@@ -66,8 +67,7 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await page.goto('/customers?show=bookings');
   await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
   await page.getByText('People', { exact: true }).click();
-  await page.getByRole('button', { name: 'More about Nell Harrow' }).click();
-  await page.getByRole('menuitem', { name: 'Delete' }).press('Enter');
+  await chooseIn(page, page.getByRole('button', { name: 'More about Nell Harrow' }), 'Delete');
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
 });
 
@@ -75,8 +75,7 @@ test('work of the season and a salt target stand on the car, and a price is set 
   page,
 }) => {
   await page.goto('/vehicles');
-  await page.getByRole('button', { name: 'More about Blue hatch' }).click();
-  await page.getByRole('menuitem', { name: 'Edit' }).press('Enter');
+  await chooseIn(page, page.getByRole('button', { name: 'More about Blue hatch' }), 'Edit');
   const form = page.getByRole('dialog');
   await form.getByRole('combobox', { name: 'Never more than' }).click();
   await page.getByRole('option', { name: 'Days with salt on it' }).click();

@@ -1,5 +1,6 @@
 import type { RunPack } from '@keen/core';
 import { expect, test } from '@playwright/test';
+import { chooseIn } from './menu.js';
 import { PHONE } from './browser.js';
 import { settled } from './settled.js';
 
@@ -36,8 +37,7 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
     page.getByText(/For “rinseless wash”: Green rinseless, 25 mL and .* 1\.6 caps, in the bucket/),
   ).toBeVisible();
   await page.goto('/kit');
-  await row.getByRole('button', { name: 'More about Green rinseless' }).click();
-  await row.getByRole('menuitem', { name: 'Delete' }).press('Enter');
+  await chooseIn(page, row.getByRole('button', { name: 'More about Green rinseless' }), 'Delete');
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row).toHaveCount(1);

@@ -1,9 +1,9 @@
 import { expect, type Page, test } from '@playwright/test';
+import { chooseIn } from './menu.js';
 
 /** What stands in the menu of a car or a place; by key, since cards grow while their answers come in and would move it from under the pointer. */
 async function moreAbout(page: Page, name: string, what: string): Promise<void> {
-  await page.getByRole('button', { name: `More about ${name}` }).click();
-  await page.getByRole('menuitem', { name: what }).press('Enter');
+  await chooseIn(page, page.getByRole('button', { name: `More about ${name}` }), what);
 }
 
 test("a vehicle of one's own: faults at the field, kept over a reload, saved, edited, deleted, brought back", async ({

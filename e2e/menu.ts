@@ -1,0 +1,14 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+
+/**
+ * Chooses what stands in the menu that a button opens.
+ * By key, since cards grow while their answers come in and would move it from under the pointer; and only once the
+ * menu has drawn the focus to itself, which would take the key from what was focused before.
+ */
+export async function chooseIn(page: Page, button: Locator, item: string): Promise<void> {
+  await button.click();
+  const menu = page.getByRole('menu');
+  await expect(menu.locator(':focus')).toHaveCount(1);
+  await menu.getByRole('menuitem', { name: item }).press('Enter');
+  await expect(menu).toHaveCount(0);
+}
