@@ -15,7 +15,7 @@ async function renewed(page: Page): Promise<void> {
 
 const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Proposed changes' });
 const planned = (page: Page, name: string): Locator =>
-  page.locator('[data-kind="planned"]').filter({ hasText: name });
+  page.locator('[data-block][data-kind="planned"]').filter({ hasText: name });
 
 /** Takes back what this notice says; another one may stand beside it. */
 const undo = (page: Page, said: string | RegExp): Promise<void> =>
@@ -79,7 +79,7 @@ test('a plan is accepted in part, moved by keys, locked, and taken back', async 
 test('a proposal is put elsewhere by keys, and another is taken as it is', async ({ page }) => {
   await page.setViewportSize(DESK);
   await openPlan(page);
-  const proposal = page.locator('[data-kind="proposed"]').filter({ hasText: 'Grey SUV' }).first();
+  const proposal = page.locator('[data-block][data-kind="proposed"]').filter({ hasText: 'Grey SUV' }).first();
   await proposal.focus();
   await page.keyboard.press('Enter');
   const panel = page.getByRole('complementary', { name: 'The chosen wash' });
@@ -98,7 +98,10 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   await expect(planned(page, 'Grey SUV')).toHaveCount(0);
   await renewed(page);
 
-  const other = page.locator('[data-kind="proposed"]').filter({ hasText: 'Silver estate' }).first();
+  const other = page
+    .locator('[data-block][data-kind="proposed"]')
+    .filter({ hasText: 'Silver estate' })
+    .first();
   await other.focus();
   await page.keyboard.press('Enter');
   await panel.getByRole('button', { name: 'Accept this one' }).click();
@@ -209,7 +212,9 @@ test('a car that stands in no plan is placed by hand', async ({ page }) => {
     .click();
   await expect(page.getByText(/planned for .* and locked there/)).toBeVisible();
   await undo(page, /planned for .* and locked there/);
-  await expect(page.locator('[data-kind="planned"]').filter({ hasNotText: 'Orange' })).toHaveCount(0);
+  await expect(
+    page.locator('[data-block][data-kind="planned"]').filter({ hasNotText: 'Orange' }),
+  ).toHaveCount(0);
 });
 
 test('on a phone the plan is a list', async ({ page }) => {

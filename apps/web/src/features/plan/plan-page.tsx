@@ -12,7 +12,7 @@ import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading, NoVehicles } from '../../parts/states.js';
 import { Agenda } from './agenda.js';
 import { Board } from './board.js';
-import shared from './plan.module.css';
+import { Legend } from './legend.js';
 import classes from './plan-page.module.css';
 import { type Block, blocksOf, dayStrips } from './plan-view.js';
 import { bandsBehind } from './margins.js';
@@ -65,18 +65,6 @@ function useBehind(vehicleId: string, methodId: string) {
   );
 }
 
-/** What the bars mean; the same whatever is chosen, so that the board under it stays where it is. */
-function MarginLegend() {
-  return (
-    <p className={`${classes.legend} muted`}>
-      The bar in a wash is its distance from the nearest limit: full is comfortable (forecast). Under the
-      lanes, how each hour goes for the chosen car: <span className={shared.key} data-verdict="go" /> goes,{' '}
-      <span className={shared.key} data-verdict="go-if" /> goes if,{' '}
-      <span className={shared.key} data-verdict="no" /> does not; faint is near the limit.
-    </p>
-  );
-}
-
 function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const format = useFormat();
   const [params, setParams] = useSearchParams();
@@ -87,6 +75,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   const kind = day ? 'workers' : 'place';
   const drag = useDrag(kind);
   const [chosenKey, setChosenKey] = useState<string | null>(null);
+  const [isUnfolded, setUnfolded] = useState(false);
   const chosen = blocks.find(({ key }) => key === chosenKey) ?? null;
   const behind = useBehind(chosen?.vehicleId ?? '', chosen?.methodId ?? '');
   const standing = usePlanStanding(view.standing) ?? view.standing;
@@ -108,6 +97,10 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
   };
   const shown = day ? [day] : strips;
   const around = { places, vehicles, format };
+
+  const agenda = (
+    <Agenda strips={shown} blocks={blocks} {...around} chosenKey={chosenKey} onChoose={choose} />
+  );
 
   return (
     <Page
@@ -134,15 +127,22 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
         isNarrow={isNarrow}
         onChange={(key) => setParams(key === '' ? {} : { day: key }, { replace: true })}
       />
-      {!isNarrow && blocks.length > 0 && <MarginLegend />}
+      {!isNarrow && blocks.length > 0 && (
+        <Legend>
+          {kind === 'place' && (
+            <Button variant="default" size="compact-sm" onClick={() => setUnfolded(!isUnfolded)}>
+              {isUnfolded ? 'Fold what is empty' : 'Show empty days and places'}
+            </Button>
+          )}
+        </Legend>
+      )}
       {drag.error && <Failed error={drag.error} />}
       <div className={classes.main} data-open={chosen !== null || undefined}>
         {blocks.length === 0 && vehicles.length > 0 && drag.dragged === null && (
           <Empty title="Nothing is planned, and nothing is due" />
         )}
-        {isNarrow ? (
-          <Agenda strips={strips} blocks={blocks} {...around} chosenKey={chosenKey} onChoose={choose} />
-        ) : (
+        {isNarrow && agenda}
+        {!isNarrow && (
           <Board
             view={view}
             strips={shown}
@@ -151,6 +151,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             {...around}
             drag={drag}
             chosenKey={chosenKey}
+            isUnfolded={isUnfolded || chosen !== null || drag.dragged?.block === null || day !== undefined}
             behind={behind}
             onChoose={choose}
             onDrop={drop}
@@ -175,6 +176,7 @@ function PlanOf({ view, isRenewed, places, vehicles }: PlanOfProps) {
             onClose={close}
           />
         )}
+        {!isNarrow && <div className={classes.paper}>{agenda}</div>}
       </div>
       <UnplannedList
         view={view}

@@ -7,6 +7,7 @@ import {
   type PlanOption,
   type Window,
   MS_PER_HOUR,
+  MS_PER_MINUTE,
   type PlanView,
   type WashRecord,
 } from '@keen/core';
@@ -14,7 +15,17 @@ import { inverseOf, withChanged, withMarked } from '../../api/plan-queries.js';
 import { makeFormat } from '../../format/format.js';
 import { chanceText, fallbackText, moveCostText, reliefText, unplannedText } from '../../words/plan-words.js';
 import { workersErrors, newWorker } from '../settings/workers-form.js';
-import { blocksOf, changesText, dayStrips, isOn, shareOf, shownHours, stackOf } from './plan-view.js';
+import { boardRows, drawnOn } from './board-view.js';
+import {
+  type Block,
+  blocksOf,
+  changesText,
+  dayStrips,
+  isOn,
+  shareOf,
+  shownHours,
+  stackOf,
+} from './plan-view.js';
 import { bandsBehind, marginsOn, targetGrade } from './margins.js';
 import { dropTargets, nearestTarget, steppedTarget } from './drop-targets.js';
 
@@ -154,6 +165,65 @@ describe('blocks that meet on one lane', () => {
     ]);
     expect(rows).toBe(2);
     expect(stackOf([])).toMatchObject({ rows: 1 });
+  });
+});
+
+describe('the board, folded', () => {
+  const days = dayStrips(view(), format);
+  const at = (key: string, placeId: string, start: string, minutes: number): Block => ({
+    ...(blocksOf(view({ planned: [wash({ placeId })] }))[0] as Block),
+    key,
+    startMs: local(start),
+    endMs: local(start) + minutes * MS_PER_MINUTE,
+  });
+  const told = (blocks: readonly Block[], isUnfolded = false): string[] =>
+    boardRows(days, blocks, isUnfolded).map((row) =>
+      row.kind === 'day' ? row.strip.key : `free ${row.strips.map(({ key }) => key.slice(-2)).join(' ')}`,
+    );
+
+  it('makes one line of days on which nothing is, wherever they stand', () => {
+    expect(told([at('a', 'p', '2026-01-16T09:00', 60)])).toEqual(['free 14 15', '2026-01-16', 'free 17']);
+    expect(told([])).toEqual(['free 14 15 16 17']);
+  });
+
+  it('shows every day where it is unfolded', () => {
+    expect(told([], true)).toEqual(days.map(({ key }) => key));
+  });
+
+  const trackPx = 720;
+  const nameOf = ({ key }: Block): string => key;
+  const [day] = days;
+  const drawn = (...blocks: readonly Block[]) => drawnOn(day!, blocks, { trackPx, nameOf });
+
+  it('gives a short wash room for its name, and a row of its own where that meets another', () => {
+    const short = at('Black saloon', 'p', '2026-01-14T09:00', 12);
+    const next = at('Red pickup', 'p', '2026-01-14T10:00', 90);
+    const later = at('Grey SUV', 'p', '2026-01-14T15:00', 120);
+    const { drawn: all, rows } = drawn(short, next, later);
+    expect(rows).toBe(2);
+    expect(all.map(({ row }) => row)).toEqual([0, 1, 0]);
+    // 12 h over 720 px are a minute each: the name takes as many minutes as it has pixels.
+    const [first] = all;
+    expect((first!.endMs - first!.startMs) / MS_PER_MINUTE).toBeCloseTo(44 + 12 * 7.4, 6);
+    expect(first!.washFrom).toBe(0);
+    expect(first!.washTo).toBeCloseTo(12 / (44 + 12 * 7.4), 6);
+    expect(all[2]).toMatchObject({ startMs: later.startMs, endMs: later.endMs, washFrom: 0, washTo: 1 });
+  });
+
+  it('keeps a name within the day, with the wash where it is', () => {
+    const last = at('Cream camper van', 'p', '2026-01-14T18:50', 40);
+    const [only] = drawn(last).drawn;
+    expect(only!.endMs).toBe(day!.toMs);
+    expect(only!.startMs).toBeLessThan(last.startMs);
+    expect(only!.washTo).toBe(1);
+    expect(only!.startMs + only!.washFrom * (only!.endMs - only!.startMs)).toBeCloseTo(last.startMs, 0);
+  });
+
+  it('is as long as the wash as long as the width is not known', () => {
+    const short = at('Black saloon', 'p', '2026-01-14T09:00', 12);
+    expect(drawnOn(day!, [short], { trackPx: 0, nameOf }).drawn).toMatchObject([
+      { startMs: short.startMs, endMs: short.endMs, washFrom: 0, washTo: 1 },
+    ]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { type PointerEvent, type RefObject, useEffect, useRef } from 'react';
+import { type PointerEvent, type RefObject, useEffect, useRef, useState } from 'react';
 import { type DropTarget, type LaneKind, nearestTarget } from './drop-targets.js';
 import type { Block } from './plan-view.js';
 import type { Drag } from './use-drag.js';
@@ -24,6 +24,8 @@ interface PointerDrag {
   /** What follows the pointer while a wash is dragged. */
   readonly ghost: RefObject<HTMLDivElement | null>;
   readonly grab: (block: Block) => (event: PointerEvent) => void;
+  /** It has left its place. */
+  readonly isCarrying: boolean;
   readonly isDragging: () => boolean;
 }
 
@@ -63,12 +65,14 @@ function usePointer(onMove: (event: PointerMove) => void, onUp: (event: PointerM
 export function usePointerDrag(dropping: Dropping): PointerDrag {
   const ghost = useRef<HTMLDivElement>(null);
   const held = useRef<Held | null>(null);
+  const [isCarrying, setCarrying] = useState(false);
   const onMove = (event: PointerMove): void => {
     const { current } = held;
     if (!current) return;
     const far = Math.hypot(event.clientX - current.x, event.clientY - current.y) > CARRY_PX;
     if (!current.isMoving && !far) return;
     held.current = { ...current, isMoving: true };
+    setCarrying(true);
     if (ghost.current) {
       ghost.current.style.display = 'block';
       ghost.current.style.transform = `translate(${event.clientX + 12}px, ${event.clientY + 14}px)`;
@@ -81,6 +85,7 @@ export function usePointerDrag(dropping: Dropping): PointerDrag {
     held.current = null;
     if (ghost.current) ghost.current.style.display = 'none';
     if (!current?.isMoving) return;
+    setCarrying(false);
     const target = event.type === 'pointerup' ? targetUnder(event, dropping) : null;
     if (target) dropping.onDrop(target);
     // The click that ends a drag is not meant to choose.
@@ -94,5 +99,5 @@ export function usePointerDrag(dropping: Dropping): PointerDrag {
     const { drag } = dropping;
     if (drag.dragged?.block?.key !== block.key) drag.take({ vehicleId: block.vehicleId, block });
   };
-  return { ghost, grab, isDragging: () => held.current !== null };
+  return { ghost, grab, isCarrying, isDragging: () => held.current !== null };
 }
