@@ -8,7 +8,7 @@ test('an owner is added, a phone comes in by a code, is sent away, and nobody ha
   browser,
   baseURL,
 }) => {
-  await settled(page, '/settings');
+  await settled(page, '/settings?about=accounts');
   const accounts = page.getByRole('region', { name: 'Accounts and phones' });
   await accounts.getByRole('button', { name: 'Add the owner' }).click();
   await accounts.getByLabel('Name to sign in with').fill('Ida');
@@ -37,7 +37,7 @@ test('an owner is added, a phone comes in by a code, is sent away, and nobody ha
   await phone.getByRole('button', { name: 'Let it in' }).click();
   await expect(phone.getByRole('button', { name: 'Signed in as Ida' })).toBeVisible();
 
-  await settled(page, '/settings');
+  await settled(page, '/settings?about=accounts');
   await accounts.getByRole('button', { name: 'Sign out Bay phone of Ida' }).click();
   await expect(accounts.getByText('Bay phone')).toHaveCount(0);
   await phone.goto('/vehicles');

@@ -18,7 +18,7 @@ const AWAY = [
 ].join('\r\n');
 
 test('the plan is followed from a calendar, and keeps clear of another', async ({ page, request }) => {
-  await page.goto('/settings');
+  await page.goto('/settings?about=calendars');
   await page.getByLabel('Who follows the plan').fill('Partner');
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = page.getByRole('textbox', { name: 'Partner' });

@@ -225,14 +225,14 @@ test('files are read line by line; one keeps the good lines or nothing', async (
 });
 
 test('a house rule is chosen and moves the sums', async ({ page }) => {
-  await page.goto('/settings');
+  await page.goto('/settings?about=rules');
   const drying = page.getByRole('group', { name: 'How is it dried?' });
   await drying.getByRole('radio', { name: /Towel with a drying aid/ }).check();
   await page.goto('/balance/black-saloon');
   const table = page.getByRole('region', { name: 'Methods side by side' });
   const row = table.getByRole('row', { name: /self-serve, touch-free/ });
   await expect(row).toContainText('60 mL in seals', { timeout: 60_000 });
-  await page.goto('/settings');
+  await page.goto('/settings?about=rules');
   await drying.getByRole('radio', { name: /Blow out the gaps/ }).check();
   await page.goto('/balance/black-saloon');
   await expect(row).toContainText('6.0 mL in seals', { timeout: 60_000 });

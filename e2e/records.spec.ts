@@ -85,10 +85,12 @@ test('units follow the settings everywhere at once; a limit out of range is refu
   await page.getByRole('combobox', { name: 'Temperature' }).click();
   await page.getByRole('option', { name: '°F' }).click();
   await expect(page.getByRole('banner').getByText('°F').first()).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find a setting' }).fill('wet-hand chill');
   const limit = page.getByRole('textbox', { name: /wind chill from which wet-hand work needs breaks/ });
   await limit.fill('99');
   await limit.press('Enter');
   await expect(page.getByText('From −58 to 41 °F.')).toBeVisible();
+  await page.getByRole('link', { name: 'Units and clock' }).click();
   await page.getByRole('combobox', { name: 'Temperature' }).click();
   await page.getByRole('option', { name: '°C' }).click();
   await expect(page.getByRole('banner').getByText('°C').first()).toBeVisible();

@@ -31,7 +31,7 @@ const VIEWS = [
   { name: 'desk', path: '/desk/dilution', ready: 'The working' },
   { name: 'kit', path: '/kit', ready: 'Winter foam' },
   { name: 'clinic', path: '/clinic', ready: 'What you see, what it means' },
-  { name: 'settings', path: '/settings', ready: 'House rules' },
+  { name: 'settings', path: '/settings?about=limits', ready: 'Limits that decide a verdict' },
 ] as const;
 
 async function shoot(page: Page, view: (typeof VIEWS)[number], file: string): Promise<void> {

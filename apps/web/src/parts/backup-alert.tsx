@@ -11,12 +11,13 @@ export function BackupAlert() {
     <>
       {failure !== null && (
         <p className={classes.alert} role="alert">
-          Your data could not be copied: {failure} <Link to="/settings#backups">See the backups</Link>
+          Your data could not be copied: {failure} <Link to="/settings?about=backups">See the backups</Link>
         </p>
       )}
       {liveCopy?.failure != null && (
         <p className={classes.alert} role="alert">
-          The live copy does not run: {liveCopy.failure} <Link to="/settings#backups">See the backups</Link>
+          The live copy does not run: {liveCopy.failure}{' '}
+          <Link to="/settings?about=backups">See the backups</Link>
         </p>
       )}
       {isRoomLow && (

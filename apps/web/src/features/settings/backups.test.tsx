@@ -105,6 +105,6 @@ describe('backups', () => {
       expect.stringContaining('could not be made: no room.'),
       expect.stringContaining('could not be copied: no room.'),
     ]);
-    expect(screen.getByRole('link').getAttribute('href')).toBe('/settings#backups');
+    expect(screen.getByRole('link').getAttribute('href')).toBe('/settings?about=backups');
   });
 });

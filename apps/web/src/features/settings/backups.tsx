@@ -1,14 +1,12 @@
 import type { LiveCopyView } from '@keen/core';
 import { Button, Group } from '@mantine/core';
 import { useBackups, useMakeBackup, useTryBackup } from '../../api/backup-queries.js';
-import { useLocation } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';
 import classes from './settings.module.css';
 
 const BYTES_PER_MB = 1_000_000;
-const BACKUPS_HASH = '#backups';
 /** Older ones are counted, not listed. */
 const MOST_LISTED = 5;
 
@@ -58,7 +56,6 @@ function TryNewest() {
 /** Copies of the shop's data: which there are, when the next is made, and one button for one now. */
 export function Backups() {
   const format = useFormat();
-  const { hash } = useLocation();
   const { data: view, error } = useBackups();
   const make = useMakeBackup();
   if (error) return <Failed error={error} />;
@@ -66,13 +63,7 @@ export function Backups() {
   const { copies, isDaily, nextMs, failure, folder, secondFolder, freeBytes } = view;
   const older = copies.length - MOST_LISTED;
   return (
-    <section
-      className={classes.box}
-      aria-label="Backups"
-      ref={(section) => {
-        if (hash === BACKUPS_HASH) section?.scrollIntoView();
-      }}
-    >
+    <section className={classes.box} aria-label="Backups">
       <h2>Backups</h2>
       {failure !== null && (
         <p role="alert">

@@ -6,11 +6,13 @@ import classes from './settings.module.css';
 
 interface HouseRulesProps {
   readonly choices: HouseChoices;
+  /** Left out: every question. */
+  readonly only?: readonly (keyof HouseChoices)[];
   readonly onChoose: (change: Partial<HouseChoices>) => Promise<unknown>;
 }
 
 /** The questions on which good people disagree: every school in a line, and what the choice moves. */
-export function HouseRules({ choices, onChoose }: HouseRulesProps) {
+export function HouseRules({ choices, only, onChoose }: HouseRulesProps) {
   // What was chosen shows at once, and goes back if it could not be kept.
   const [onItsWay, setOnItsWay] = useState<Partial<HouseChoices>>({});
   const choose = (change: Partial<HouseChoices>): void => {
@@ -22,7 +24,7 @@ export function HouseRules({ choices, onChoose }: HouseRulesProps) {
   const shown = { ...choices, ...onItsWay };
   return (
     <div className={classes.house}>
-      {HOUSE_RULES.map(({ id, question, options, moves }) => (
+      {HOUSE_RULES.filter(({ id }) => only?.includes(id) ?? true).map(({ id, question, options, moves }) => (
         <fieldset key={id}>
           <legend>{question}</legend>
           <div className={classes.schools}>

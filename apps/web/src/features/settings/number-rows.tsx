@@ -97,14 +97,11 @@ export function NumberRows({ rows, values, onSave }: NumberRowsProps) {
               onKeyDown={(event) => event.key === 'Enter' && save(row, shown.read(event.currentTarget.value))}
               error={errors[row.id]}
             />
-            <Button
-              variant="default"
-              size="compact-md"
-              disabled={!isChanged}
-              onClick={() => save(row, row.value)}
-            >
-              As shipped
-            </Button>
+            {isChanged && (
+              <Button variant="default" size="compact-md" onClick={() => save(row, row.value)}>
+                As shipped
+              </Button>
+            )}
           </div>
         );
       })}
