@@ -14,6 +14,10 @@ export const needleAt = (comfort: number): number =>
 const LIMIT_AT = needleAt(0);
 const percent = (share: number): string => `${Math.round(1000 * share) / 10}%`;
 
+/** Whether a rule is one of degree, and decides here: a limit that is passed and does not count is a wish. */
+export const hasGauge = ({ margin, comfort }: Pick<Finding, 'margin' | 'comfort'>): boolean =>
+  margin !== null && margin < 0 === comfort < 0;
+
 interface MarginGaugeProps {
   readonly finding: Pick<Finding, 'margin' | 'unit' | 'comfort'>;
   readonly format: Format;
@@ -23,9 +27,9 @@ interface MarginGaugeProps {
  * How far something is from its limit, drawn: the limit as a tick, what is within it solid to its right, what is beyond it hatched to its
  * left, a needle where it stands. Nothing where the rule is not one of degree, or does not decide here.
  */
-export function MarginGauge({ finding: { margin, unit, comfort }, format }: MarginGaugeProps) {
-  // A limit that is passed and does not count is a wish: nothing is drawn of it.
-  if (margin === null || margin < 0 !== comfort < 0) return null;
+export function MarginGauge({ finding, format }: MarginGaugeProps) {
+  const { margin, unit, comfort } = finding;
+  if (margin === null || !hasGauge(finding)) return null;
   const at = needleAt(comfort);
   const isBeyond = margin < 0;
   const [from, to] = isBeyond ? [at, LIMIT_AT] : [LIMIT_AT, at];

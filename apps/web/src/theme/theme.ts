@@ -1,4 +1,12 @@
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import {
+  Checkbox,
+  createTheme,
+  defaultVariantColorsResolver,
+  type MantineColorsTuple,
+  Radio,
+  Slider,
+  type VariantColorsResolver,
+} from '@mantine/core';
 
 /** Brine: the colour of what goes. */
 const brine: MantineColorsTuple = [
@@ -41,6 +49,16 @@ const dark: MantineColorsTuple = [
   '#0b1013',
 ];
 
+const INK = 'var(--kr-ink)';
+const PANEL = 'var(--kr-panel)';
+
+/** What is no more than a way on is ink, as a link is. */
+const variantColorResolver: VariantColorsResolver = (input) => {
+  const colors = defaultVariantColorsResolver(input);
+  const isPlain = input.variant === 'subtle' && (!input.color || input.color === 'brine');
+  return isPlain ? { ...colors, color: INK } : colors;
+};
+
 export const theme = createTheme({
   fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
   fontFamilyMonospace: "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace",
@@ -53,4 +71,11 @@ export const theme = createTheme({
   defaultRadius: 'sm',
   cursorType: 'pointer',
   respectReducedMotion: true,
+  variantColorResolver,
+  // Teal is for what goes: what one chooses and moves is ink.
+  components: {
+    Checkbox: Checkbox.extend({ defaultProps: { color: INK, iconColor: PANEL } }),
+    Radio: Radio.extend({ defaultProps: { color: INK, iconColor: PANEL } }),
+    Slider: Slider.extend({ defaultProps: { color: INK } }),
+  },
 });

@@ -90,6 +90,7 @@ export function packOf(
     soilBefore: soil,
     leftOn: leftOn(soilByZone, method),
     conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),
+    limiting: judged.judgement.limiting,
   };
   return { draft, judged };
 }

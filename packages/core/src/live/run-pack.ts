@@ -41,6 +41,8 @@ export interface RunPack {
   readonly leftOn?: readonly LeftOn[];
   /** All that it goes on condition of; absent in packs made before it was kept. */
   readonly conditions?: readonly Finding[];
+  /** What is nearest to its limit, or beyond it; absent in packs made before it was kept. */
+  readonly limiting?: Finding;
   readonly source: string;
   readonly issuedMs: number;
 }

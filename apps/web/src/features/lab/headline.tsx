@@ -1,7 +1,8 @@
 import type { FilmTrace } from '@keen/core';
 import { useMemo } from 'react';
 import type { Format } from '../../format/format.js';
-import { edgeKind, wipeMargin } from './lab-view.js';
+import { MarginGauge } from '../../parts/margin-gauge.js';
+import { type EdgeKind, edgeKind, wipeMargin } from './lab-view.js';
 import classes from './lab.module.css';
 
 interface HeadlineProps {
@@ -11,15 +12,25 @@ interface HeadlineProps {
   readonly format: Format;
 }
 
+const EDGE_WORDS: Readonly<Record<EdgeKind, string>> = {
+  freezes: 'it freezes first',
+  dries: 'it dries first',
+  neither: 'neither dry nor ice in this time',
+};
+
+function marginSentence(kind: EdgeKind, marginMinutes: number | null, format: Format): string {
+  if (marginMinutes === null) return 'It stays wet for as long as it is followed: there is time to wipe it.';
+  const ends = kind === 'freezes' ? 'freezes' : 'dries';
+  return marginMinutes < 0
+    ? `It ${ends} ${format.minutes(-marginMinutes)} too early to be wiped.`
+    : `It can be wiped, with ${format.minutes(marginMinutes)} left before it ${ends}.`;
+}
+
 /** The wet edge, what ends it, and how far it is from the time that wiping takes. */
 export function Headline({ trace, wipeMinutes, inHandFraction, format }: HeadlineProps) {
   const kind = edgeKind(trace);
   const { marginMinutes, neededMinutes } = wipeMargin(trace, wipeMinutes, inHandFraction);
-  const words = {
-    freezes: 'it freezes first',
-    dries: 'it dries first',
-    neither: 'neither dry nor ice in this time',
-  };
+  const isShort = marginMinutes !== null && marginMinutes < 0;
   const facts = useMemo(
     () =>
       [
@@ -34,20 +45,23 @@ export function Headline({ trace, wipeMinutes, inHandFraction, format }: Headlin
   );
   return (
     <div className={classes.headline} aria-live="polite">
-      <p className={classes.edge}>
+      <p className={classes.edge} data-short={isShort}>
         <span className={classes.label}>Time before it dries or freezes</span>
         <strong className="figure">
           {trace.wetEdgeMinutes === null ? 'open' : format.minutes(trace.wetEdgeMinutes)}
         </strong>
-        <span>{words[kind]}</span>
+        <span>{EDGE_WORDS[kind]}</span>
       </p>
-      <p className={classes.margin} data-short={marginMinutes !== null && marginMinutes < 0}>
-        {marginMinutes === null
-          ? `Wiping needs ${format.minutes(neededMinutes)}: no limit in sight`
-          : marginMinutes < 0
-            ? `Short by ${format.minutes(-marginMinutes)}: wiping needs ${format.minutes(neededMinutes)} with time in hand`
-            : `${format.minutes(marginMinutes)} over: wiping needs ${format.minutes(neededMinutes)} with time in hand`}
-      </p>
+      <div className={classes.margin}>
+        {marginMinutes !== null && (
+          <MarginGauge
+            finding={{ margin: marginMinutes, unit: 'min', comfort: marginMinutes / neededMinutes }}
+            format={format}
+          />
+        )}
+        <p>{marginSentence(kind, marginMinutes, format)}</p>
+        <p className="muted">Wiping needs {format.minutes(neededMinutes)} with time in hand.</p>
+      </div>
       <dl className={classes.facts}>
         {facts.map(([name, value]) => (
           <div key={name}>

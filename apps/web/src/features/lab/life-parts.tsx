@@ -106,7 +106,7 @@ export function Strengths({ trace: { points }, x }: Frame) {
       <path
         d={linePath(points, ({ massPercent }) => massPercent, { x, y: ySalt })}
         fill="none"
-        stroke="var(--kr-lamp)"
+        stroke="var(--kr-salt)"
         strokeWidth={2}
       />
       <text x={LEFT - 6} y={BRINE.top + 6} textAnchor="end">
@@ -130,8 +130,8 @@ export function Events({
 }: Frame & { readonly wipeNeededMinutes: number }) {
   const events = [
     { at: trace.firstIceMinutes, label: 'first ice', color: 'var(--kr-ice)' },
-    { at: trace.dryMinutes, label: 'dry', color: 'var(--kr-lamp)' },
-    { at: wipeNeededMinutes, label: 'wiped by', color: 'var(--kr-brine)' },
+    { at: trace.dryMinutes, label: 'dry', color: 'var(--kr-ink)' },
+    { at: wipeNeededMinutes, label: 'wiped by', color: 'var(--kr-muted)' },
   ];
   return (
     <>

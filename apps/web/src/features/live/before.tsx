@@ -2,6 +2,7 @@ import { IconSquare, IconSquareCheckFilled } from '@tabler/icons-react';
 import type { PackItem, RunPack } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
+import { HowNear } from '../../parts/how-near.js';
 import { PACK_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { wayText } from '../../words/way-words.js';
 import shared from './live.module.css';
@@ -63,6 +64,7 @@ export function Before({ pack }: { readonly pack: RunPack }) {
             <strong>{way}</strong>
           </p>
         )}
+        <HowNear limiting={pack.limiting} format={format} />
         <p className={shared.then}>First: {RUN_STEP_NAMES[sheet.steps[0]?.id ?? 'rinse'].toLowerCase()}.</p>
       </section>
       <section className={shared.card}>

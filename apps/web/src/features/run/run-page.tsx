@@ -7,16 +7,18 @@ import { useMayChange } from '../../api/access-queries.js';
 import { useRun } from '../../api/run-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
+import { HowNear } from '../../parts/how-near.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { WashStrip } from '../../parts/wash-strip.js';
-import { FREEZE_CARE_NAMES, seasonJobsText } from '../../words/car-names.js';
+import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { findingText } from '../../words/finding-words.js';
 import { sunLineText } from '../../words/sun-words.js';
 import { isSaidByWay, wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
 import { EdgeBars } from './edge-bars.js';
+import { FreezeCareBox } from './freeze-care-box.js';
 import { LeftOnBox } from './left-on.js';
 import { OwnWayEditor } from './own-way-editor.js';
 import { Prepare } from './prepare.js';
@@ -79,38 +81,6 @@ function Conditions({
   );
 }
 
-/** What to see to so that nothing freezes in the night after. */
-function FreezeCareBox({ sheet }: { readonly sheet: RunAnswer['pack']['sheet'] }) {
-  const format = useFormat();
-  return (
-    <section className={classes.box}>
-      <h2>Freeze care tonight</h2>
-      {sheet.freezeCare.length === 0 ? (
-        <p>
-          Nothing is needed: where it stands tonight goes down to {format.temp(sheet.overnightC ?? 0)} at the
-          coldest (forecast).
-        </p>
-      ) : (
-        <>
-          <p>
-            {sheet.overnightC === null
-              ? 'Nobody knows the night, so all of it:'
-              : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
-          </p>
-          <ul>
-            {sheet.freezeCare.map(({ id, beyondK }) => (
-              <li key={id}>
-                {FREEZE_CARE_NAMES[id]}
-                {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </section>
-  );
-}
-
 interface SheetProps {
   readonly answer: RunAnswer;
   readonly vehicles: readonly VehicleRecord[];
@@ -160,6 +130,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
         />
       )}
       <Conditions conditions={pack.conditions ?? []} way={way} format={format} />
+      <HowNear limiting={pack.limiting} format={format} />
       <LeftOnBox answer={answer} isBegun={isBegun} />
       <SpotsOnCar vehicleId={wash.vehicleId} />
       {!isBegun && mayChange && <WayChoice wash={wash} wayId={pack.method.wayId ?? 'whole'} />}

@@ -42,7 +42,7 @@ function SourceRow({ told, x }: Pick<WeatherAnswer, 'told'> & { readonly x: ToX 
           patternTransform="rotate(45)"
         >
           <rect width="7" height="7" fill="var(--kr-panel)" />
-          <rect width="2" height="7" fill="var(--kr-lamp)" />
+          <rect width="2" height="7" fill="var(--kr-slate)" />
         </pattern>
       </defs>
       {toldRuns(told).map(({ fromMs: atMs, hourCount, source, isKnown }) => (
@@ -128,7 +128,7 @@ export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
             strokeWidth={2}
           />
         ))}
-        <line x1={x(fromMs)} x2={x(fromMs)} y1={16} y2="100%" stroke="var(--kr-lamp)" strokeWidth={2} />
+        <line x1={x(fromMs)} x2={x(fromMs)} y1={16} y2="100%" stroke="var(--kr-ink)" strokeWidth={2} />
         <text x={x(fromMs) + 4} y={AIR_TOP + 12} fontWeight={700}>
           now
         </text>

@@ -15,7 +15,7 @@ export function ChosenMark({ x, y, width, height }: ChosenMarkProps) {
         width={width + 2}
         height={height + 4}
         fill="none"
-        stroke="var(--kr-lamp-fill)"
+        stroke="var(--kr-panel)"
         strokeWidth={4}
         pointerEvents="none"
       />
@@ -26,7 +26,7 @@ export function ChosenMark({ x, y, width, height }: ChosenMarkProps) {
         height={height + 8}
         fill="none"
         stroke="var(--kr-ink)"
-        strokeWidth={1.5}
+        strokeWidth={3}
         pointerEvents="none"
       />
     </>

@@ -58,7 +58,7 @@ export function RoadRows({ hours, y, cellWidth }: RoadRowsProps) {
               width={cellWidth}
               y={CLOCK_HEIGHT * (1 - Math.min(1, pace / FULL_PACE))}
               height={CLOCK_HEIGHT * Math.min(1, pace / FULL_PACE)}
-              fill="var(--kr-lamp)"
+              fill="var(--kr-salt)"
               opacity={0.75}
             />
           ) : null,
