@@ -241,11 +241,13 @@ test('a house rule is chosen and moves the sums', async ({ page }) => {
 test('the desk speaks the user’s units and shows its working', async ({ page }) => {
   await page.request.patch('/api/settings', { data: { display: { temperature: 'F', wind: 'mph' } } });
   await page.goto('/desk/wind-chill');
-  await expect(page.getByLabel('Air temperature, °F')).toHaveValue('14');
-  await page.getByLabel('Air temperature, °F').fill('5');
-  await page.getByLabel('Wind, mph at 10 m').fill('20');
+  await expect(page.getByLabel('Air, °F')).toHaveValue('14');
+  await page.getByLabel('Air, °F').fill('5');
+  await page.getByLabel('Wind, mph').fill('20');
   // Published: 5 °F at 20 mph feels like −15 °F.
   await expect(page.getByText(/^-15\.\d+$/)).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'The working' })).toBeVisible();
+  await expect(page.getByText(/^It feels like −15 °F;/)).toBeVisible();
+  await page.getByText('How this is worked out').click();
+  await expect(page.getByText(/V\^0\.16/).first()).toBeVisible();
   await page.request.patch('/api/settings', { data: { display: { temperature: 'C', wind: 'kmh' } } });
 });

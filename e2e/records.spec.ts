@@ -98,11 +98,15 @@ test('units follow the settings everywhere at once; a limit out of range is refu
 
 test('the desk answers as one types and names what is wrong', async ({ page }) => {
   await page.goto('/desk/dilution');
-  await expect(page.getByText('Product', { exact: false }).first()).toBeVisible();
-  await page.getByLabel(/Parts water/).fill('0.1');
+  await expect(page.getByText(/^Put 100 mL of product in 900 mL of water/)).toBeVisible();
+  await page.getByLabel(/Parts of water/).fill('0.1');
   await expect(page.getByText(/allowed is 1 to 100000 parts of water/).first()).toBeVisible();
-  await page.getByLabel(/Parts water/).fill('4');
+  await page.getByLabel(/Parts of water/).fill('4');
   await expect(page.getByRole('definition').filter({ hasText: /^200$/ })).toBeVisible();
+  // What is in the bottle is pulled by keys, too.
+  await page.getByRole('slider', { name: 'Product in the bottle' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText(/^Put 205 mL of product in 795 mL of water/)).toBeVisible();
 });
 
 test('the server gone is shown differently from an empty list, and what is typed stays', async ({

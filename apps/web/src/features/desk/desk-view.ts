@@ -1,4 +1,5 @@
 import { CALCULATORS, type DisplaySettings, schemasOf } from '@keen/core';
+import { type DeskValues, EXAMPLES } from './examples.js';
 import { shownUnit, typed } from '../../format/shown-unit.js';
 
 export interface DeskField {
@@ -64,8 +65,6 @@ export function outputUnits(name: string): Record<string, string> {
     ]),
   );
 }
-
-export type DeskValues = Readonly<Record<string, string | boolean>>;
 
 /** Takes off what converting there and back leaves behind in the last digits. */
 const exact = (value: number): number => Number(value.toPrecision(12));
@@ -133,6 +132,24 @@ export function figureText(value: unknown): string {
   return typeof value === 'string' ? value : JSON.stringify(value);
 }
 
+/** Digits of a figure that was pulled to, not typed. */
+const PULLED_DIGITS = 3;
+
+/** Figures in a sum's own units, as they stand in its fields. */
+export function shownFigures(
+  fields: readonly DeskField[],
+  figures: Readonly<Record<string, number>>,
+  display: DisplaySettings,
+): DeskValues {
+  const unitOf = (name: string): string => fields.find((field) => field.name === name)?.unit ?? '';
+  return Object.fromEntries(
+    Object.entries(figures).map(([name, value]) => [
+      name,
+      typed(Number(shownUnit(unitOf(name), display).toShown(value).toPrecision(PULLED_DIGITS))),
+    ]),
+  );
+}
+
 /** The worked example of a sum in the user's units. */
 export function shownExample(name: string, display: DisplaySettings): DeskValues {
   const units = new Map(fieldsOf(name).map(({ name: field, unit, kind }) => [field, { unit, kind }]));
@@ -144,52 +161,3 @@ export function shownExample(name: string, display: DisplaySettings): DeskValues
     }),
   );
 }
-
-/** A worked example to start from, in the sums' own units. */
-export const EXAMPLES: Readonly<Record<string, DeskValues>> = {
-  'wind-chill': { airTempC: '-10', windKmh: '20' },
-  'humid-air': { airTempC: '-5', relHumidityFraction: '0.8' },
-  sun: { latitudeDeg: '46.5', longitudeDeg: '-84.3', at: '2026-01-14T12:00:00-05:00' },
-  'sun-on-panel': {
-    latitudeDeg: '46.5',
-    longitudeDeg: '-84.3',
-    at: '2026-01-14T12:00:00-05:00',
-    tiltDeg: '90',
-    panelAzimuthDeg: '180',
-    cloudFraction: '0.2',
-    albedoFraction: '0.6',
-  },
-  film: {
-    material: 'steel',
-    tiltDeg: '90',
-    absorptanceFraction: '0.93',
-    solarWm2: '0',
-    airTempC: '-5',
-    relHumidityFraction: '0.7',
-    airSpeedMetresPerSecond: '1.5',
-    skyTempC: '-15',
-    filmGramsPerM2: '60',
-    startTempC: '10',
-  },
-  brine: { agent: 'NaCl', massPercent: '10' },
-  deliquescence: { agent: 'NaCl', tempC: '-5' },
-  hardness: { value: '312', unit: 'mgPerLitreCaCO3' },
-  dilution: { totalMl: '1000', partsWater: '9', capMl: '15' },
-  mixed: { productMl: '35', waterMl: '300', wantedPartsWater: '10' },
-  'bottle-mix': { bottleMl: '1000', partsWater: '9 19' },
-  'panel-impact': { panelPercent: '6', applicator: 'lance', bottleMl: '1000', outputLitresPerBottle: '10' },
-  'mix-water': { hotC: '60', coldC: '6', targetC: '38', litres: '10' },
-  'bucket-cooling': { litres: '10', startC: '45', ambientC: '-10', uaWattsPerK: '1.8', minutes: '30' },
-  swab: { deltaMicroSiemensPerCm: '10', volumeMl: '15', areaMm2: '1250' },
-  residue: { tdsMgPerLitre: '420', filmGramsPerM2: '60' },
-  'resin-life': { resinLitres: '5', capacityGramsPerLitre: '23', tdsMgPerLitre: '420', usedLitres: '100' },
-  meter: {
-    startPriceMinor: '300',
-    startSeconds: '240',
-    blockPriceMinor: '50',
-    blockSeconds: '30',
-    pausable: false,
-    stepSeconds: '120 90',
-    gapSeconds: '240',
-  },
-};
