@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './axe.js';
-import { PHONE } from './browser.js';
+import { DESK, PHONE } from './browser.js';
 import { settled, shown, unmoving } from './settled.js';
 
 const VIEWS = [
@@ -31,6 +31,8 @@ const VIEWS = [
   '/clinic',
   '/round',
 ];
+
+const HALF_A_DESK = { width: DESK.width / 2, height: DESK.height / 2 };
 
 /** Within the program, as its links do: a page load for each view takes longer than the view. */
 async function follow(page: Page, path: string): Promise<void> {
@@ -89,8 +91,12 @@ test('nothing of a view is wider than a phone, and all of it is in the units tha
     await settled(page, '/nowhere');
     for (const path of VIEWS) {
       await (path.includes('?') ? settled(page, path) : follow(page, path));
-      const width = await page.evaluate(() => document.documentElement.scrollWidth);
-      expect.soft(width, path).toBeLessThanOrEqual(PHONE.width);
+      // A phone, and a desk at twice its size.
+      for (const size of [HALF_A_DESK, PHONE]) {
+        await page.setViewportSize(size);
+        const width = await page.evaluate(() => document.documentElement.scrollWidth);
+        expect.soft(width, `${path} at ${size.width}`).toBeLessThanOrEqual(size.width);
+      }
       const metric = (await textsOf(page)).filter((text) => METRIC.test(text) && !NOT_WALKED.test(text));
       expect.soft([...new Set(metric)].slice(0, 5), path).toEqual([]);
     }
@@ -130,6 +136,19 @@ test('keys: g and a letter, the palette, the sheet, the skip link', async ({ pag
   await settled(page, '/places');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'To the content' })).toBeFocused();
+});
+
+test('scripts are sent as small as they were built, and kept', async ({ page, request }) => {
+  await page.goto('/nowhere');
+  const script = await page.locator('script[type="module"]').first().getAttribute('src');
+  const packed = await request.get(script ?? '');
+  expect(packed.headers()).toMatchObject({
+    'content-encoding': 'br',
+    'cache-control': 'public, max-age=31536000, immutable',
+  });
+  const plain = await request.get(script ?? '', { headers: { 'accept-encoding': 'identity' } });
+  expect(plain.headers()['content-encoding']).toBeUndefined();
+  expect(await packed.text()).toBe(await plain.text());
 });
 
 test('an address that is not there says so', async ({ page }) => {

@@ -1,10 +1,13 @@
 import react from '@vitejs/plugin-react';
 import { defaultClientConditions, defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
   plugins: [
     react(),
+    // Beside each script and style, packed as small as it gets: the server sends that one.
+    compression({ include: /\.(?:js|css)$/, algorithms: [defineAlgorithm('brotliCompress')] }),
     VitePWA({
       // A new version waits until it is asked for: nothing changes under a run.
       registerType: 'prompt',

@@ -11,7 +11,7 @@ export async function dragging() {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`http://127.0.0.1:${PORT}/plan`);
   await page.getByRole('button', { name: 'Accept all' }).click({ timeout: 60_000 });
-  const wash = page.locator('[data-kind="planned"]').first();
+  const wash = page.locator('[data-block][data-kind="planned"]').first();
   await wash.click({ timeout: 60_000 });
   await page.locator('[class*="target"]').first().waitFor({ timeout: 30_000 });
   const box = await wash.boundingBox();

@@ -6,6 +6,7 @@ import { SERVER_COMMAND } from '../server-command.mjs';
 import { dragging } from './board.mjs';
 import { importing } from './import.mjs';
 import { living } from './live.mjs';
+import { pages } from './pages.mjs';
 import { add, base, median, PORT, root, timed } from './shared.mjs';
 import { sheets } from './sheets.mjs';
 
@@ -97,6 +98,8 @@ export async function served() {
   const get = async (path) => (await fetch(`${base}/${path}`)).json();
   await mornings(env, get);
   const { child } = await startServer(env);
+  await get('plan/morning');
+  await pages();
   await ribbons(get);
   await importing(get);
   await get('verdicts/salt/grey-suv');

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { SwaggerModule } from '@nestjs/swagger';
+import expressStaticGzip from 'express-static-gzip';
 import type { NextFunction, Request, Response } from 'express';
 import { AppModule } from './app.module.js';
 import { AccessService } from './access/access.service.js';
@@ -23,9 +24,12 @@ import { apiDocument } from './openapi/document.js';
 function serveWeb(app: NestExpressApplication, folder: string): void {
   const page = join(folder, 'index.html');
   if (!existsSync(page)) return;
-  // A file whose name holds its own hash is never another.
-  const assets = join(folder, 'assets');
-  app.useStaticAssets(assets, { prefix: '/assets', immutable: true, maxAge: '365d', fallthrough: false });
+  // A file whose name holds its own hash is never another; scripts and styles were packed once, when they were built.
+  const serveStatic = { immutable: true, maxAge: '365d', fallthrough: false };
+  app.use(
+    '/assets',
+    expressStaticGzip(join(folder, 'assets'), { enableBrotli: true, orderPreference: ['br'], serveStatic }),
+  );
   app.useStaticAssets(folder);
   app.use((request: Request, response: Response, next: NextFunction) => {
     const wantsPage = request.method === 'GET' && !request.path.startsWith('/api') && request.accepts('html');

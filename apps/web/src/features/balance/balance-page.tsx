@@ -73,7 +73,7 @@ function Hour({ vehicle, places, nowMs }: HourProps) {
     setQuery({ at: String(Math.min(lastMs, Math.max(firstMs, ms))) }, { replace: true });
   const rows = sortRows(data?.rows ?? [], sort);
   return (
-    <section className={classes.box}>
+    <section className={classes.box} data-waiting={isPending || undefined}>
       <Group justify="space-between" align="end" className="no-print">
         <Group gap={6} align="end">
           <ActionIcon

@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import type { Gear, Product } from '@keen/core';
 import { useState } from 'react';
-import { useKit } from '../../api/kit-queries.js';
+import { useKit, useKitWarnings } from '../../api/kit-queries.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
@@ -14,6 +14,8 @@ import { Shelf } from './shelf.js';
 /** Bottles, cloths and machines: what there is, what is left, what is to be seen to. */
 export function KitPage() {
   const { data: kit, error, refetch } = useKit();
+  // Shown together: the warnings stand above the shelf, and would push it down.
+  const { isPending: isLooking } = useKitWarnings();
   const [product, setProduct] = useState<Product | 'new' | null>(null);
   const [gear, setGear] = useState<Gear | 'new' | null>(null);
   return (
@@ -32,8 +34,8 @@ export function KitPage() {
       }
     >
       {error && <Failed error={error} onRetry={() => void refetch()} />}
-      {!error && !kit && <Loading what="Fetching the kit" />}
-      {kit && (
+      {!error && (!kit || isLooking) && <Loading what="Fetching the kit" />}
+      {kit && !isLooking && (
         <>
           <KitWarningsBox />
           <Shelf products={kit.products} onEdit={setProduct} />

@@ -38,9 +38,9 @@ describe('the way of a planned wash', () => {
   it('can be another one that goes, and says why not of the others', async () => {
     const sent = serve(OPTIONS);
     show(<WayChoice wash={WASH} wayId="soap-two-panels" />);
-    const field = await screen.findByLabelText<HTMLInputElement>('How it is done', { selector: 'input' });
+    expect(await screen.findByText(/^One other way goes at that hour/)).toBeTruthy();
+    const field = screen.getByLabelText<HTMLInputElement>('How it is done', { selector: 'input' });
     expect(field.value).toBe('two panels at a time, from the soap on · 54 min');
-    expect(screen.getByText(/^One other way goes at that hour/)).toBeTruthy();
     await userEvent.click(field);
     const [whole] = screen.getAllByRole('option', { hidden: true });
     expect(whole?.textContent).toBe(
@@ -60,10 +60,21 @@ describe('the way of a planned wash', () => {
     });
   });
 
-  it('is not asked where no other goes', async () => {
+  it('stands fast where no other goes, and says so', async () => {
     serve(OPTIONS.slice(0, 2));
-    const { client } = show(<WayChoice wash={WASH} wayId="soap-two-panels" />);
-    await waitFor(() => expect(client.isFetching()).toBe(0));
-    expect(screen.queryByLabelText('How it is done')).toBeNull();
+    show(<WayChoice wash={WASH} wayId="soap-two-panels" />);
+    expect(await screen.findByText('No other way goes at that hour.')).toBeTruthy();
+    const field = screen.getByLabelText<HTMLInputElement>('How it is done', { selector: 'input' });
+    expect(field.disabled).toBe(true);
+    expect(field.value).toBe('two panels at a time, from the soap on · 54 min');
+  });
+
+  it('keeps its room while the others are looked for', () => {
+    serve(OPTIONS);
+    show(<WayChoice wash={WASH} wayId="soap-two-panels" />);
+    expect(screen.getByText(/^Looking for other ways/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('How it is done', { selector: 'input' }).value).toBe(
+      'two panels at a time, from the soap on',
+    );
   });
 });

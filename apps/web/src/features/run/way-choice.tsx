@@ -17,6 +17,14 @@ export const wayOptionText = (option: WayOption, format: Format): string => {
   return goes(option) ? taking : `${taking} · no: ${findingText(option.limiting, format)}`;
 };
 
+/** How many other ways go; null: they are being looked for. */
+function othersText(count: number | null): string {
+  if (count === null) return 'Looking for other ways at that hour …';
+  if (count === 0) return 'No other way goes at that hour.';
+  const ways = count === 1 ? 'One other way goes' : `${count} other ways go`;
+  return `${ways} at that hour; minutes, products and sheet follow.`;
+}
+
 /** The other ways in which a planned wash goes; the one that is chosen is the one that is prepared and run. */
 export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly wayId: WayId }) {
   const format = useFormat();
@@ -25,7 +33,6 @@ export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly
   const { data: options } = useWays({ ...asked, products: predicted?.products, variant: predicted?.variant });
   const move = useMoveWash();
   const others = options?.filter((option) => option.wayId !== wayId && goes(option)) ?? [];
-  if (!options || others.length === 0) return null;
   const choose = (chosen: string | null): void =>
     move.mutate(
       { id: wash.id, wayId: chosen as WayId },
@@ -41,16 +48,16 @@ export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly
     <Select
       className={`${classes.wayChoice} no-print`}
       label="How it is done"
-      description={`${others.length === 1 ? 'One other way goes' : `${others.length} other ways go`} at that hour; minutes, products and sheet follow.`}
-      data={options.map((option) => ({
+      description={othersText(options ? others.length : null)}
+      data={(options ?? [{ wayId }]).map((option) => ({
         value: option.wayId,
-        label: wayOptionText(option, format),
-        disabled: !goes(option) && option.wayId !== wayId,
+        label: 'standing' in option ? wayOptionText(option, format) : wayName(option.wayId),
+        disabled: 'standing' in option && !goes(option) && option.wayId !== wayId,
       }))}
       value={wayId}
       onChange={choose}
       allowDeselect={false}
-      disabled={move.isPending}
+      disabled={move.isPending || others.length === 0}
       maxDropdownHeight={340}
     />
   );

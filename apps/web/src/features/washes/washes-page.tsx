@@ -1,7 +1,8 @@
 import { MS_PER_HOUR, type PlaceRecord, type VehicleRecord, type WashRecord } from '@keen/core';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { useClock, usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries.js';
+import { useClock, usePlaces, useRemove, useRestore, useSettings, useVehicles } from '../../api/queries.js';
+import { useKit } from '../../api/kit-queries.js';
 import { useReopenWash, useWashes } from '../../api/wash-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { toLocalInput } from '../../format/local-input.js';
@@ -74,8 +75,10 @@ function ListActions({ vehicles, vehicleId, onVehicle, text, onText, onExport }:
 export function WashesPage() {
   const format = useFormat();
   const washes = useWashes();
-  const { data: vehicles = [] } = useVehicles();
-  const { data: places = [] } = usePlaces();
+  const vehiclesRead = useVehicles();
+  const placesRead = usePlaces();
+  const vehicles = vehiclesRead.data ?? [];
+  const places = placesRead.data ?? [];
   const { data: clock } = useClock();
   const [vehicleId, setVehicleId] = useState<string | null>(null);
   const [text, setText] = useState('');
@@ -86,8 +89,10 @@ export function WashesPage() {
   const remove = useRemove('washes');
   const restore = useRestore('washes');
   const nowMs = clock?.nowMs ?? 0;
+  const rest = [useKit().isPending, useSettings().isPending, placesRead.isPending, vehiclesRead.isPending];
 
-  if (washes.isPending)
+  // Shown together: what comes later would move what is being read.
+  if (washes.isPending || rest.some((isPending) => isPending))
     return (
       <Page title="Washes">
         <Loading what="Fetching the log" />
