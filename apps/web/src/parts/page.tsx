@@ -1,4 +1,5 @@
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
+import { useFocusKept } from './use-focus-kept.js';
 import classes from './page.module.css';
 
 interface PageProps {
@@ -10,11 +11,13 @@ interface PageProps {
 
 /** A view: its title, what it is for, its actions and its content. */
 export function Page({ title, lead, actions, children }: PageProps) {
+  const area = useRef<HTMLDivElement>(null);
+  useFocusKept(area);
   useEffect(() => {
     document.title = `${title} · Keen Rinse`;
   }, [title]);
   return (
-    <div className={classes.page}>
+    <div ref={area} className={classes.page}>
       <header className={classes.head}>
         <div>
           <h1>{title}</h1>

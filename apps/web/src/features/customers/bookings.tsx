@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, VisuallyHidden } from '@mantine/core';
 import type { BookingRecord } from '@keen/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -59,7 +59,9 @@ export function Bookings(props: BookingsProps) {
                 <th>Ready by</th>
                 <th>How</th>
                 <th>Price</th>
-                <th aria-label="What can be done" />
+                <th>
+                  <VisuallyHidden>What can be done</VisuallyHidden>
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -72,16 +72,28 @@ function AnswerCard({
         {onPlan && (
           <Button
             {...(isFirst ? { color: 'lamp.3' } : { variant: 'default' })}
+            aria-label={`Plan it: ${vehicleName}`}
             onClick={onPlan}
             loading={isPlanning}
           >
             Plan it
           </Button>
         )}
-        <Button variant="subtle" onClick={toggle} aria-expanded={opened} aria-controls={whyId}>
+        <Button
+          variant="subtle"
+          aria-label={`${opened ? 'Close' : 'Why'}: ${vehicleName}`}
+          onClick={toggle}
+          aria-expanded={opened}
+          aria-controls={whyId}
+        >
           {opened ? 'Close' : 'Why'}
         </Button>
-        <Button variant="subtle" component={Link} to={`/windows/${answer.vehicleId}`}>
+        <Button
+          variant="subtle"
+          component={Link}
+          to={`/windows/${answer.vehicleId}`}
+          aria-label={`Windows: ${vehicleName}`}
+        >
           Windows
         </Button>
       </div>

@@ -14,6 +14,8 @@ interface UnplannedProps {
   readonly onTake: (vehicleId: string) => void;
 }
 
+const takeText = (isTaken: boolean): string => (isTaken ? 'Choose a start on the board' : 'Place by hand');
+
 /** Washes that are wanted and stand in no plan: why, and from when it hurts. */
 export function UnplannedList({ view, vehicles, format, takenId, onTake }: UnplannedProps) {
   if (view.unplanned.length === 0) return null;
@@ -39,9 +41,10 @@ export function UnplannedList({ view, vehicles, format, takenId, onTake }: Unpla
               <Button
                 size="compact-sm"
                 variant={takenId === vehicleId ? 'filled' : 'default'}
+                aria-label={`${takeText(takenId === vehicleId)}: ${nameOf(vehicles, vehicleId)}`}
                 onClick={() => onTake(vehicleId)}
               >
-                {takenId === vehicleId ? 'Choose a start on the board' : 'Place by hand'}
+                {takeText(takenId === vehicleId)}
               </Button>
             </OwnerOnly>
           </li>

@@ -14,6 +14,10 @@ interface ListProps {
   readonly onDelete: (row: WashRow) => void;
 }
 
+/** Which wash a row's button is about. */
+const aboutRow = ({ vehicle, wash }: WashRow, format: Format): string =>
+  `${vehicle}, ${format.dayTime(wash.startMs)}`;
+
 /** What is planned, each with its sheet. */
 export function PlannedWashes({
   rows,
@@ -41,11 +45,26 @@ export function PlannedWashes({
           format={format}
           acts={(row) => (
             <>
-              <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}`}>
+              <Button
+                size="compact-md"
+                variant="default"
+                component={Link}
+                to={`/run/${row.wash.id}`}
+                aria-label={`Run sheet: ${aboutRow(row, format)}`}
+              >
                 Run sheet
               </Button>
-              <RowAction isMain label="Mark done" onClick={() => onDone(row.wash)} />
-              <RowAction label="Remove from plan" onClick={() => onDelete(row)} />
+              <RowAction
+                isMain
+                label="Mark done"
+                about={aboutRow(row, format)}
+                onClick={() => onDone(row.wash)}
+              />
+              <RowAction
+                label="Remove from plan"
+                about={aboutRow(row, format)}
+                onClick={() => onDelete(row)}
+              />
             </>
           )}
         />
@@ -81,13 +100,23 @@ export function DoneWashes({
           acts={(row) => (
             <>
               {row.wash.found?.run ? (
-                <Button size="compact-md" variant="default" component={Link} to={`/run/${row.wash.id}/live`}>
+                <Button
+                  size="compact-md"
+                  variant="default"
+                  component={Link}
+                  to={`/run/${row.wash.id}/live`}
+                  aria-label={`Open its run: ${aboutRow(row, format)}`}
+                >
                   Open its run
                 </Button>
               ) : (
-                <RowAction label="Open again" onClick={() => onReopen(row.wash)} />
+                <RowAction
+                  label="Open again"
+                  about={aboutRow(row, format)}
+                  onClick={() => onReopen(row.wash)}
+                />
               )}
-              <RowAction label="Delete" onClick={() => onDelete(row)} />
+              <RowAction label="Delete" about={aboutRow(row, format)} onClick={() => onDelete(row)} />
             </>
           )}
         />

@@ -104,10 +104,13 @@ export function WashTable({ rows, sort, onSort, format, acts, caption }: WashTab
 /** A plain small action in a row. */
 export function RowAction({
   label,
+  about,
   onClick,
   isMain = false,
 }: {
   readonly label: string;
+  /** Of which wash, for those who hear the page. */
+  readonly about: string;
   readonly onClick: () => void;
   readonly isMain?: boolean;
 }) {
@@ -117,6 +120,7 @@ export function RowAction({
         size="compact-md"
         variant={isMain ? 'filled' : 'default'}
         color={isMain ? 'lamp.3' : undefined}
+        aria-label={`${label}: ${about}`}
         onClick={onClick}
       >
         {label}

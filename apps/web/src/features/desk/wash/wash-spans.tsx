@@ -11,7 +11,7 @@ export function WashSpans({ answer }: SpansProps) {
   const format = useFormat();
   const at = (minute: number | null): string => (minute === null ? 'none' : format.minutes(minute));
   return (
-    <div className={classes.scroll}>
+    <div className={classes.scroll} role="region" aria-label="From each event to the next" tabIndex={0}>
       <table className={classes.table} aria-label="From each event to the next">
         <thead>
           <tr>

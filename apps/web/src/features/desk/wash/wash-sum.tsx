@@ -1,4 +1,4 @@
-import { Button, Select, TextInput } from '@mantine/core';
+import { Button, Select, TextInput, VisuallyHidden } from '@mantine/core';
 import { calculate, CALCULATORS, washPoints, type WashSumAnswer, type WashSumInput } from '@keen/core';
 import { useState } from 'react';
 import { useFormat } from '../../../format/use-format.js';
@@ -64,7 +64,7 @@ export function WashSum() {
           />
         ))}
       </div>
-      <div className={classes.scroll}>
+      <div className={classes.scroll} role="region" aria-label="What is done to the panel" tabIndex={0}>
         <table className={classes.table}>
           <thead>
             <tr>
@@ -74,7 +74,9 @@ export function WashSum() {
               <th scope="col">Film that stays, g/m²</th>
               <th scope="col">Runs over it, g/m²</th>
               <th scope="col">Water, {shownUnit('°C', format.display).label}</th>
-              <th />
+              <th>
+                <VisuallyHidden>What can be done</VisuallyHidden>
+              </th>
             </tr>
           </thead>
           <tbody>
