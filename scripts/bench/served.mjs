@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { SERVER_COMMAND } from '../server-command.mjs';
 import { dragging } from './board.mjs';
+import { editing } from './editing.mjs';
 import { importing } from './import.mjs';
 import { living } from './live.mjs';
 import { pages } from './pages.mjs';
@@ -100,6 +101,7 @@ export async function served() {
   const { child } = await startServer(env);
   await get('plan/morning');
   await pages();
+  await editing(get);
   await ribbons(get);
   await importing(get);
   await get('verdicts/salt/grey-suv');
