@@ -23,8 +23,8 @@ interface UnfoldedCarProps {
   readonly layer: Layer;
   /** What the drawing shows, for those who hear it. */
   readonly label: string;
-  /** Salt is brown dots, the closer the more of it; soil brown all over; what is good is brine. */
-  readonly tone?: 'salt' | 'soil' | 'brine';
+  /** Salt is brown dots, the closer the more of it; soil brown all over; what is good is brine; where something is done, slate. */
+  readonly tone?: 'salt' | 'soil' | 'brine' | 'ink';
   readonly chosen?: CarZone | null;
   readonly onChoose?: (zone: CarZone) => void;
   /** Small, in a list: always the same shape, and without the names of its sides. */
@@ -51,6 +51,7 @@ function fillOf(
   strength: number,
 ): { fill: string; opacity: number } {
   if (tone === 'brine') return { fill: 'var(--kr-brine-fill)', opacity: 0.8 * strength };
+  if (tone === 'ink') return { fill: 'var(--kr-slate)', opacity: 0.8 * strength };
   if (tone === 'soil') return { fill: 'var(--kr-salt)', opacity: 0.65 * strength };
   const density = Math.min(DOTS.length - 1, Math.floor(strength * DOTS.length));
   return { fill: `url(#salt-dots-${density})`, opacity: strength < LEAST ? 0 : 1 };
@@ -137,7 +138,7 @@ export function UnfoldedCar({
                 d={path}
                 transform={NOSE_UP}
                 fill="none"
-                stroke="var(--kr-brine)"
+                stroke="var(--kr-ink)"
                 strokeWidth={3.2}
                 strokeLinejoin="round"
               />

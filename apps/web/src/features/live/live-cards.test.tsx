@@ -284,7 +284,15 @@ describe('the step at hand', () => {
   const DRY = liveStep('blow', { minutes: 12 });
   const running = (steps: LiveStep[], more: object = {}) => state({ steps, ...more });
   const card = (at: RunMoment, run: RunState, act: (...deeds: RunDeed[]) => void = () => undefined) => {
-    open(<StepCard moment={at} state={run} tap={mainTap(run, at)} act={(...deeds) => act(...deeds)} />);
+    open(
+      <StepCard
+        bodyClass="hatch"
+        moment={at}
+        state={run}
+        tap={mainTap(run, at)}
+        act={(...deeds) => act(...deeds)}
+      />,
+    );
     return screen.getByRole('region', { name: 'Step at hand' });
   };
 

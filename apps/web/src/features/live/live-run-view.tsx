@@ -82,7 +82,13 @@ export function LiveRunView({ log, view, run, live, visit }: LiveRunViewProps) {
               <SunNow pack={pack} nowMs={nowMs} />
               <DwellCards moment={moment} act={act} />
               {drying && plan}
-              <StepCard moment={moment} state={state} tap={tap} act={act} />
+              <StepCard
+                bodyClass={pack.vehicle.bodyClass}
+                moment={moment}
+                state={state}
+                tap={tap}
+                act={act}
+              />
               <MeterCard moment={moment} act={act} />
             </div>
             <div className={classes.column}>

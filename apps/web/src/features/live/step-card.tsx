@@ -1,15 +1,17 @@
-import { acidNow, type RunDeed, type RunMoment, type RunState } from '@keen/core';
+import { acidNow, type BodyClass, type RunDeed, type RunMoment, type RunState } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import { CAUTION_TEXTS, GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { reasonText } from '../../words/reason-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { clockText } from '../../parts/clock-text.js';
+import { StepCar } from '../../parts/step-car.js';
 import type { MainTap } from './live-view.js';
 import shared from './live.module.css';
 import classes from './step-card.module.css';
 
 interface StepCardProps {
+  readonly bodyClass: BodyClass;
   readonly moment: RunMoment;
   readonly state: RunState;
   readonly tap: MainTap;
@@ -17,7 +19,7 @@ interface StepCardProps {
 }
 
 /** The step at hand, large, and what comes after it. */
-export function StepCard({ moment, state, tap, act }: StepCardProps) {
+export function StepCard({ bodyClass, moment, state, tap, act }: StepCardProps) {
   const format = useFormat();
   const list = new Intl.ListFormat('en');
   const { current, next, stepSeconds, isPaused } = moment;
@@ -45,6 +47,7 @@ export function StepCard({ moment, state, tap, act }: StepCardProps) {
         {isPaused ? 'Paused at' : current ? 'Now' : 'Next'}, step {index} of {state.steps.length}
         {step.onMeter && ', on the meter'}
       </p>
+      <StepCar bodyClass={bodyClass} groups={step.groups} part={step.part} />
       <h2>{RUN_STEP_NAMES[step.id]}</h2>
       <p className={classes.where}>
         {step.part ? PART_NAMES[step.part] : list.format(step.groups.map((group) => GROUP_NAMES[group]))}

@@ -150,7 +150,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           <EdgeBars sheet={sheet} />
         </div>
         <div className={classes.column}>
-          <Steps sheet={sheet} wash={wash} />
+          <Steps sheet={sheet} wash={wash} bodyClass={pack.vehicle.bodyClass} />
           {hours && (
             <WashStrip
               panels={washPanels(pack, pack.limits, hours)}

@@ -31,7 +31,7 @@ const WASH = {
 
 const shown = async (steps: RunStep[]): Promise<HTMLElement[]> => {
   madeUpServer(() => ({ body: { display: DEFAULT_DISPLAY, timeZone: 'UTC' } }));
-  show(<Steps sheet={{ steps, minutes: 40 } as unknown as RunSheet} wash={WASH} />);
+  show(<Steps sheet={{ steps, minutes: 40 } as unknown as RunSheet} wash={WASH} bodyClass="hatch" />);
   return screen.findAllByRole('listitem');
 };
 

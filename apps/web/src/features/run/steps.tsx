@@ -1,22 +1,32 @@
-import { type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
+import { type BodyClass, type RunSheet, type RunStep, type WashRecord, MS_PER_MINUTE } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { SEASON_JOB_NAMES } from '../../words/car-names.js';
 import { faultText, mixName, mixText } from '../../words/mix-words.js';
 import { CAUTION_TEXTS, dwellText, GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
 import { reasonText } from '../../words/reason-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
+import { StepCar } from '../../parts/step-car.js';
 import { type SheetBlock, sheetBlocks } from './run-view.js';
 import classes from './run.module.css';
 
 const DIRECTIONS = { 'bottom-up': 'bottom up', 'top-down': 'top down' } as const;
 
 /** What one step is, with its meter, dwell, reason and cautions. */
-function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boolean }) {
+function StepText({
+  step,
+  inAll,
+  bodyClass,
+}: {
+  readonly step: RunStep;
+  readonly inAll: boolean;
+  readonly bodyClass: BodyClass;
+}) {
   const format = useFormat();
   const list = new Intl.ListFormat('en');
   const dwell = dwellText(step, format);
   return (
     <div data-step={step.id}>
+      <StepCar bodyClass={bodyClass} groups={step.groups} part={inAll ? null : step.part} />
       <strong>{RUN_STEP_NAMES[step.id]}</strong>
       {!inAll && step.groups.length > 0 && `, ${list.format(step.groups.map((group) => GROUP_NAMES[group]))}`}
       {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
@@ -51,9 +61,11 @@ function StepText({ step, inAll }: { readonly step: RunStep; readonly inAll: boo
 function Round({
   block,
   startMs,
+  bodyClass,
 }: {
   readonly block: Extract<SheetBlock, { kind: 'round' }>;
   readonly startMs: number;
+  readonly bodyClass: BodyClass;
 }) {
   const format = useFormat();
   const at = (minute: number): string => format.time(startMs + minute * MS_PER_MINUTE);
@@ -72,7 +84,7 @@ function Round({
         <ul className={classes.round}>
           {block.steps.map((step) => (
             <li key={step.id} data-meter={step.onMeter || undefined}>
-              <StepText step={step} inAll />
+              <StepText step={step} inAll bodyClass={bodyClass} />
             </li>
           ))}
         </ul>
@@ -82,7 +94,15 @@ function Round({
 }
 
 /** The steps in order, each with its time; those that go round part by part stand together. */
-export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash: WashRecord }) {
+export function Steps({
+  sheet,
+  wash,
+  bodyClass,
+}: {
+  readonly sheet: RunSheet;
+  readonly wash: WashRecord;
+  readonly bodyClass: BodyClass;
+}) {
   const format = useFormat();
   return (
     <section className={`${classes.box} ${classes.steps}`}>
@@ -90,13 +110,13 @@ export function Steps({ sheet, wash }: { readonly sheet: RunSheet; readonly wash
       <ol>
         {sheetBlocks(sheet.steps).map((block, i) =>
           block.kind === 'round' ? (
-            <Round key={i} block={block} startMs={wash.startMs} />
+            <Round key={i} block={block} startMs={wash.startMs} bodyClass={bodyClass} />
           ) : (
             <li key={i} data-meter={block.step.onMeter || undefined}>
               <span className="figure">
                 {format.time(wash.startMs + block.step.fromMinute * MS_PER_MINUTE)}
               </span>
-              <StepText step={block.step} inAll={false} />
+              <StepText step={block.step} inAll={false} bodyClass={bodyClass} />
             </li>
           ),
         )}
