@@ -28,7 +28,7 @@ const VIEWS = [
   { name: 'condition', path: '/condition/white-van', ready: 'Lower left' },
   { name: 'customers', path: '/customers', ready: 'Parks at the office' },
   { name: 'places', path: '/places', ready: 'Pier Road bay' },
-  { name: 'desk', path: '/desk/dilution', ready: 'The working' },
+  { name: 'desk', path: '/desk/dilution', ready: 'How this is worked out' },
   { name: 'kit', path: '/kit', ready: 'Winter foam' },
   { name: 'clinic', path: '/clinic', ready: 'What you see, what it means' },
   { name: 'settings', path: '/settings?about=limits', ready: 'Limits that decide a verdict' },
