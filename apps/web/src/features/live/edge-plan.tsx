@@ -14,7 +14,11 @@ import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/car-names.js';
 import { clockText } from '../../parts/clock-text.js';
 import shared from './live.module.css';
+import { EDGE_WARNING_SECONDS } from './live-view.js';
 import classes from './edge-plan.module.css';
+
+const isUrgent = (leftSeconds: number | null | undefined): boolean =>
+  typeof leftSeconds === 'number' && leftSeconds <= EDGE_WARNING_SECONDS;
 
 interface EdgePlanProps {
   readonly pack: RunPack;
@@ -75,6 +79,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
               data-state={edge ? 'wet' : isWiped ? 'wiped' : 'dry'}
               data-ends={edge?.ends}
               data-first={first?.panel === id || undefined}
+              data-urgent={isUrgent(edge?.leftSeconds) || undefined}
               onClick={() => press(id)}
               aria-label={`${PANEL_NAMES[id]}: ${edge ? `${leftText(edge)}; tap when wiped` : `${isWiped ? 'wiped' : 'dry'}; tap when wetted`}`}
             >

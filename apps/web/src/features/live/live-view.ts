@@ -89,7 +89,7 @@ export type Alarm = 'worked' | 'dries-soon' | 'over' | 'meter-low' | 'wipe-soon'
 
 const DWELL_WARNING_SECONDS = 60;
 const METER_WARNING_SECONDS = 20;
-const EDGE_WARNING_SECONDS = 60;
+export const EDGE_WARNING_SECONDS = 60;
 
 const passes = (before: number | null | undefined, now: number | null, limit: number): boolean =>
   before !== null && before !== undefined && now !== null && before > limit && now <= limit;

@@ -1,0 +1,59 @@
+import { describe, expect, it } from '@jest/globals';
+import type { EdgeMoment, RunDeed, RunPack, RunState } from '@keen/core';
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { moment } from '../../testing/live.js';
+import { show } from '../../testing/show.js';
+import { EdgePlan } from './edge-plan.js';
+
+const PACK = {
+  vehicle: { bodyClass: 'saloon' },
+  place: { shelter: { kind: 'indoors' } },
+  hours: [],
+  fromMs: 0,
+} as unknown as RunPack;
+const STATE = { wiped: new Set(['bonnet']), readings: [] } as unknown as RunState;
+const edge = (panel: EdgeMoment['panel'], leftSeconds: number | null): EdgeMoment => ({
+  panel,
+  leftSeconds,
+  share: 0.5,
+  ends: leftSeconds === null ? 'lasts' : 'freezes',
+});
+
+const plan = (edges: readonly EdgeMoment[]): RunDeed[] => {
+  const deeds: RunDeed[] = [];
+  show(
+    <EdgePlan
+      pack={PACK}
+      state={STATE}
+      moment={moment({ edges })}
+      nowMs={0}
+      mayWet
+      isDrying
+      act={(...done) => deeds.push(...done)}
+    />,
+  );
+  return deeds;
+};
+const panel = (name: RegExp) => screen.getByRole('button', { name });
+
+describe('the wet edge', () => {
+  it('hatches what is due within the minute, and frames what is wiped next', () => {
+    plan([edge('roof', 45), edge('left', 61), edge('rear', null)]);
+    expect(panel(/^roof/).dataset).toMatchObject({ urgent: 'true', first: 'true', ends: 'freezes' });
+    expect(panel(/^left flank/).dataset['urgent']).toBeUndefined();
+    expect(panel(/^rear/).dataset).toMatchObject({ state: 'wet', ends: 'lasts' });
+    expect(panel(/^rear/).dataset['urgent']).toBeUndefined();
+    expect(panel(/^bonnet/).dataset['state']).toBe('wiped');
+  });
+
+  it('takes a tap for wiped where it is wet, and for wetted where it is not', async () => {
+    const deeds = plan([edge('roof', 45)]);
+    await userEvent.click(panel(/^roof/));
+    await userEvent.click(panel(/^bonnet/));
+    expect(deeds).toEqual([
+      { kind: 'wiped', panel: 'roof' },
+      { kind: 'wet', panel: 'bonnet' },
+    ]);
+  });
+});
