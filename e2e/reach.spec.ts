@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, type Page, test, type ViewportSize } from '@playwright/test';
 import { faultsOf } from './axe.js';
 import { DESK, PHONE } from './browser.js';
 import { settled, shown, unmoving } from './settled.js';
@@ -32,7 +32,23 @@ const VIEWS = [
   '/round',
 ];
 
+/** What is printed, in a shop. */
+const PRINTED = new Set(['/plan', '/run/orange-hatch-planned', '/balance/blue-hatch', '/washes', '/weather']);
+/** Within the margins of a sheet that is a little narrower than A4 and lower than Letter. */
+const PAPER = { width: 718, height: 970 };
+/** A desk at twice its size. */
 const HALF_A_DESK = { width: DESK.width / 2, height: DESK.height / 2 };
+
+/** Nothing of it is scrolled to sideways, once its drawings have followed the size. */
+async function fits(page: Page, size: ViewportSize, what: string): Promise<void> {
+  await page.setViewportSize(size);
+  await expect
+    .configure({ soft: true })
+    .poll(() => page.evaluate(() => document.documentElement.scrollWidth), {
+      message: `${what} at ${size.width}`,
+    })
+    .toBeLessThanOrEqual(size.width);
+}
 
 /** Within the program, as its links do: a page load for each view takes longer than the view. */
 async function follow(page: Page, path: string): Promise<void> {
@@ -79,7 +95,7 @@ const textsOf = (page: Page): Promise<string[]> =>
     return texts;
   });
 
-test('nothing of a view is wider than a phone, and all of it is in the units that were chosen', async ({
+test('nothing of a view is wider than a phone or a sheet of paper, and all of it is in the units that were chosen', async ({
   page,
   request,
 }) => {
@@ -91,11 +107,12 @@ test('nothing of a view is wider than a phone, and all of it is in the units tha
     await settled(page, '/nowhere');
     for (const path of VIEWS) {
       await (path.includes('?') ? settled(page, path) : follow(page, path));
-      // A phone, and a desk at twice its size.
-      for (const size of [HALF_A_DESK, PHONE]) {
-        await page.setViewportSize(size);
-        const width = await page.evaluate(() => document.documentElement.scrollWidth);
-        expect.soft(width, `${path} at ${size.width}`).toBeLessThanOrEqual(size.width);
+      await fits(page, HALF_A_DESK, path);
+      await fits(page, PHONE, path);
+      if (PRINTED.has(path)) {
+        await page.emulateMedia({ media: 'print' });
+        await fits(page, PAPER, `${path} on paper`);
+        await page.emulateMedia({ media: 'screen' });
       }
       const metric = (await textsOf(page)).filter((text) => METRIC.test(text) && !NOT_WALKED.test(text));
       expect.soft([...new Set(metric)].slice(0, 5), path).toEqual([]);
