@@ -1,3 +1,4 @@
+import type { MessagePort } from 'node:worker_threads';
 import { HttpException } from '@nestjs/common';
 import { FieldError } from '@keen/core';
 import { answerFor } from '../errors/error.filter.js';
@@ -7,10 +8,18 @@ export type Outcome<Found> =
   | { readonly kind: 'read'; readonly found: Found }
   | { readonly kind: 'refused'; readonly status: number; readonly body: object };
 
+/** What a thread is given: the file, and where it says that it has begun. */
+export interface Order<Job> {
+  readonly job: Job;
+  readonly begun: MessagePort;
+}
+
 /** The program of a thread that reads one kind of file. */
 export const answering =
   <Job, Found>(read: (job: Job) => Found) =>
-  (job: Job): Outcome<Found> => {
+  ({ job, begun }: Order<Job>): Outcome<Found> => {
+    begun.postMessage(null);
+    begun.close();
     try {
       return { kind: 'read', found: read(job) };
     } catch (error) {
