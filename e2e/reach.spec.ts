@@ -36,6 +36,9 @@ const VIEWS = [
 const PRINTED = new Set(['/plan', '/run/orange-hatch-planned', '/balance/blue-hatch', '/washes', '/weather']);
 /** Within the margins of a sheet that is a little narrower than A4 and lower than Letter. */
 const PAPER = { width: 718, height: 970 };
+/** Every view, one after the other, on a machine that does other work too. */
+const LONG_WALK_MS = 400_000;
+
 /** A desk at twice its size. */
 const HALF_A_DESK = { width: DESK.width / 2, height: DESK.height / 2 };
 
@@ -62,7 +65,7 @@ async function follow(page: Page, path: string): Promise<void> {
 }
 
 test('axe finds nothing on any view, and enough contrast by night', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(LONG_WALK_MS);
   await settled(page, '/nowhere');
   for (const path of VIEWS) {
     await test.step(path, async () => {
@@ -99,6 +102,7 @@ test('nothing of a view is wider than a phone or a sheet of paper, and all of it
   page,
   request,
 }) => {
+  test.setTimeout(LONG_WALK_MS);
   const before = ((await (await request.get('/api/settings')).json()) as { display: object }).display;
   const imperial = { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', volume: 'gal' };
   await request.patch('/api/settings', { data: { display: { ...before, ...imperial } } });
