@@ -243,7 +243,7 @@ test('the desk speaks the user’s units and shows its working', async ({ page }
   await page.goto('/desk/wind-chill');
   await expect(page.getByLabel('Air, °F')).toHaveValue('14');
   await page.getByLabel('Air, °F').fill('5');
-  await page.getByLabel('Wind, mph').fill('20');
+  await page.getByLabel('Wind at 10 m, as forecasts have it, mph').fill('20');
   // Published: 5 °F at 20 mph feels like −15 °F.
   await expect(page.getByText(/^-15\.\d+$/)).toBeVisible();
   await expect(page.getByText(/^It feels like −15 °F;/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { type DisplaySettings, HARDNESS_UNITS, MINOR_PER_UNIT } from '@keen/core';
-import { LITRES_PER_GALLON } from './scales.js';
+import { LITRES_PER_GALLON, OUNCES_PER_GALLON } from './scales.js';
 
 const KMH_PER_MS = 3.6;
 const MPH_PER_MS = 2.23694;
@@ -19,7 +19,6 @@ const ML_PER_FL_OZ = 29.5735;
 const SHORT_DISTANCE = 10;
 const MM_PER_INCH = 25.4;
 const OUNCES_PER_QUART = 32;
-const OUNCES_PER_GALLON = 128;
 
 /** Everything that is shown passes here: units, money, time and language of one user. */
 export interface Format {

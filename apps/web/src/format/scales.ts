@@ -20,6 +20,7 @@ export const hardnessScale = ({ hardness }: Pick<DisplaySettings, 'hardness'>): 
 
 /** US. */
 export const LITRES_PER_GALLON = 3.785_411_784;
+export const OUNCES_PER_GALLON = 128;
 
 /** Water in this user's measure; kept in litres. */
 export const litreScale = ({ volume }: Pick<DisplaySettings, 'volume'>): Scale =>

@@ -2,7 +2,7 @@ import { Checkbox, Select, TextInput } from '@mantine/core';
 import type { DisplaySettings } from '@keen/core';
 import { shownUnit } from '../../format/shown-unit.js';
 import type { DeskField } from './desk-view.js';
-import { fieldWords, shortUnit } from './field-words.js';
+import { fieldWords, unitWords } from './field-words.js';
 
 interface DeskInputProps {
   /** Name of the sum. */
@@ -16,7 +16,7 @@ interface DeskInputProps {
 
 /** One figure of a sum, in the user's unit. */
 export function DeskInput({ sum, field, value, error, display, onChange }: DeskInputProps) {
-  const unit = shortUnit(shownUnit(field.unit, display).label);
+  const unit = unitWords(sum, shownUnit(field.unit, display).label);
   const label = `${fieldWords(sum, field.name)}${unit ? `, ${unit}` : ''}${field.isOptional ? ' (if known)' : ''}`;
   const text = typeof value === 'string' ? value : '';
   if (field.kind === 'switch')

@@ -1,13 +1,6 @@
 import type { Format } from '../../format/format.js';
+import { number, numbers, type Worked } from './worked.js';
 
-/** What went in and what came out, in the sums' own units. */
-export interface Worked {
-  readonly input: Readonly<Record<string, unknown>>;
-  readonly output: Readonly<Record<string, unknown>>;
-}
-
-const number = (value: unknown): number => (typeof value === 'number' ? value : 0);
-const numbers = (value: unknown): readonly number[] => (Array.isArray(value) ? value.map(number) : []);
 const figure = (value: unknown, digits = 1): string => {
   const size = number(value);
   return (Number.isInteger(size) ? String(size) : size.toFixed(digits)).replace('-', '−');
@@ -43,7 +36,7 @@ const ofMeter: Sentence = ({ output }, format) => {
 const ofFilm: Sentence = ({ output }, format) => {
   const [ice, dry] = [output['firstIceMinutes'], output['dryMinutes']];
   if (typeof ice === 'number' && (typeof dry !== 'number' || ice <= dry))
-    return `It freezes after ${format.minutes(ice)}, at ${format.temp(number(output['lowestTempC']))} in the end.`;
+    return `It freezes after ${format.minutes(ice)}, and gets down to ${format.temp(number(output['lowestTempC']))}.`;
   return typeof dry === 'number'
     ? `It dries after ${format.minutes(dry)}, and nothing of it freezes.`
     : 'It neither dries nor freezes as long as it is followed.';

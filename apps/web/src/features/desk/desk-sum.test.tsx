@@ -49,7 +49,7 @@ describe('an answer in a sentence', () => {
     ['meter', { gapSeconds: [240] }, 'Stop after step 1: $6.00, against $6.50 if it runs on.'],
     ['meter', { gapSeconds: [10] }, 'Let it run: $3.00, and no stop is cheaper.'],
     ['wind-chill', {}, 'It feels like −17.9 °C; bare skin does not freeze.'],
-    ['film', {}, 'It freezes after 2.8 min, at −7.2 °C in the end.'],
+    ['film', {}, 'It freezes after 2.8 min, and gets down to −7.2 °C.'],
     ['sun', { at: '2026-01-14T00:00:00-05:00' }, 'The sun is below the horizon.'],
   ])('%s, %j', (name, change, sentence) => {
     expect(said(name, change)).toBe(sentence);

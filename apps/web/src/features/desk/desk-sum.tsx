@@ -5,13 +5,14 @@ import { shownUnit } from '../../format/shown-unit.js';
 import { useFormat } from '../../format/use-format.js';
 import { labPath } from '../../parts/lab-path.js';
 import { DeskInput } from './desk-field.js';
-import { deskSentence, type Worked } from './desk-sentence.js';
+import { deskSentence } from './desk-sentence.js';
 import { fieldsOf, figureText, inputFrom, outputUnits, shownExample, shownFigures } from './desk-view.js';
 import type { DeskValues } from './examples.js';
-import { fieldWords, isSaid, shortUnit } from './field-words.js';
+import { fieldWords, isSaid, unitWords } from './field-words.js';
 import { MeterStrip } from './meter-strip.js';
 import { VesselDrawing } from './vessel-drawing.js';
 import { vesselOf } from './vessel-view.js';
+import type { Worked } from './worked.js';
 import { workingOf } from './working.js';
 import classes from './desk.module.css';
 
@@ -99,7 +100,7 @@ function Answered({ name, worked, onPull }: AnsweredProps) {
           return (
             <div key={field} style={{ display: 'contents' }}>
               <dt>
-                {fieldWords(name, field)} <span className="muted">{shortUnit(unit.label)}</span>
+                {fieldWords(name, field)} <span className="muted">{unitWords(name, unit.label)}</span>
               </dt>
               <dd className="figure">
                 {figureText(typeof value === 'number' ? unit.toShown(value) : value)}

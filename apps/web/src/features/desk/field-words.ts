@@ -78,13 +78,18 @@ const WORDS: Readonly<Record<string, Words>> = {
   },
   'resin-life': {
     resinLitres: 'Resin',
-    capacityGramsPerLitre: 'It takes up',
+    capacityGramsPerLitre: 'A litre of it takes up, as calcium carbonate',
     tdsMgPerLitre: 'Dissolved in the water',
     usedLitres: 'Water it has made already',
     litresTotal: 'Water in all',
     litresLeft: 'Water still to come',
   },
-  'wind-chill': { airTempC: 'Air', windKmh: 'Wind', windChillC: 'Feels like', frostbiteClass: 'Bare skin' },
+  'wind-chill': {
+    airTempC: 'Air',
+    windKmh: 'Wind at 10 m, as forecasts have it',
+    windChillC: 'Feels like',
+    frostbiteClass: 'Bare skin',
+  },
 };
 
 /** What stands in the answer's sentence and drawing already, or cannot be read as a figure. */
@@ -99,6 +104,8 @@ export const fieldWords = (sum: string, field: string): string => WORDS[sum]?.[f
 
 export const isSaid = (sum: string, field: string): boolean => SAID[sum]?.includes(field) ?? false;
 
-/** "mL of finished mix" as "mL": what it is of stands in the words before it. */
-export const shortUnit = (label: string): string =>
-  label === 'N of 1:N' ? '' : label.replace(/ (?:of|to|in|on|at|leaving|as)\b.*$/, '');
+/** "mL of finished mix" as "mL" where the words before it say what it is of; else as the sum has it. */
+export function unitWords(sum: string, label: string): string {
+  if (!(sum in WORDS)) return label;
+  return label === 'N of 1:N' ? '' : label.replace(/ (?:of|to|in|on|at|leaving|as)\b.*$/, '');
+}

@@ -1,16 +1,13 @@
 import { useFormat } from '../../format/use-format.js';
-import type { Worked } from './desk-sentence.js';
+import { numbers, type Worked } from './worked.js';
 import classes from './meter-strip.module.css';
-
-const seconds = (value: unknown): readonly number[] =>
-  Array.isArray(value) ? value.filter((one): one is number => typeof one === 'number') : [];
 
 /** The visit as the meter sees it: water while one works, and gaps in which it runs on or is stopped. */
 export function MeterStrip({ worked: { input, output } }: { readonly worked: Worked }) {
   const format = useFormat();
-  const steps = seconds(input['stepSeconds']);
-  const gaps = seconds(input['gapSeconds']);
-  const stops = new Set(seconds(output['stopAfter']));
+  const steps = numbers(input['stepSeconds']);
+  const gaps = numbers(input['gapSeconds']);
+  const stops = new Set(numbers(output['stopAfter']));
   const all = [...steps, ...gaps].reduce((sum, one) => sum + one, 0);
   if (all === 0) return null;
   const parts = steps.flatMap((length, i) => {

@@ -1,5 +1,6 @@
 import type { Format } from '../../format/format.js';
-import type { Worked } from './desk-sentence.js';
+import { OUNCES_PER_GALLON } from '../../format/scales.js';
+import { number, numbers, type Worked } from './worked.js';
 
 /** One layer of what is in a vessel, from below. */
 export interface Layer {
@@ -24,7 +25,6 @@ export interface Vessel {
   readonly handle: Handle | null;
 }
 
-const number = (value: unknown): number => (typeof value === 'number' ? value : 0);
 const inAll = (layers: readonly { readonly amount: number }[]): number =>
   layers.reduce((sum, { amount }) => sum + amount, 0);
 
@@ -46,7 +46,7 @@ function strengthAt(input: Worked['input'], share: number): Readonly<Record<stri
   const parts = (1 - share) / share;
   if ('percent' in input) return { percent: 100 * share };
   if ('mlPerLitreWater' in input) return { mlPerLitreWater: 1000 / parts };
-  if ('flOzPerUsGalWater' in input) return { flOzPerUsGalWater: 128 / parts };
+  if ('flOzPerUsGalWater' in input) return { flOzPerUsGalWater: OUNCES_PER_GALLON / parts };
   return { partsWater: parts };
 }
 
@@ -108,11 +108,7 @@ const DRAWN: Readonly<Record<string, Draw>> = {
   },
   'bottle-mix': (worked, format) => ({
     shape: 'bottle',
-    layers: productIn(
-      worked,
-      format,
-      Array.isArray(worked.output['productMl']) ? worked.output['productMl'].map(number) : [],
-    ),
+    layers: productIn(worked, format, numbers(worked.output['productMl'])),
     handle: null,
   }),
   'panel-impact': (worked, format) => ({

@@ -16,6 +16,8 @@ export function useSteady(board: RefObject<HTMLElement | null>, isUnfolded: bool
     if (before && top !== null) window.scrollBy({ top: top - before.top, behavior: 'instant' });
   }, [board, isUnfolded]);
   return (key) => {
+    // Nothing is about to unfold: what is remembered now would move the page when it folds.
+    if (isUnfolded) return;
     const top = topOf(board.current, key);
     held.current = top === null ? null : { key, top };
   };

@@ -89,8 +89,7 @@ function SeasonSubject(props: SubjectProps) {
   return (
     <>
       <p className="muted" style={{ margin: 0 }}>
-        Done with a wash when its season has come and the hour suits. The product’s data sheet goes before
-        these figures.
+        Done with a wash when its season has come and the hour suits. Follow the product’s data sheet first.
       </p>
       <NumbersSubject {...props} />
     </>
