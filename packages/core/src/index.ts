@@ -187,6 +187,8 @@ export {
   type BottlesByStep,
   type HouseRules,
   type Variant,
+  STAGE_IDS,
+  type StageId,
   type VariantStep,
 } from './house-rules/index.js';
 // Ways to wash, as steps.

@@ -3,6 +3,7 @@ import {
   METHOD_IDS,
   type NamedWay,
   SECTION_IDS,
+  STAGE_IDS,
   type Variant,
   type VariantStep,
   ZONE_GROUPS,
@@ -49,6 +50,12 @@ function sectionOf(field: string, value: unknown): NonNullable<VariantStep['sect
   return found;
 }
 
+function stageOf(field: string, value: unknown): NonNullable<VariantStep['stage']> {
+  const found = STAGE_IDS.find((id) => id === value);
+  if (!found) throw badField(field, `${field} must be one of ${STAGE_IDS.join(', ')}.`);
+  return found;
+}
+
 function dwellOf(field: string, value: unknown): NonNullable<VariantStep['dwell']> {
   if (!isGiven(value)) throw badField(field, `${field} must be an object.`);
   const reach = { from: 0, to: MOST_STEP_MINUTES };
@@ -62,13 +69,14 @@ function dwellOf(field: string, value: unknown): NonNullable<VariantStep['dwell'
 /** What is said of a step besides its minutes and note; what is not said stays as the method has it. */
 function ownOfStep(
   field: string,
-  { groups, litres, dwell, section, product, parts }: Given,
+  { groups, litres, dwell, section, stage, product, parts }: Given,
 ): Partial<VariantStep> {
   return {
     ...(groups == null ? {} : { groups: zonesOf(`${field}.groups`, groups) }),
     ...(litres == null ? {} : { litres: numberIn(`${field}.litres`, litres, { from: 0, to: MOST_LITRES }) }),
     ...(dwell == null ? {} : { dwell: dwellOf(`${field}.dwell`, dwell) }),
     ...(section == null ? {} : { section: sectionOf(`${field}.section`, section) }),
+    ...(stage == null ? {} : { stage: stageOf(`${field}.stage`, stage) }),
     ...(product == null ? {} : { product: bottleId(`${field}.product`, product) }),
     ...(parts == null ? {} : { parts: numberIn(`${field}.parts`, parts, { from: 0, to: MOST_PARTS }) }),
   };

@@ -83,6 +83,12 @@ export function faultText(fault: StepFault, format: Format): string {
       return `Glass is near ${format.temp(fault.glassC)} and the water ${format.temp(fault.waterC)}: hot water cracks frozen glass. Begin low on the body, bring the glass above freezing slowly.`;
     case 'forbidden':
       return `The place forbids it (${SITE_RULE_NAMES[fault.rule]}): ask there, or leave the step out.`;
+    case 'driven-back':
+      return `It is to be done in the first place, after “${RUN_STEP_NAMES[fault.there].toLowerCase()}” in the second: nobody drives back. Done in one place until that is mended.`;
+    case 'needs-first-place':
+      return 'It needs the water, the drain or the meter of the first place, and stands after the drive. Move it ahead of the drive; until then all is done in one place.';
+    case 'not-rinsed-here':
+      return 'The drive would stand before it, and nothing has rinsed the body yet: salt would be driven on and rubbed. Rinse first; until then all is done in one place.';
     case 'no-drain':
       return `No drain, and ${format.litres(fault.litres)} falls: keep it drip-free, mop up, no puddle at the door.`;
   }

@@ -15,6 +15,8 @@ export function fixText(fix: StepFix): string {
       return `Mix it 1:${fix.parts}`;
     case 'own-choice':
       return 'Let the program pick the bottle';
+    case 'any-place':
+      return 'Let the program pick the place';
     case 'leave-out':
       return 'Leave it out';
   }

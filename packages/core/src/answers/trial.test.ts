@@ -67,6 +67,17 @@ describe('an order that is tried out', () => {
     expect(shipped.minutes).toBeGreaterThan(30);
   });
 
+  it('says of a step that is sent to the second place why it cannot be done there', () => {
+    const sent = tried(variant(KEYS.map((key) => row(key, key === 'foam-0' ? { stage: 'second' } : {}))));
+    expect(faultsOf(sent, 'rinse-0')).toEqual([
+      { key: 'rinse-0', id: 'rinse', fault: { kind: 'needs-first-place' }, fix: null },
+    ]);
+    expect(faultsOf(sent, 'foam-0')).toContainEqual(
+      expect.objectContaining({ fault: { kind: 'not-rinsed-here' }, fix: { kind: 'any-place' } }),
+    );
+    expect(sent.minutes).toBe(plain.minutes);
+  });
+
   it('takes longer, more water and more money by what its steps say', () => {
     const longer = tried(variant([row('contact-0', { minutes: 40, litres: 35 })]));
     expect(longer.litres).toBeCloseTo(plain.litres + 15, 6);

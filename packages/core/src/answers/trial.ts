@@ -1,4 +1,4 @@
-import type { WashStep, WayId } from '../method/index.js';
+import { type Method, stageFaults, type WashStep, type WayId } from '../method/index.js';
 import { type WashTotals, washTotals } from '../plan/index.js';
 import type { Finding, Judgement } from '../rules/index.js';
 import { type StepFault, type StepFix, stepFix } from '../run/index.js';
@@ -26,6 +26,15 @@ export interface TrialAnswer extends WashTotals {
   readonly faults: readonly TrialFault[];
 }
 
+/** What is wrong with the places that somebody gave the steps: without these it is done in one place. */
+const ofPlaces = (method: Method): TrialFault[] =>
+  stageFaults(method).map(({ step, fault }) => ({
+    key: step.key ?? null,
+    id: step.id,
+    fault,
+    fix: stepFix(fault, step),
+  }));
+
 /**
  * How would this wash go in these steps, and what is wrong with their order?
  *
@@ -43,8 +52,9 @@ export function trialAnswer(question: TrialQuestion, tools: Pick<Tools, 'keep'>)
       return { key, id, fault, fix: step ? stepFix(fault, step) : null };
     }),
   );
+  const all = [...faults, ...ofPlaces(method)];
   const isNew = (one: TrialFault, i: number): boolean =>
-    faults.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) === i;
+    all.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) === i;
   const { standing, limiting, findings } = judged.judgement;
   return {
     ...washTotals(place, method),
@@ -52,6 +62,6 @@ export function trialAnswer(question: TrialQuestion, tools: Pick<Tools, 'keep'>)
     wayId: judged.wayId,
     limiting,
     against: findings.filter(({ level }) => level === 'block' || level === 'condition'),
-    faults: faults.filter(isNew),
+    faults: all.filter(isNew),
   };
 }

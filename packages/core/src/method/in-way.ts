@@ -9,7 +9,9 @@ import { STEP_KINDS } from './data/step-kinds.js';
 import { IDLE, removedBy, type WashStep } from './wash-step.js';
 import { ofFraction } from './step-share.js';
 import type { Before, Way } from './way-id.js';
-import { elsewhereFrom, isBody, startOf, usualWay } from './way.js';
+import { isBody, startOf } from './loop-start.js';
+import { elsewhereFrom } from './second-place.js';
+import { canEndElsewhere, usualWay } from './way.js';
 
 /** Steps that go round with the parts: what wets, rubs and dries the body. What else stands among them comes after. */
 export const goesByParts = (step: Pick<WashStep, 'id' | 'groups'>): boolean => {
@@ -89,7 +91,8 @@ interface CutUp {
 
 /** The same steps with those from `from` on done part by part. */
 function unrolled(method: Method, steps: readonly WashStep[], way: Way): CutUp {
-  const start = startOf(steps, way.from);
+  const first = way.section === 'whole-car' ? -1 : startOf(steps, way.from);
+  const start = first < 0 ? steps.length : first;
   const behind = steps.slice(start);
   // The loop ends with the last step that goes round; what stands behind it stays there.
   const end = behind.findLastIndex(goesByParts) + 1;
@@ -122,16 +125,15 @@ interface InWay {
 /** The same steps, with the drive before those that are done in the second place. */
 function drivenOn(method: Method, own: readonly WashStep[], { way, driveMinutes }: InWay): WashStep[] {
   const start = elsewhereFrom(own, way.from);
-  const { ahead, behind } =
-    way.section === 'whole-car'
-      ? {
-          ahead: inRounds(method, own.slice(0, start), 'whole-car'),
-          behind: inRounds(method, own.slice(start), 'whole-car'),
-        }
-      : unrolled(method, own, way);
+  const there = own.slice(start);
+  const { ahead, behind } = unrolled(method, there, way);
   const drive: WashStep = { ...IDLE, id: 'drive-on', minutes: driveMinutes + ARRIVE_MINUTES };
   const thaw = way.before === 'thaw' ? [{ ...IDLE, id: 'thaw', minutes: THAW_MINUTES } as const] : [];
-  return [...ahead, drive, ...[...thaw, ...behind].map(elsewhere)];
+  return [
+    ...inRounds(method, own.slice(0, start), 'whole-car'),
+    drive,
+    ...[...thaw, ...ahead, ...behind].map(elsewhere),
+  ];
 }
 
 function stepsIn(method: Method, plain: readonly WashStep[], how: InWay): readonly WashStep[] {
@@ -148,10 +150,11 @@ function stepsIn(method: Method, plain: readonly WashStep[], how: InWay): readon
  * these.
  *
  * @param driveMinutes to the second place, where the way has one
- * @returns the method with its steps unrolled; salt taken off is that of the method, whose parts are the whole car in the end, or of the half
+ * @returns the method with its steps unrolled, in its usual way where it cannot be ended in a second place as its steps stand; salt taken off is that of the method, whose parts are the whole car in the end, or of the half
  * that alone is washed
  */
 export function inWay(method: Method, way: Way, driveMinutes = 0): Method {
+  if (way.isElsewhere && !canEndElsewhere(method, way.from)) return inUsualWay(method);
   if (way.only !== null) return { ...inUsualWay(onlyHalf(method, way.only)), wayId: way.id };
   const plain = method.plainSteps ?? method.steps;
   const steps = stepsIn(method, plain, { way, driveMinutes });

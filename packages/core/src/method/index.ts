@@ -9,6 +9,7 @@ export * from './describe-method.js';
 export * from './data/methods.js';
 export * from './way-id.js';
 export * from './way.js';
+export { type StageFault, stageFaults } from './second-place.js';
 export * from './wet-paint.js';
 export * from './half-wash.js';
 export * from './in-way.js';

@@ -107,13 +107,14 @@ function ownMinutes(step: WashStep, { minutes, dwell }: VariantStep): Partial<Wa
 /** One step as the shop has it. */
 function inOwnWay(step: WashStep, own: VariantStep | undefined): WashStep {
   if (!own) return step;
-  const { note, groups, litres, dwell, section, product, parts } = own;
+  const { note, groups, litres, dwell, section, stage, product, parts } = own;
   return {
     ...onOwnGroups(step, groups),
     ...ownMinutes(step, own),
     ...(dwell ? { dwell, hasOwnDwell: true } : {}),
     ...(litres === undefined ? {} : { litres, hasOwnLitres: true, mixLitres: undefined }),
     ...(section === undefined ? {} : { ownSection: section }),
+    ...(stage === undefined ? {} : { ownStage: stage }),
     ...(product === undefined ? {} : { ownBottle: product }),
     ...(parts === undefined ? {} : { ownParts: parts }),
     ...(note ? { note } : {}),

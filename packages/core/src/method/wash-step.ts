@@ -1,3 +1,4 @@
+import type { StageId } from '../house-rules/index.js';
 import type { MinutesRange } from '../quantity/index.js';
 import type { PartId } from './section.js';
 import type { StepProduct } from './step-product.js';
@@ -84,6 +85,8 @@ export interface WashStep {
   readonly ownParts?: number;
   /** How much of the car it is done on at once, where the shop says so for this step; absent: as the way has it. */
   readonly ownSection?: SectionId;
+  /** In which place of a wash that ends in a second one, where the shop says so for this step; absent: as the way has it. */
+  readonly ownStage?: StageId;
   /** Its key in the shop's own order of the method; absent: the method is done as it ships. */
   readonly key?: string;
   /** What it puts on; absent: nothing, or not looked up yet. */

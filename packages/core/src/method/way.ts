@@ -1,8 +1,8 @@
 import type { Method } from './method.js';
 import { SECTION_IDS } from '../vehicle/index.js';
-import { STEP_KINDS } from './data/step-kinds.js';
+import { startOf } from './loop-start.js';
 import { workAside } from './season-work.js';
-import type { WashStep } from './wash-step.js';
+import { elsewhereFrom } from './second-place.js';
 import type { Before, Cut, Half, LoopFrom, LoopName, Way, WayId } from './way-id.js';
 
 const WHOLE: Way = {
@@ -59,63 +59,6 @@ const BY_ID = new Map<string, Way>(WAYS.map((one) => [one.id, one]));
 export const wayOf = (method: Method, wayId: string | null): Way =>
   BY_ID.get(wayId ?? '') ?? usualWay(method);
 
-export const isBody = ({ groups }: Pick<WashStep, 'groups'>): boolean =>
-  groups.includes('upper') || groups.includes('lower');
-const laysProduct = (step: WashStep): boolean =>
-  isBody(step) && (STEP_KINDS[step.id].wets?.isProduct ?? false);
-const rubsWet = (step: WashStep): boolean =>
-  step.contact &&
-  isBody(step) &&
-  STEP_KINDS[step.id].wets !== null &&
-  STEP_KINDS[step.id].patchM2 === undefined;
-
-/** Index of the first step that is left on the paint until something rubs it; −1: nothing rubs it wet. */
-function touchFrom(steps: readonly WashStep[]): number {
-  const touch = steps.findIndex(rubsWet);
-  let from = touch;
-  // What is sprayed on before the hand comes goes with it, part by part.
-  while (from > 0 && laysProduct(steps[from - 1] as WashStep)) from -= 1;
-  return from;
-}
-
-/** Index of the first soap on the body; −1: there is none before the hand comes, or it goes with the hand anyway. */
-function soapFrom(steps: readonly WashStep[]): number {
-  const soap = steps.findIndex(laysProduct);
-  const touch = touchFrom(steps);
-  return soap >= 0 && soap !== touch ? soap : -1;
-}
-
-/** Takes the last water of a rinse off. */
-const dries = ({ id }: WashStep): boolean =>
-  STEP_KINDS[id].takes === 'blow' || id === 'towel' || id === 'dry-seal';
-
-/** Index of the last flood before the drying, or of the drying itself; −1: nobody dries it. */
-function dryingFrom(steps: readonly WashStep[]): number {
-  const isFlooded = steps.some(({ id }) => STEP_KINDS[id].wets?.film === 'flood');
-  const first = steps.findIndex(dries);
-  if (first < 0 || !isFlooded) return -1;
-  return steps[first - 1]?.id === 'final-rinse' ? first - 1 : first;
-}
-
-/** Does this step need the water, the drain or the meter of the place? */
-const needsPlace = ({ id, onMeter }: WashStep): boolean => {
-  const { wets, rinses } = STEP_KINDS[id];
-  return onMeter || rinses === 'under' || wets?.water === 'place';
-};
-
-/** Index of the first step in the second place; −1: nothing is rinsed before, or what comes after cannot do without the first. */
-export function elsewhereFrom(steps: readonly WashStep[], from: LoopFrom): number {
-  const start = from === 'drying' ? steps.findIndex(dries) : touchFrom(steps);
-  const isRinsed = steps.slice(0, Math.max(0, start)).some(({ id }) => STEP_KINDS[id].rinses === 'body');
-  return isRinsed && !steps.slice(start).some(needsPlace) ? start : -1;
-}
-
-/** Where one begins to go round; −1: the method has no such step. */
-export const startOf = (steps: readonly WashStep[], from: LoopFrom): number => {
-  if (from === 'drying') return dryingFrom(steps);
-  return from === 'soap' ? soapFrom(steps) : touchFrom(steps);
-};
-
 /** May somebody wash this half of the body alone? A machine does what it does, and a strip is for all of the paint. */
 const canBeHalved = ({ strips, drying, ceilingGrade, steps }: Method, half: Half): boolean =>
   !strips &&
@@ -125,7 +68,10 @@ const canBeHalved = ({ strips, drying, ceilingGrade, steps }: Method, half: Half
   steps.some(({ groups, removes }) => groups.includes(half) && (removes[half] ?? 0) > 0);
 
 /** Only what is worked on as a whole is dried elsewhere as a whole; a hand that goes by two panels does so there, too. Bare paint is not driven. */
-const canEndElsewhere = ({ plainSteps, steps, usualSection, strips }: Method, from: LoopFrom): boolean =>
+export const canEndElsewhere = (
+  { plainSteps, steps, usualSection, strips }: Method,
+  from: LoopFrom,
+): boolean =>
   !strips &&
   (from === 'drying' ? usualSection === 'whole-car' : usualSection === 'two-panels') &&
   elsewhereFrom(workAside(plainSteps ?? steps).own, from) > 0;

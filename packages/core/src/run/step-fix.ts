@@ -13,6 +13,8 @@ export type StepFix =
   | { readonly kind: 'weaken'; readonly parts: number }
   /** The bottle that the program would take. */
   | { readonly kind: 'own-choice' }
+  /** Where the way has it. */
+  | { readonly kind: 'any-place' }
   | { readonly kind: 'leave-out' };
 
 const TENTHS = 10;
@@ -24,7 +26,10 @@ function allowedParts({ parts, panelPercent, fewestParts }: StepProduct): number
 }
 
 /** What would mend this fault? null: nothing that the order of the steps could. */
-export function stepFix(fault: StepFault, { product, ownBottle }: WashStep): StepFix | null {
+export function stepFix(
+  fault: StepFault,
+  { product, ownBottle, ownStage }: Pick<WashStep, 'product' | 'ownBottle' | 'ownStage'>,
+): StepFix | null {
   switch (fault.kind) {
     case 'not-rinsed':
       return { kind: 'rinse-behind' };
@@ -38,6 +43,10 @@ export function stepFix(fault: StepFault, { product, ownBottle }: WashStep): Ste
     case 'meets':
     case 'too-cold':
       return ownBottle === undefined ? null : { kind: 'own-choice' };
+    case 'driven-back':
+    case 'needs-first-place':
+    case 'not-rinsed-here':
+      return ownStage === undefined ? null : { kind: 'any-place' };
     case 'forbidden':
       return { kind: 'leave-out' };
     default:

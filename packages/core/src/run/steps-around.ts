@@ -1,5 +1,5 @@
 import type { Mix, MixFault } from '../kit/index.js';
-import type { WashStepId } from '../method/index.js';
+import type { StageFault, WashStepId } from '../method/index.js';
 import type { SiteRule } from '../place/index.js';
 import type { PanelId, ZoneGroup } from '../vehicle/index.js';
 
@@ -14,6 +14,7 @@ export interface WetEdge {
 /** What could go wrong at a step. */
 export type StepFault =
   | MixFault
+  | StageFault
   | { readonly kind: 'acid-over-alkali'; readonly alkali: WashStepId }
   | { readonly kind: 'alkali-over-acid'; readonly acid: WashStepId }
   /** No step behind it rinses the product off these. */

@@ -1,4 +1,12 @@
-import { bottlesFor, goesByParts, type Product, SECTION_IDS, ZONE_GROUPS } from '@keen/core';
+import {
+  bottlesFor,
+  goesByParts,
+  type Product,
+  SECTION_IDS,
+  STAGE_IDS,
+  type StageId,
+  ZONE_GROUPS,
+} from '@keen/core';
 import { Chip, Group, Select } from '@mantine/core';
 import { TypedNumber } from '../../parts/typed-number.js';
 import { GROUP_NAMES, RUN_STEP_NAMES } from '../../words/run-words.js';
@@ -14,6 +22,8 @@ interface OwnStepDetailsProps {
   readonly step: OwnStep;
   readonly errors: StepErrors;
   readonly bottles: readonly Product[];
+  /** The places by their names; null: it is done in one. */
+  readonly stages: Readonly<Record<StageId, string>> | null;
   readonly onChange: (change: Partial<OwnDetails>) => void;
 }
 
@@ -21,7 +31,7 @@ const PROGRAM = 'program';
 const BY_THE_WAY = 'way';
 
 /** Zones, water, dwell, bottle and strength of one step. */
-export function OwnStepDetails({ step, errors, bottles, onChange }: OwnStepDetailsProps) {
+export function OwnStepDetails({ step, errors, bottles, stages, onChange }: OwnStepDetailsProps) {
   const { display } = useFormat();
   const { own } = step;
   const name = RUN_STEP_NAMES[step.id];
@@ -72,6 +82,19 @@ export function OwnStepDetails({ step, errors, bottles, onChange }: OwnStepDetai
             ]}
             value={own.section ?? BY_THE_WAY}
             onChange={(id) => onChange({ section: SECTION_IDS.find((one) => one === id) ?? null })}
+            allowDeselect={false}
+          />
+        )}
+        {(stages || own.stage) && (
+          <Select
+            label={`Where, if it ends at ${stages?.second ?? 'a second place'}`}
+            data={[
+              { value: BY_THE_WAY, label: 'where this wash has it' },
+              { value: 'first', label: `at ${stages?.first ?? 'the first place'}` },
+              { value: 'second', label: `at ${stages?.second ?? 'the second place'}` },
+            ]}
+            value={own.stage ?? BY_THE_WAY}
+            onChange={(id) => onChange({ stage: STAGE_IDS.find((one) => one === id) ?? null })}
             allowDeselect={false}
           />
         )}

@@ -1,4 +1,4 @@
-import type { Product, TrialFault } from '@keen/core';
+import type { Product, StageId, TrialFault } from '@keen/core';
 import { ActionIcon, Button, TextInput } from '@mantine/core';
 import { IconArrowDown, IconArrowUp } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -20,6 +20,8 @@ interface OwnStepRowProps {
   readonly errors: StepErrors;
   readonly faults: readonly TrialFault[];
   readonly bottles: readonly Product[];
+  /** The places by their names; null: it is done in one. */
+  readonly stages: Readonly<Record<StageId, string>> | null;
   readonly onChange: (change: Partial<OwnStep>) => void;
   readonly onMove: (by: 1 | -1) => void;
   readonly onLeaveOut: () => void;
@@ -49,7 +51,8 @@ function Faults({
 
 /** One step in the editor: its place, minutes and note, its details on request, and what is wrong with it. */
 export function OwnStepRow(props: OwnStepRowProps) {
-  const { step, isFirst, isLast, errors, faults, bottles, onChange, onMove, onLeaveOut, onFix } = props;
+  const { step, isFirst, isLast, errors, faults, bottles, stages, onChange, onMove, onLeaveOut, onFix } =
+    props;
   const format = useFormat();
   const [isOpen, setOpen] = useState(false);
   const name = RUN_STEP_NAMES[step.id];
@@ -119,6 +122,7 @@ export function OwnStepRow(props: OwnStepRowProps) {
           step={step}
           errors={ofDetails}
           bottles={bottles}
+          stages={stages}
           onChange={(change) => onChange({ own: { ...step.own, ...change } })}
         />
       )}

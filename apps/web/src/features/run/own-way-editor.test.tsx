@@ -45,6 +45,12 @@ const UNRINSED: TrialFault = {
   fault: { kind: 'not-rinsed', groups: ['wheels'] },
   fix: { kind: 'rinse-behind' },
 };
+const TOO_FAR: TrialFault = {
+  key: 'foam-0',
+  id: 'foam',
+  fault: { kind: 'not-rinsed-here' },
+  fix: { kind: 'any-place' },
+};
 const variantOf = ({ body }: Sent): Variant | undefined => (body as { variant?: Variant }).variant;
 const isShipped = (sent: Sent): boolean => variantOf(sent)?.steps.length === 0;
 
@@ -52,6 +58,13 @@ function serve(faultsOf: (variant: Variant | undefined) => readonly TrialFault[]
   return madeUpServer((request) => {
     if (request.path.endsWith('/settings'))
       return { body: { display: DEFAULT_DISPLAY, house: DEFAULT_HOUSE, namedWays: [] } };
+    if (request.path.endsWith('/places'))
+      return {
+        body: [
+          { id: 'bay', name: 'Pier Road bay', finishAt: { placeId: 'unit', driveMinutes: 5, priceMinor: 0 } },
+          { id: 'unit', name: 'Quay unit', finishAt: null },
+        ],
+      };
     if (request.path.endsWith('/kit')) return { body: { products: [], gear: [] } };
     if (request.path.endsWith('/trial'))
       return { body: isShipped(request) ? trial(50) : trial(62, faultsOf(variantOf(request))) };
@@ -79,6 +92,22 @@ describe('the editor of the steps', () => {
     expect(variantOf(trials(sent).at(-1)!)?.steps.map(({ key }) => key)).toContain('+rinse');
     await userEvent.click(screen.getByRole('button', { name: 'Undo the last change' }));
     expect(await screen.findByText(/Nothing after it rinses/)).toBeTruthy();
+  });
+
+  it('sends a step to the second place by its name, says why that cannot be, and lets it go again', async () => {
+    const sent = serve((variant) =>
+      variant?.steps.some(({ stage }) => stage === 'second') ? [TOO_FAR] : [],
+    );
+    show(<OwnWayEditor answer={answer()} isBegun={false} onClose={() => undefined} />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam it' }));
+    await userEvent.click(await screen.findByRole('combobox', { name: 'Where, if it ends at Quay unit' }));
+    await userEvent.click(await screen.findByRole('option', { name: 'at Quay unit' }));
+    expect(await screen.findByText(/nothing has rinsed the body yet/)).toBeTruthy();
+    expect(variantOf(trials(sent).at(-1)!)?.steps.find(({ key }) => key === 'foam-0')?.stage).toBe('second');
+    await userEvent.click(screen.getByRole('button', { name: 'Let the program pick the place' }));
+    await waitFor(() => expect(screen.queryByText(/nothing has rinsed the body yet/)).toBeNull());
+    const where: HTMLInputElement = screen.getByRole('combobox', { name: 'Where, if it ends at Quay unit' });
+    expect(where.value).toBe('where this wash has it');
   });
 
   it('keeps the steps for this wash only, or for every wash', async () => {

@@ -9,6 +9,7 @@ import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import { NamedWays } from './named-ways.js';
 import { OwnStepRow } from './own-step-row.js';
 import { addable, AS_IT_SHIPS, movedBy, ownSteps, type OwnStep, variantFrom, withExtra } from './own-way.js';
+import { useStageNames } from './use-stage-names.js';
 import { stepErrors } from './own-way-errors.js';
 import { withFix } from './own-way-fix.js';
 import { TrialLine } from './trial-line.js';
@@ -97,6 +98,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
   const { house, namedWays } = settings;
   const { methodId } = answer.wash;
   const car = answer.pack.vehicle;
+  const stages = useStageNames(answer.wash.placeId);
   const keep = useKeepOrder(answer, { isBegun, onClose });
   const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
     ownSteps(methodId, { house, chosen: keep.once ?? undefined }, car),
@@ -142,6 +144,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
             errors={errors[step.key] ?? {}}
             faults={step.isLeftOut ? [] : (tried?.faults.filter(({ key }) => key === step.key) ?? [])}
             bottles={kit?.products ?? []}
+            stages={stages}
             onChange={(part) => change(step.key, part)}
             onMove={(by) => setSteps(movedBy(steps, step.key, by))}
             onLeaveOut={() => leaveOut(step)}

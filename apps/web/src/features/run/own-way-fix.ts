@@ -26,6 +26,8 @@ export function withFix(
       return changed((step) => ({ ...step, own: { ...step.own, parts: fix.parts } }));
     case 'own-choice':
       return changed((step) => ({ ...step, own: { ...step.own, product: null } }));
+    case 'any-place':
+      return changed((step) => ({ ...step, own: { ...step.own, stage: null } }));
     case 'leave-out':
       return steps.flatMap((step) =>
         step.key === key ? (step.isExtra ? [] : [{ ...step, isLeftOut: true }]) : [step],

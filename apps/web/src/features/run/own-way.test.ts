@@ -75,6 +75,7 @@ describe('the shop’s own way in the editor', () => {
       dwellMin: 4,
       dwellMax: '6',
       section: 'one-side',
+      stage: 'first',
       product: 'b',
       parts: 9,
     } as const;
@@ -86,6 +87,7 @@ describe('the shop’s own way in the editor', () => {
       litres: 2.5,
       dwell: { minMinutes: 4, maxMinutes: 6 },
       section: 'one-side',
+      stage: 'first',
       product: 'b',
       parts: 9,
     });

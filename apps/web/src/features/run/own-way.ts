@@ -6,6 +6,7 @@ import {
   ownOrderKeys,
   type SectionId,
   shopMethod,
+  type StageId,
   stepKeys,
   type Variant,
   type VariantStep,
@@ -24,6 +25,8 @@ export interface OwnDetails {
   readonly dwellMax: number | string;
   /** null: as the way has it, or it is no step that goes by parts. */
   readonly section: SectionId | null;
+  /** null: as a wash that ends in a second place has it. */
+  readonly stage: StageId | null;
   /** null: the program chooses. */
   readonly product: string | null;
   /** Parts of water to one of product; empty: by the label. */
@@ -52,6 +55,7 @@ const detailsOf = ({ groups, litres, dwell }: Pick<WashStep, 'groups' | 'litres'
   dwellMin: dwell?.minMinutes ?? '',
   dwellMax: dwell?.maxMinutes ?? '',
   section: null,
+  stage: null,
   product: null,
   parts: '',
 });
@@ -63,6 +67,7 @@ const ownDetails = (step: WashStep, own: VariantStep | undefined): OwnDetails =>
     dwell: own?.dwell ?? step.dwell,
   }),
   section: own?.section ?? null,
+  stage: own?.stage ?? null,
   product: own?.product ?? null,
   parts: own?.parts ?? '',
 });
@@ -157,6 +162,7 @@ function changedDetails({ own, shipped }: OwnStep): Partial<VariantStep> {
     ...(Number(own.litres) === shipped.litres ? {} : { litres: Number(own.litres) }),
     ...(isSameDwell ? {} : { dwell: { minMinutes: Number(own.dwellMin), maxMinutes: Number(own.dwellMax) } }),
     ...(own.section === null ? {} : { section: own.section }),
+    ...(own.stage === null ? {} : { stage: own.stage }),
     ...(own.product === null ? {} : { product: own.product }),
     ...(own.parts === '' ? {} : { parts: Number(own.parts) }),
   };
