@@ -77,7 +77,7 @@ export function OwnStepDetails({ step, errors, bottles, stages, onChange }: OwnS
           <Select
             label="At a time"
             data={[
-              { value: BY_THE_WAY, label: 'as much as this wash goes by' },
+              { value: BY_THE_WAY, label: 'as usual' },
               ...SECTION_IDS.map((id) => ({ value: id, label: SECTION_NAMES[id] })),
             ]}
             value={own.section ?? BY_THE_WAY}
@@ -85,13 +85,13 @@ export function OwnStepDetails({ step, errors, bottles, stages, onChange }: OwnS
             allowDeselect={false}
           />
         )}
-        {(stages || own.stage) && (
+        {stages && (
           <Select
-            label={`Where, if it ends at ${stages?.second ?? 'a second place'}`}
+            label="Done at"
             data={[
-              { value: BY_THE_WAY, label: 'where this wash has it' },
-              { value: 'first', label: `at ${stages?.first ?? 'the first place'}` },
-              { value: 'second', label: `at ${stages?.second ?? 'the second place'}` },
+              { value: BY_THE_WAY, label: 'as usual' },
+              { value: 'first', label: stages.first },
+              { value: 'second', label: stages.second },
             ]}
             value={own.stage ?? BY_THE_WAY}
             onChange={(id) => onChange({ stage: STAGE_IDS.find((one) => one === id) ?? null })}

@@ -13,7 +13,7 @@ import { madeUpServer, type Sent } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
 import { OwnWayEditor } from './own-way-editor.js';
 
-const answer = (predicted: object | null = null) =>
+const answer = (predicted: object | null = null, isDriven = false) =>
   ({
     wash: {
       id: 'w',
@@ -24,7 +24,10 @@ const answer = (predicted: object | null = null) =>
       extras: [],
       predicted,
     },
-    pack: { vehicle: { delicateWheels: false, bodyClass: 'saloon' } },
+    pack: {
+      vehicle: { delicateWheels: false, bodyClass: 'saloon' },
+      method: { steps: isDriven ? [{ id: 'rinseless', isElsewhere: true }] : [] },
+    },
   }) as unknown as RunAnswer;
 
 const trial = (minutes: number, faults: readonly TrialFault[] = []): TrialAnswer =>
@@ -98,16 +101,16 @@ describe('the editor of the steps', () => {
     const sent = serve((variant) =>
       variant?.steps.some(({ stage }) => stage === 'second') ? [TOO_FAR] : [],
     );
-    show(<OwnWayEditor answer={answer()} isBegun={false} onClose={() => undefined} />);
+    show(<OwnWayEditor answer={answer(null, true)} isBegun={false} onClose={() => undefined} />);
     await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam it' }));
-    await userEvent.click(await screen.findByRole('combobox', { name: 'Where, if it ends at Quay unit' }));
-    await userEvent.click(await screen.findByRole('option', { name: 'at Quay unit' }));
+    await userEvent.click(await screen.findByRole('combobox', { name: 'Done at' }));
+    await userEvent.click(await screen.findByRole('option', { name: 'Quay unit' }));
     expect(await screen.findByText(/nothing has rinsed the body yet/)).toBeTruthy();
     expect(variantOf(trials(sent).at(-1)!)?.steps.find(({ key }) => key === 'foam-0')?.stage).toBe('second');
     await userEvent.click(screen.getByRole('button', { name: 'Let the program pick the place' }));
     await waitFor(() => expect(screen.queryByText(/nothing has rinsed the body yet/)).toBeNull());
-    const where: HTMLInputElement = screen.getByRole('combobox', { name: 'Where, if it ends at Quay unit' });
-    expect(where.value).toBe('where this wash has it');
+    const where: HTMLInputElement = screen.getByRole('combobox', { name: 'Done at' });
+    expect(where.value).toBe('as usual');
   });
 
   it('keeps the steps for this wash only, or for every wash', async () => {

@@ -98,12 +98,15 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
   const { house, namedWays } = settings;
   const { methodId } = answer.wash;
   const car = answer.pack.vehicle;
-  const stages = useStageNames(answer.wash.placeId);
+  const names = useStageNames(answer.wash.placeId);
   const keep = useKeepOrder(answer, { isBegun, onClose });
   const [steps, { set: setSteps, back }, { current }] = useStateHistory<readonly OwnStep[]>(
     ownSteps(methodId, { house, chosen: keep.once ?? undefined }, car),
   );
   const { data: kit } = useKit();
+  const isDriven =
+    answer.pack.method.steps.some(({ isElsewhere }) => isElsewhere) || steps.some(({ own }) => own.stage);
+  const stages = isDriven ? names : null;
   const errors = stepErrors(steps);
   const isSound = Object.keys(errors).length === 0;
   const variant = isSound ? variantFrom(steps) : null;
@@ -163,7 +166,7 @@ function Editor({ answer, isBegun, onClose, settings }: EditorProps) {
           {keep.failure}
         </p>
       )}
-      <Group>
+      <Group mt="md">
         <Select
           aria-label="Add a step"
           placeholder="Add a step"
