@@ -32,7 +32,10 @@ const ROOF: WashPanel = {
   spans: [span(2), span(6), span(12, 12.5)],
 };
 const strip = (change: Partial<WashPanel> = {}) =>
-  stripOf([{ ...ROOF, ...change }], (step) => STEP_KINDS[STEPS[step] ?? 'shuts'])[0];
+  stripOf([{ ...ROOF, ...change }], {
+    kindOf: (step) => STEP_KINDS[STEPS[step] ?? 'shuts'],
+    partOf: () => null,
+  })[0];
 
 describe('the strip of a wash', () => {
   it('is soaped, then wet, then wiped until it is dry', () => {

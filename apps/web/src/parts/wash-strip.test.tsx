@@ -22,6 +22,20 @@ describe('the wash drawn panel by panel', () => {
     expect(screen.queryByText(/on the road/)).toBeNull();
   });
 
+  it('names the halves of a panel that are done one after the other, and of a flank its front and rear', () => {
+    const steps = (['left-side', 'right-side', 'left-ahead'] as const).map((part) => ({ ...rinse, part }));
+    const on = (panel: WashPanel['panel'], step: number[]) => ({ ...roof, panel, steps: step });
+    show(
+      <WashStrip
+        panels={[on('roof', [0]), on('roof', [1]), on('left', [0, 2])]}
+        steps={steps}
+        minutes={40}
+      />,
+    );
+    const names = screen.getAllByRole('listitem').map(({ textContent }) => textContent);
+    expect(names).toEqual(['roof, left half', 'roof, right half', 'left flank, front half']);
+  });
+
   it('shows the drive where the wash ends in a second place', () => {
     const drive = { id: 'drive-on', fromMinute: 10, minutes: 8 } as const;
     show(<WashStrip panels={[roof]} steps={[rinse, drive]} minutes={40} />);

@@ -1,6 +1,5 @@
-import { STEP_KINDS, type WashPanel, type WashStepId } from '@keen/core';
+import { type PartId, STEP_KINDS, type WashPanel, type WashStepId } from '@keen/core';
 import { useFormat } from '../format/use-format.js';
-import { PANEL_NAMES } from '../words/car-names.js';
 import { stripOf } from './wash-strip-view.js';
 import classes from './wash-strip.module.css';
 
@@ -11,6 +10,8 @@ interface WashStripProps {
     readonly id: WashStepId;
     readonly fromMinute: number;
     readonly minutes: number;
+    /** The part of the car that it is done on; null: all of it. */
+    readonly part?: PartId | null;
   }[];
   readonly minutes: number;
 }
@@ -24,9 +25,12 @@ const STATES = [
 /** The wash, panel by panel on one time axis: what lies there when, and when it would freeze or dry if no hand came. */
 export function WashStrip({ panels, steps, minutes }: WashStripProps) {
   const format = useFormat();
-  const rows = stripOf(panels, (index) => {
-    const id = steps[index]?.id;
-    return id ? STEP_KINDS[id] : null;
+  const rows = stripOf(panels, {
+    kindOf: (index) => {
+      const id = steps[index]?.id;
+      return id ? STEP_KINDS[id] : null;
+    },
+    partOf: (index) => steps[index]?.part ?? null,
   });
   const drive = steps.find(({ id }) => id === 'drive-on');
   const share = (minute: number): string => `${Math.min(100, (minute / minutes) * 100)}%`;
@@ -34,9 +38,9 @@ export function WashStrip({ panels, steps, minutes }: WashStripProps) {
     <section className={classes.box} aria-label="The wash, panel by panel">
       <h2>The wash, panel by panel</h2>
       <ul className={classes.rows}>
-        {rows.map(({ key, panel, stretches, ends }) => (
+        {rows.map(({ key, name, stretches, ends }) => (
           <li key={key}>
-            <span className={classes.name}>{PANEL_NAMES[panel]}</span>
+            <span className={classes.name}>{name}</span>
             <span className={classes.lane}>
               {drive && (
                 <span

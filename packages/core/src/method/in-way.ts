@@ -4,7 +4,7 @@ import { productMinorOf } from './describe-method.js';
 import { onlyHalf } from './half-wash.js';
 import { sumOf } from './plain-sum.js';
 import { workAside } from './season-work.js';
-import { partFraction, type Part, partsOf } from './section.js';
+import { partFraction, type Part, partsOf, sectionOfPart } from './section.js';
 import { STEP_KINDS } from './data/step-kinds.js';
 import { IDLE, removedBy, type WashStep } from './wash-step.js';
 import { ofFraction } from './step-share.js';
@@ -163,7 +163,9 @@ export function inWay(method: Method, way: Way, driveMinutes = 0): Method {
   return {
     ...method,
     wayId: way.id,
-    section: way.section,
+    section: steps.some(({ part }) => part !== undefined && sectionOfPart(part) === way.section)
+      ? way.section
+      : 'whole-car',
     steps,
     plainSteps: plain,
     minutes,

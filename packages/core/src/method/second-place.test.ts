@@ -43,11 +43,13 @@ describe('where a step of a wash in two places is done', () => {
 
   it('goes by two panels in the second place only with what is done there', () => {
     const method = withStages({ 'rinseless-0': 'first' });
-    const { steps } = inWay(method, wayOf(method, 'touch-elsewhere'), 5);
-    expect(steps.filter(({ id }) => id === 'rinseless')).toHaveLength(1);
+    const { steps, section } = inWay(method, wayOf(method, 'touch-elsewhere'), 5);
+    expect(steps.filter(({ part }) => part)).toEqual([]);
+    expect(section).toBe('whole-car');
     const usual = withStages({});
-    const twoPanels = inWay(usual, wayOf(usual, 'touch-elsewhere'), 5).steps;
-    expect(twoPanels.filter(({ id }) => id === 'rinseless').length).toBeGreaterThan(3);
+    const twoPanels = inWay(usual, wayOf(usual, 'touch-elsewhere'), 5);
+    expect(twoPanels.section).toBe('two-panels');
+    expect(twoPanels.steps.filter(({ id }) => id === 'rinseless').length).toBeGreaterThan(3);
   });
 
   it('takes as much water and product as in one place', () => {
