@@ -560,6 +560,7 @@ export {
   type CellAnswer,
   type CoatRecord,
   type ConditionAnswer,
+  type HandNeed,
   type MadePlan,
   type PackDraft,
   type TrialAnswer,

@@ -85,6 +85,14 @@ describe('what is wrong with a step', () => {
       '1:3 is stronger than the label’s 1:9: put less in, or more water.',
     ],
     [
+      { kind: 'smears', parts: 127, usualParts: 255, panelC: 31 },
+      '1:127 is twice the usual 1:255 or more, on paint at 31.0 °C: it smears before the cloth has it. Mix it as usual, or wait for shade.',
+    ],
+    [
+      { kind: 'driven-back', there: 'rinseless' },
+      'It is to be done in the first place, after “wash it rinseless” in the second: nobody drives back. Done in one place until that is mended.',
+    ],
+    [
       { kind: 'acid-over-alkali', alkali: 'foam' },
       'Acid over alkali: “foam it” still lies there. Rinse first.',
     ],

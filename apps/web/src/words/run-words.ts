@@ -73,7 +73,7 @@ export const GROUP_NAMES: Readonly<Record<ZoneGroup, string>> = {
 export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
   'each-wheel-off': 'Rinse or wipe each wheel off before the next one; a strong cleaner wants the hose.',
   'data-sheet': 'Follow the product’s data sheet first.',
-  'haze-again': 'Haze is too much of it: one spray more, and wipe. Soak its towels 15 min at once.',
+  'haze-again': 'Haze is too much of it: one spray more, and wipe.',
   'mains-near-water': 'Mains power near water: dry hands, a tripping switch, no cable in a puddle.',
   'no-jet-at-sensors':
     'Lance shallow near badges and seals; not straight at sensors, electrics, the charge flap or a wound tyre.',
@@ -94,6 +94,9 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
     'Wipe windscreen, mirrors and lamps before you drive; brakes are wet, try them, and belts and doors may freeze.',
   'grit-in-the-bucket':
     'No guard in the bucket: wring the mitt out above it, let the grit settle, and change the rinse water when it clouds.',
+  'soak-towels-at-once': 'Towels with sealant on them: soak them for 15 min at once, apart from the others.',
+  'liners-off-first-time':
+    'The first time on this car, take the arch liners off; then zone by zone, none left out.',
   'gloves-and-goggles': 'Gloves and goggles.',
   'never-acid-over-alkali': 'Never acid over alkali or alkali over acid; never acid with chlorine.',
 };
@@ -163,3 +166,7 @@ export const DRYING_TEXTS: Readonly<Record<DriedBy, string>> = {
     'Open a door a hand wide to drain, then towel from the top down, wringing often; drying aid on each panel.',
   blower: 'Blow from the top down, gaps last; minerals stay unless the last water was demineralised.',
 };
+
+/** The drive home after a late wash. */
+export const bugsHomeText = (airTempC: number, format: Format): string =>
+  `Insects fly after dusk at ${format.temp(airTempC)} (forecast): the drive home puts them on the clean nose, mirrors and windscreen. Wipe these there with a damp cloth, or wash earlier.`;

@@ -4,6 +4,7 @@ import type { SeasonDue } from '../season/index.js';
 import type { ZoneSoil } from '../soil/index.js';
 import { carStateOf, type OfCar } from '../shop/index.js';
 import type { Tools } from './tools.js';
+import { handNeed, type HandNeed } from './hand-need.js';
 import { seasonStandings } from './season.js';
 import { type ZoneProtectionState, zoneProtections } from './zone-protections.js';
 
@@ -17,6 +18,8 @@ export interface ConditionAnswer {
   /** Work of the season, and what its target has used up. */
   readonly season: readonly SeasonDue[];
   readonly target: TargetState;
+  /** null: the shop has no touch-free wash. */
+  readonly hand: HandNeed | null;
 }
 
 /** How dirty is each zone and with what, and what is left of its protection? */
@@ -27,6 +30,7 @@ export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): Cond
     estimated: state.estimated,
     season: seasonStandings(job, state, keep),
     target: state.target,
+    hand: handNeed(state.soilByGroup, job.places),
     coats: coatHistory(job.car.vehicle, state.coatEvents),
     protections: zoneProtections(state, job),
   };

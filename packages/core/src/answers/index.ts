@@ -5,6 +5,7 @@ export { WEEK_HOURS, type RibbonHour, type WeekAnswer } from './week.js';
 export type { CellAnswer } from './cell.js';
 export type { CoatOnCar, CoatRecord } from './coats.js';
 export type { ConditionAnswer } from './condition.js';
+export type { HandNeed } from './hand-need.js';
 export type { ZoneProtectionState } from './zone-protections.js';
 export { PLAN_HOURS } from './morning.js';
 export type { MadePlan } from './plan.js';

@@ -6,7 +6,7 @@ import type { Kit } from '../kit/index.js';
 import { driveOf, fittingsOf } from '../method/index.js';
 import type { PackHour, RunPack } from '../live/index.js';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
-import { leftOn, runSheet, sunLine } from '../run/index.js';
+import { bugsOnTheWayHome, leftOn, runSheet, sunLine } from '../run/index.js';
 import { carStateOf } from '../shop/index.js';
 import {
   cellDetail,
@@ -87,6 +87,11 @@ export function packOf(
       edges: sheet.edges,
     }),
     sunsetMs: needsLight ? endMs + lightLeftMinutes * MS_PER_MINUTE : null,
+    bugsHomeC: bugsOnTheWayHome({
+      place,
+      endMs,
+      airTempC: hours[Math.floor((endMs - startOfHourMs(startMs)) / MS_PER_HOUR)]?.outdoors.airTempC ?? null,
+    }),
     soilBefore: soil,
     leftOn: leftOn(soilByZone, method),
     conditions: judged.judgement.findings.filter(({ level }) => level === 'condition'),

@@ -7,6 +7,7 @@ export * from './choose-bottle.js';
 export * from './cold-class.js';
 export * from './equip.js';
 export * from './site-product.js';
+export type { MixCase, MixFault } from './mix-faults.js';
 export * from './mix.js';
 export * from './chemistry.js';
 export * from './warnings.js';

@@ -1,17 +1,9 @@
 import type { Method, MixInto, ProductReason, StepProduct, WashStep, WashStepId } from '../method/index.js';
 import type { ProductRole } from '../protection/index.js';
-import { BUCKET_ROLES, MIX_ORDER } from './data/step-products.js';
-import { type Meeting, type MeetingCase, worstMeeting } from './meeting.js';
+import { MIX_ORDER } from './data/step-products.js';
+import type { MeetingCase } from './meeting.js';
+import { faultsOf, type MixCase, type MixFault } from './mix-faults.js';
 import type { Kit, Product } from './product.js';
-
-/** What is wrong with a mix, with its number. */
-export type MixFault =
-  | { readonly kind: 'none-in-kit' }
-  | { readonly kind: 'too-little'; readonly needMl: number; readonly leftMl: number }
-  | { readonly kind: 'too-cold'; readonly tempC: number; readonly lowestC: number }
-  /** Stronger than the label allows, as parts of water. */
-  | { readonly kind: 'too-strong'; readonly parts: number; readonly fewestParts: number }
-  | ({ readonly kind: 'meets' } & Meeting);
 
 /** What is mixed for one step. */
 export interface Mix {
@@ -36,42 +28,6 @@ export interface Mix {
   readonly faults: readonly MixFault[];
 }
 
-/** Where and on what it is used. */
-export interface MixCase extends Omit<MeetingCase, 'isToStrip'> {
-  readonly kit: Pick<Kit, 'products'>;
-  /** Air where it is used, °C. */
-  readonly placeC: number;
-}
-
-/** Parts of water in what arrives on the panel: a lance thins what is in its bottle. */
-const onPanel = ({ parts, panelPercent }: StepProduct): number =>
-  panelPercent === null ? parts : 100 / panelPercent - 1;
-
-/** Stronger than the label allows: of a bucket always, of what is sprayed where somebody chose its strength. */
-function isTooStrong(product: StepProduct): boolean {
-  const { into, fewestParts, hasOwnParts = false } = product;
-  // A label that tells its strength in a bucket says nothing of a sprayer.
-  const isOfLabel = into === 'bucket' || (hasOwnParts && !BUCKET_ROLES.has(product.role));
-  return isOfLabel && onPanel(product) < fewestParts - STRENGTH_SLACK;
-}
-
-function faultsOf(product: StepProduct, step: WashStep, of: MixCase & MeetingCase): MixFault[] {
-  const { from, id, productMl, lowestWorkC, fewestParts } = product;
-  if (from === 'typical') return of.kit.products.length === 0 ? [] : [{ kind: 'none-in-kit' }];
-  const leftMl = of.kit.products.find((bottle) => bottle.id === id)?.leftMl ?? 0;
-  const meeting = worstMeeting(product, step.groups, of);
-  return [
-    ...(leftMl < productMl ? [{ kind: 'too-little' as const, needMl: productMl, leftMl }] : []),
-    ...(lowestWorkC !== null && of.placeC < lowestWorkC
-      ? [{ kind: 'too-cold' as const, tempC: of.placeC, lowestC: lowestWorkC }]
-      : []),
-    ...(isTooStrong(product) ? [{ kind: 'too-strong' as const, parts: onPanel(product), fewestParts }] : []),
-    ...(meeting ? [{ kind: 'meets' as const, ...meeting }] : []),
-  ];
-}
-
-/** Parts that are worked back from a percentage. */
-const STRENGTH_SLACK = 1e-6;
 /** A hair over full is one fill. */
 const FILL_SLACK = 1e-6;
 

@@ -43,6 +43,8 @@ export interface RunPack {
   readonly conditions?: readonly Finding[];
   /** What is nearest to its limit, or beyond it; absent in packs made before it was kept. */
   readonly limiting?: Finding;
+  /** Air in which insects fly on the drive home, °C; null: none do; absent in packs made before it was looked at. */
+  readonly bugsHomeC?: number | null;
   readonly source: string;
   readonly issuedMs: number;
 }

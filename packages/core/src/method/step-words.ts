@@ -48,6 +48,8 @@ export const STEP_CAUTIONS = [
   'wet-brakes',
   'haze-again',
   'grit-in-the-bucket',
+  'soak-towels-at-once',
+  'liners-off-first-time',
 ] as const;
 /** What has to be minded at a step. */
 export type StepCaution = (typeof STEP_CAUTIONS)[number];

@@ -15,3 +15,4 @@ export * from './side-by-side.js';
 export * from './turn.js';
 export * from './run-sheet.js';
 export * from './sun-line.js';
+export * from './way-home.js';

@@ -70,6 +70,14 @@ function firstFlank(edges: readonly WetEdge[]): RunSheet['firstFlank'] {
   return left < right ? 'left' : 'right';
 }
 
+/** The warmest paint as it stands before water meets it, °C. */
+const warmestPanelC = (vehicle: Vehicle, place: Place, site: PlaceHour): number =>
+  Math.max(
+    ...panelsOf(vehicle.bodyClass)
+      .filter(({ id }) => !isGlass(id))
+      .map((panel) => panelAir(place, surfaceOf(panel, vehicle), site).dryC),
+  );
+
 /** The pane as it stands before water meets it, °C: baked or cooled, not at the air. */
 function glassC(vehicle: Vehicle, place: Place, site: PlaceHour): number {
   const glass = panelsOf(vehicle.bodyClass).filter(({ id }) => isGlass(id));
@@ -153,6 +161,7 @@ export function runSheet(of: RunSheetCase): RunSheet {
     vehicle,
     kit: of.kit,
     placeC: site.air.airTempC,
+    panelC: warmestPanelC(vehicle, place, site),
     stands: shopStands(limits),
   });
   return {

@@ -40,6 +40,8 @@ export function stepFix(
       return { kind: 'dry-before' };
     case 'too-strong':
       return product ? { kind: 'weaken', parts: allowedParts(product) } : null;
+    case 'smears':
+      return { kind: 'weaken', parts: fault.usualParts };
     case 'meets':
     case 'too-cold':
       return ownBottle === undefined ? null : { kind: 'own-choice' };

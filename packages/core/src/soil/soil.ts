@@ -55,7 +55,8 @@ export const gradeOfLoad = (loadGramsPerM2: number): number =>
 const DAYS_TO_FULL: Readonly<Record<'grit' | 'iron' | 'tar', number>> = { grit: 30, iron: 120, tar: 240 };
 /** How much of what the wheels throw reaches each group, 0–1 (judgement). */
 const THROWN: ByGroup = { upper: 0.25, lower: 0.7, wheels: 1, arches: 1, under: 1 };
-const INSECTS_FLY_C = 10;
+/** Insects fly in air warmer than this, °C. */
+export const INSECTS_FLY_C = 10;
 /** What meets them first: nose, windscreen and mirrors, the edge of the bonnet (practice). */
 const MEETS_INSECTS: ReadonlySet<CarZone> = new Set(['front', 'glass', 'bonnet']);
 /** Dry days after which dust lies on a car that no wet road has reached (judgement). */

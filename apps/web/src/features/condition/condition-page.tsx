@@ -11,7 +11,7 @@ import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { SOIL_NAMES } from '../../words/car-names.js';
 import { CoatsSection } from './coats-section.js';
 import { CompatibilityCheck } from './compatibility-check.js';
-import { protectionLayer, soilLayer, waterLayer } from './condition-view.js';
+import { handText, protectionLayer, soilLayer, waterLayer } from './condition-view.js';
 import classes from './condition.module.css';
 import { ProtectionPanel } from './protection-panel.js';
 import { QuickLookBox } from './quick-look.js';
@@ -80,6 +80,11 @@ function Car({ vehicle, condition, nowMs }: CarProps) {
     <div className={classes.grid}>
       <div className={classes.column}>
         {layer === 'soil' && <QuickLookBox vehicle={vehicle} />}
+        {layer === 'soil' && condition.hand && (
+          <p className={classes.hand} data-when={condition.hand.when}>
+            {handText(condition.hand)}
+          </p>
+        )}
         <section className={classes.box}>
           <div className={classes.switches}>
             <SegmentedControl

@@ -3,6 +3,7 @@ import { type ZoneSoil } from '@keen/core';
 import {
   compatibilityByZone,
   gradeText,
+  handText,
   likeZones,
   protectionLayer,
   protectionRow,
@@ -55,6 +56,14 @@ describe('condition', () => {
     expect(layer.roof?.text).toBe('72 %');
     expect(layer.rear).toMatchObject({ text: 'flat', strength: 0, isMeasured: true });
     expect(layer.glass?.text).toBe('');
+  });
+
+  it.each([
+    ['now', 'Needs a hand: the lower body is at grade 4.5 of 5, and touch-free takes up to 4 (judgement).'],
+    ['soon', 'About to need a hand: the lower body is at grade 4.5 of 5'],
+    ['not-yet', 'Touch-free is enough: the lower body'],
+  ] as const)('says when it needs a hand: %s', (when, text) => {
+    expect(handText({ group: 'lower', grade: 4.5, takesGrade: 4, when }).startsWith(text)).toBe(true);
   });
 
   it('shows water as seen, or as on the car', () => {

@@ -2,6 +2,7 @@ import {
   CAR_ZONES,
   type CarZone,
   compatibility,
+  type HandNeed,
   type Compatibility,
   type ProductRole,
   protectionOn,
@@ -14,6 +15,7 @@ import {
   type VehicleRecord,
 } from '@keen/core';
 import type { ZoneProtectionState } from '@keen/core';
+import { GROUP_NAMES } from '../../words/run-words.js';
 import type { Layer } from '../../parts/unfolded-car.js';
 import { AMOUNT_NAMES, GRADE_NAMES, PROTECTION_NAMES, STANDING_NAMES } from '../../words/car-names.js';
 
@@ -31,6 +33,21 @@ export const soilOn = (soil: readonly ZoneSoil[], zone: CarZone, kind: SoilKind)
 export function gradeText(grade: number, kind: SoilKind): string {
   const names = kind === 'salt-film' || kind === 'grit' ? GRADE_NAMES : AMOUNT_NAMES;
   return `${grade.toFixed(1).replace('.0', '')}, ${names[Math.min(MOST_GRADE, Math.ceil(grade))] ?? ''}`;
+}
+
+const gradeOf = (grade: number): string => grade.toFixed(1).replace('.0', '');
+
+/** When a car needs a hand again, and how near that is. */
+export function handText({ group, grade, takesGrade, when }: HandNeed): string {
+  const nearness = `the ${GROUP_NAMES[group]} is at grade ${gradeOf(grade)} of 5, and touch-free takes up to ${gradeOf(takesGrade)} (judgement)`;
+  switch (when) {
+    case 'now':
+      return `Needs a hand: ${nearness}.`;
+    case 'soon':
+      return `About to need a hand: ${nearness}. Washed touch-free now, it stays touch-free.`;
+    case 'not-yet':
+      return `Touch-free is enough: ${nearness}.`;
+  }
 }
 
 /** One kind of soil on every zone. */

@@ -7,7 +7,7 @@ import { show } from '../../testing/show.js';
 import { QUICK_LOOK_NAMES } from '../../words/look-words.js';
 import { QuickLookBox } from './quick-look.js';
 
-const CAR = { id: 'black', name: 'Black' };
+const CAR = { id: 'black', name: 'Black', paintTone: 'black' } as const;
 
 describe('a look at the whole car', () => {
   it('offers every look, keeps the one that is tapped, and undoes all of it', async () => {
@@ -24,6 +24,15 @@ describe('a look at the whole car', () => {
     await userEvent.click(screen.getByText('Undo'));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]).toMatchObject({ path: '/api/vehicles/black/soil/delete', body: { ids: ['a', 'b'] } });
+  });
+
+  it('says of white paint where its film is seen', () => {
+    madeUpServer(() => undefined);
+    const { unmount } = show(<QuickLookBox vehicle={CAR} />);
+    expect(screen.queryByText(/White paint hides film/)).toBeNull();
+    unmount();
+    show(<QuickLookBox vehicle={{ ...CAR, paintTone: 'white' }} />);
+    expect(screen.getByText(/White paint hides film/)).toBeTruthy();
   });
 
   it('says what went wrong', async () => {

@@ -5,7 +5,7 @@ import { QUICK_LOOK_NAMES } from '../../words/look-words.js';
 import classes from './quick-look.module.css';
 
 interface QuickLookBoxProps {
-  readonly vehicle: Pick<VehicleRecord, 'id' | 'name'>;
+  readonly vehicle: Pick<VehicleRecord, 'id' | 'name' | 'paintTone'>;
 }
 
 /** One tap for the whole car: film and grit of every zone replace the estimate; single zones are corrected afterwards. */
@@ -38,6 +38,8 @@ export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
       </div>
       <p className="muted">
         Grades film and grit of every zone, and replaces the estimate. Tap a zone below to correct it.
+        {vehicle.paintTone === 'white' &&
+          ' White paint hides film: look at it under a roof, with a light from the side.'}
       </p>
     </section>
   );

@@ -14,6 +14,7 @@ import { WashStrip } from '../../parts/wash-strip.js';
 import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { findingText } from '../../words/finding-words.js';
+import { bugsHomeText } from '../../words/run-words.js';
 import { sunLineText } from '../../words/sun-words.js';
 import { isSaidByWay, wayText } from '../../words/way-words.js';
 import { Drying } from './drying.js';
@@ -139,6 +140,7 @@ function Sheet({ answer, vehicles, places }: SheetProps) {
           {sunLineText({ ...pack.sunLine, dryingSpot: pack.place.dryingSpot }, startMs, format)}
         </p>
       )}
+      {pack.bugsHomeC != null && <p className={classes.sun}>{bugsHomeText(pack.bugsHomeC, format)}</p>}
       <div className={classes.grid}>
         <div className={classes.column}>
           <Prepare

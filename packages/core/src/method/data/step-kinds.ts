@@ -211,7 +211,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     reach: 'drifts',
     wantsRinse: true,
     reason: 'under-before-body',
-    cautions: ['data-sheet', 'gloves-and-goggles'],
+    cautions: ['data-sheet', 'gloves-and-goggles', 'liners-off-first-time'],
   },
   clay: {
     ...PLAIN,
@@ -226,14 +226,14 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     wantsDry: true,
     goesOverBody: true,
     reason: 'only-when-dry',
-    cautions: ['data-sheet'],
+    cautions: ['data-sheet', 'soak-towels-at-once'],
   },
   coat: {
     ...PLAIN,
     wantsDry: true,
     goesOverBody: true,
     reason: 'bare-paint-wants-cover',
-    cautions: ['data-sheet'],
+    cautions: ['data-sheet', 'soak-towels-at-once'],
   },
   'film-remover': {
     ...SPRAYED,
@@ -257,7 +257,7 @@ export const STEP_KINDS: Readonly<Record<WashStepId, StepKind>> = {
     lays: true,
     goesOverBody: true,
     reason: 'wet-paint-takes-it',
-    cautions: ['data-sheet', 'haze-again'],
+    cautions: ['data-sheet', 'haze-again', 'soak-towels-at-once'],
   },
   'foam-seal': {
     ...SPRAYED,
