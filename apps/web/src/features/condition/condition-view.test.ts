@@ -59,9 +59,9 @@ describe('condition', () => {
   });
 
   it.each([
-    ['now', 'Needs a hand: the lower body is at grade 4.5 of 5, and touch-free takes up to 4 (judgement).'],
-    ['soon', 'About to need a hand: the lower body is at grade 4.5 of 5'],
-    ['not-yet', 'Touch-free is enough: the lower body'],
+    ['now', 'Needs a hand: grade 4.5 on the lower body, and touch-free takes up to 4 off (judgement).'],
+    ['soon', 'About to need a hand: grade 4.5 on the lower body'],
+    ['not-yet', 'Touch-free is enough: grade 4.5 on the lower body'],
   ] as const)('says when it needs a hand: %s', (when, text) => {
     expect(handText({ group: 'lower', grade: 4.5, takesGrade: 4, when }).startsWith(text)).toBe(true);
   });

@@ -39,7 +39,7 @@ const gradeOf = (grade: number): string => grade.toFixed(1).replace('.0', '');
 
 /** When a car needs a hand again, and how near that is. */
 export function handText({ group, grade, takesGrade, when }: HandNeed): string {
-  const nearness = `the ${GROUP_NAMES[group]} is at grade ${gradeOf(grade)} of 5, and touch-free takes up to ${gradeOf(takesGrade)} (judgement)`;
+  const nearness = `grade ${gradeOf(grade)} on the ${GROUP_NAMES[group]}, and touch-free takes up to ${gradeOf(takesGrade)} off (judgement)`;
   switch (when) {
     case 'now':
       return `Needs a hand: ${nearness}.`;
