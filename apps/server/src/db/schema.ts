@@ -466,6 +466,7 @@ export const gear = sqliteTable('gear', {
   duty: text('duty', { enum: CLOTH_DUTIES }).notNull().default('paint'),
   launderedTimes: real('laundered_times').notNull().default(0),
   hasGuard: integer('has_guard', { mode: 'boolean' }),
+  holdsGrams: real('holds_grams'),
   removedMs,
 });
 

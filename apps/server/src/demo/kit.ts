@@ -145,6 +145,7 @@ export const DEMO_GEAR: readonly Gear[] = [
       count: 4,
       cleanCount: 2,
       launderedTimes: 31,
+      holdsGrams: 420,
     },
   ),
   piece({ id: 'mitts', name: 'Wash mitts', kind: 'mitt' }, { count: 4, cleanCount: 4, launderedTimes: 12 }),

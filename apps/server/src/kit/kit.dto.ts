@@ -121,6 +121,13 @@ export class CreateGearDto {
   @IsOptional()
   @IsBoolean()
   hasGuard?: boolean | null;
+  /** Of drying towels: water that each takes up, weighed dry and dripping, g; null: nobody weighed one. */
+  @ApiProperty({ type: Number, nullable: true, required: false, minimum: 1, maximum: 5000 })
+  @IsOptional()
+  @IsNumber()
+  @Min(1)
+  @Max(5000)
+  holdsGrams?: number | null;
 }
 
 export class UpdateGearDto extends IntersectionType(

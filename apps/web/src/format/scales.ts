@@ -27,3 +27,15 @@ export const litreScale = ({ volume }: Pick<DisplaySettings, 'volume'>): Scale =
   volume === 'gal'
     ? { toShown: (litres) => litres / LITRES_PER_GALLON, fromShown: (shown) => shown * LITRES_PER_GALLON }
     : { toShown: (litres) => litres, fromShown: (shown) => shown };
+
+/** Bottles, caps and mixes in this user's measure; kept in millilitres. */
+export const millilitreScale = ({ volume }: Pick<DisplaySettings, 'volume'>): Scale => {
+  const perOunce = (LITRES_PER_GALLON * 1000) / OUNCES_PER_GALLON;
+  return volume === 'gal'
+    ? { toShown: (ml) => ml / perOunce, fromShown: (shown) => shown * perOunce }
+    : { toShown: (ml) => ml, fromShown: (shown) => shown };
+};
+
+/** What the numbers of `millilitreScale` are of. */
+export const millilitreUnit = ({ volume }: Pick<DisplaySettings, 'volume'>): string =>
+  volume === 'gal' ? 'fl oz' : 'mL';

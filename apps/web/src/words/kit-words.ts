@@ -22,11 +22,12 @@ export const dwellRangeText = ({ dwell }: Pick<Product, 'dwell'>, format: Format
 /** What there is of a piece of gear, and what of it is left. */
 export function gearText(gear: Gear, format: Format): string {
   const { kind, count, cleanCount, volumeMl, outputLitresPerBottle, lifeLitres, litresUsed } = gear;
-  const { duty = 'paint', launderedTimes = 0, hasGuard = null } = gear;
+  const { duty = 'paint', launderedTimes = 0, hasGuard = null, holdsGrams = null } = gear;
   const isCloth = CLOTH_KINDS.has(kind);
   const parts = [
     isCloth ? `${cleanCount} of ${count} clean` : count === 1 ? '' : `${count}`,
     isCloth && duty !== 'paint' ? `for ${DUTY_NAMES[duty]}` : '',
+    holdsGrams === null ? '' : `take up ${format.ml(holdsGrams)} each (weighed)`,
     isCloth && launderedTimes >= 1 ? `laundered ${Math.round(launderedTimes)} times` : '',
     volumeMl === null ? '' : `${format.ml(volumeMl)}${kind === 'bucket' ? '' : ' bottle'}`,
     hasGuard === null ? '' : hasGuard ? 'with a guard' : 'without a guard',

@@ -97,6 +97,8 @@ export interface Gear {
   readonly launderedTimes?: number;
   /** Of buckets, a grid that keeps the grit down; absent or null: nobody says. */
   readonly hasGuard?: boolean | null;
+  /** Of drying towels: water that each takes up by its pile, weighed dry and dripping, g; absent or null: nobody weighed one. */
+  readonly holdsGrams?: number | null;
 }
 
 /** All that the shop owns. */

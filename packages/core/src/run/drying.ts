@@ -1,4 +1,5 @@
 import type { HouseRules } from '../house-rules/index.js';
+import { firstOfKind, type Kit } from '../kit/index.js';
 import type { DriedBy, Method } from '../method/index.js';
 import { lastWater, type Place } from '../place/index.js';
 import type { Limits } from '../rules/index.js';
@@ -20,6 +21,8 @@ export interface DryingPlan {
   readonly towelGrams: number;
   /** Drying towels until the last one smears; 0: none. */
   readonly towels: number;
+  /** What each takes up, g, and whether the shop weighed it; absent in sheets made before it was kept. */
+  readonly towelHolds?: { readonly grams: number; readonly isWeighed: boolean };
   /** Where water stays behind on this body; absent in sheets made before it was kept. */
   readonly traps?: readonly Trap[];
   /** The last water is demineralised and the paint sheds it: what stays on it may dry there. */
@@ -40,7 +43,7 @@ const shedsWater = (vehicle: Pick<Vehicle, 'bodyClass' | 'waterBehaviour' | 'pro
  *
  * @param vehicle body, water behaviour by zone
  * @param method as the shop does it
- * @param shop what a towel holds (house), and what a blower leaves (limits)
+ * @param shop what a towel holds (weighed, else the house's figure), and what a blower leaves (limits)
  * @returns grams and whole towels, each used until it is saturated; null where nothing is dried by hand
  * Model: the film that stays by water behaviour and slope times the panel's surface (judgement); gaps and mirrors not counted
  */
@@ -51,10 +54,12 @@ export function dryingPlan(
     house,
     limits,
     place,
+    kit,
   }: {
     readonly house: Pick<HouseRules, 'numbers'>;
     readonly limits: Pick<Limits, 'blowerLeavesFraction'>;
     readonly place: Place;
+    readonly kit: Pick<Kit, 'gear'>;
   },
 ): DryingPlan | null {
   const { drying, filmGramsPerM2, steps } = method;
@@ -67,11 +72,14 @@ export function dryingPlan(
   }, 0);
   const leftFraction = by === 'towel' ? 1 : limits.blowerLeavesFraction;
   const towelGrams = by === 'blower' ? 0 : waterGrams * leftFraction;
+  const weighed = firstOfKind(kit, 'drying-towel')?.holdsGrams ?? null;
+  const grams = weighed ?? house.numbers.towelHoldsGrams;
   return {
     by,
     waterGrams,
     towelGrams,
-    towels: Math.max(0, Math.ceil(towelGrams / house.numbers.towelHoldsGrams - 1e-9)),
+    towels: Math.max(0, Math.ceil(towelGrams / grams - 1e-9)),
+    towelHolds: { grams, isWeighed: weighed !== null },
     traps: trapsOf(vehicle.bodyClass),
     mayBeLeft: filmGramsPerM2 === null && isPure(place) && shedsWater(vehicle),
   };

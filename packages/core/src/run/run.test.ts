@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
-import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../kit/index.js';
+import { chemicalClashes, EMPTY_KIT, type Gear, type Kit, type Mix, notRinsed } from '../kit/index.js';
 import {
   ACID_PH,
   ALKALI_PH,
@@ -508,15 +508,29 @@ describe('what is prepared', () => {
   });
 });
 
+const TOWEL: Gear = {
+  id: 'drying',
+  name: 'Drying towels',
+  kind: 'drying-towel',
+  count: 4,
+  cleanCount: 4,
+  volumeMl: null,
+  outputLitresPerBottle: null,
+  lifeLitres: null,
+  litresUsed: 0,
+  notes: '',
+};
+
 describe('drying', () => {
   const grams = (
     methodId: string,
     drying: 'blow-and-towel' | 'towel' | 'blower',
     vehicle = VEHICLE,
     place: Place = BAY,
+    kit: Pick<Kit, 'gear'> = EMPTY_KIT,
   ) => {
     const house = { ...DEFAULT_HOUSE, choices: { ...DEFAULT_HOUSE.choices, drying } };
-    return dryingPlan(vehicle, shopMethod(methodId, house), { house, limits: DEFAULT_LIMITS, place });
+    return dryingPlan(vehicle, shopMethod(methodId, house), { house, limits: DEFAULT_LIMITS, place, kit });
   };
 
   it('counts towels until they smear: fewer after blowing, none where nothing is wiped', () => {
@@ -530,6 +544,18 @@ describe('drying', () => {
     expect(blown?.towels).toBe(1);
     expect(grams('bay-contact', 'blower')?.towels).toBe(0);
     expect(grams('touchless-automatic', 'towel')).toBeNull();
+  });
+
+  it('takes fewer towels of a deep pile, as the shop weighed one, and says that it did', () => {
+    const towels = (holdsGrams: number | null) =>
+      grams('bay-contact', 'towel', VEHICLE, BAY, { gear: [{ ...TOWEL, holdsGrams }] });
+    const plain = grams('bay-contact', 'towel');
+    expect(plain?.towelHolds).toEqual({ grams: 350, isWeighed: false });
+    expect(towels(null)).toEqual(plain);
+    const deep = towels(1200);
+    expect(deep?.towelHolds).toEqual({ grams: 1200, isWeighed: true });
+    expect(deep?.towels).toBe(Math.ceil((plain?.waterGrams ?? 0) / 1200));
+    expect(deep?.towels).toBeLessThan(plain?.towels ?? 0);
   });
 
   it('is more water on flat paint than on beading, and on a van than on a hatch', () => {

@@ -6,6 +6,7 @@ import { useRecordForm } from '../../parts/use-record-form.js';
 import { DUTY_NAMES, GEAR_NAMES } from '../../words/kit-names.js';
 import { optionsOf } from '../../words/names.js';
 import { TypedNumber } from '../../parts/typed-number.js';
+import { VolumeField } from './volume-field.js';
 import { gearDraft, type GearDraft, gearErrors, gearFrom, gearHas, NEW_GEAR } from './gear-form.js';
 
 interface GearDrawerProps {
@@ -80,6 +81,15 @@ export function GearDrawer({ gear, onClose }: GearDrawerProps) {
           {number('launderedTimes', 'Laundered, times', 'Each of them, on average; counted on from here')}
         </Group>
       )}
+      {has.pile && (
+        <VolumeField
+          label="Takes up, each"
+          hint="Weigh one dry and dripping: pile and blend decide; empty takes the house’s figure"
+          value={draft.holdsGrams}
+          onChange={(holdsGrams) => set({ holdsGrams })}
+          error={errors.holdsGrams}
+        />
+      )}
       {has.guard && (
         <Checkbox
           label="With a guard that keeps the grit down"
@@ -90,19 +100,41 @@ export function GearDrawer({ gear, onClose }: GearDrawerProps) {
       )}
       {has.bottle && (
         <Group grow align="start">
-          {number('volumeMl', draft.kind === 'bucket' ? 'Filled with, mL' : 'Bottle, mL')}
-          {has.output &&
-            number(
-              'outputLitresPerBottle',
-              'Leaves per bottle, L',
-              'Measured: all that leaves while the bottle is drawn; empty where it puts out what is in it',
-            )}
+          <VolumeField
+            label={draft.kind === 'bucket' ? 'Filled with' : 'Bottle'}
+            value={draft.volumeMl}
+            onChange={(volumeMl) => set({ volumeMl })}
+            error={errors.volumeMl}
+          />
+          {has.output && (
+            <VolumeField
+              label="Leaves per bottle"
+              hint="Measured: all that leaves while the bottle is drawn; empty where it puts out what is in it"
+              inLitres
+              value={draft.outputLitresPerBottle}
+              onChange={(outputLitresPerBottle) => set({ outputLitresPerBottle })}
+              error={errors.outputLitresPerBottle}
+            />
+          )}
         </Group>
       )}
       {has.life && (
         <Group grow align="start">
-          {number('lifeLitres', 'Lasts, L', 'At your water; the reference desk works it out')}
-          {number('litresUsed', 'Run through, L')}
+          <VolumeField
+            label="Lasts"
+            hint="At your water; the reference desk works it out"
+            inLitres
+            value={draft.lifeLitres}
+            onChange={(lifeLitres) => set({ lifeLitres })}
+            error={errors.lifeLitres}
+          />
+          <VolumeField
+            label="Run through"
+            inLitres
+            value={draft.litresUsed}
+            onChange={(litresUsed) => set({ litresUsed })}
+            error={errors.litresUsed}
+          />
         </Group>
       )}
       <Textarea

@@ -17,6 +17,7 @@ export interface GearDraft {
   readonly duty: ClothDuty;
   readonly launderedTimes: Typed;
   readonly hasGuard: boolean | null;
+  readonly holdsGrams: Typed;
   readonly notes: string;
 }
 
@@ -32,6 +33,7 @@ export const NEW_GEAR: GearDraft = {
   duty: 'paint',
   launderedTimes: 0,
   hasGuard: null,
+  holdsGrams: '',
   notes: '',
 };
 
@@ -45,6 +47,7 @@ export const gearHas = (kind: GearKind) => ({
   output: kind === 'foamer' || kind === 'lance',
   life: FILTERS.has(kind),
   guard: kind === 'bucket',
+  pile: kind === 'drying-towel',
 });
 
 export const gearDraft = (gear: Gear): GearDraft => ({
@@ -55,6 +58,7 @@ export const gearDraft = (gear: Gear): GearDraft => ({
   duty: gear.duty ?? 'paint',
   launderedTimes: gear.launderedTimes ?? 0,
   hasGuard: gear.hasGuard ?? null,
+  holdsGrams: gear.holdsGrams ?? '',
 });
 
 const isWhole = (typed: Typed): boolean => {
@@ -66,7 +70,7 @@ const isAbove = (typed: Typed, least: number): boolean =>
 
 /** The form's faults by field. */
 export function gearErrors(draft: GearDraft): FormErrors {
-  const { laundry, life } = gearHas(draft.kind);
+  const { laundry, life, pile } = gearHas(draft.kind);
   return {
     name: draft.name.trim() === '' ? 'Give a name.' : undefined,
     count: isWhole(draft.count) ? undefined : 'A whole number.',
@@ -81,6 +85,7 @@ export function gearErrors(draft: GearDraft): FormErrors {
       : 'At least what the bottle holds.',
     lifeLitres: !life || isAbove(draft.lifeLitres, 1) ? undefined : 'Above 0.',
     litresUsed: isAbove(draft.litresUsed, 0) ? undefined : 'From 0.',
+    holdsGrams: !pile || isAbove(draft.holdsGrams, 1) ? undefined : 'Above 0.',
     launderedTimes: !laundry || isAbove(draft.launderedTimes, 0) ? undefined : 'From 0.',
   };
 }
@@ -104,5 +109,6 @@ export function gearFrom(draft: GearDraft): Omit<Gear, 'id'> {
     duty: has.laundry ? draft.duty : 'paint',
     launderedTimes: has.laundry ? (numberOf(draft.launderedTimes) ?? 0) : 0,
     hasGuard: has.guard ? draft.hasGuard : null,
+    holdsGrams: orNull(draft.holdsGrams, has.pile),
   };
 }

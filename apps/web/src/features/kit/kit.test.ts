@@ -43,6 +43,7 @@ const TOWELS: Gear = {
   duty: 'sills',
   launderedTimes: 12,
   hasGuard: null,
+  holdsGrams: null,
 };
 const faults = (draft: object): string[] =>
   Object.entries(draft).flatMap(([field, text]) => (text === undefined ? [] : [field]));
@@ -120,6 +121,7 @@ describe('the form of gear', () => {
       output: true,
       life: false,
       guard: false,
+      pile: false,
     });
   });
 

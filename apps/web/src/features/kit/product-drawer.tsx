@@ -10,6 +10,7 @@ import { optionsOf } from '../../words/names.js';
 import { productDraft, productErrors, productFrom } from './product-form.js';
 import { NEW_PRODUCT, type ProductDraft, STRENGTH_WAYS } from './product-draft.js';
 import { sayStrengths } from './strength.js';
+import { VolumeField } from './volume-field.js';
 
 interface ProductDrawerProps {
   /** null: a new one. */
@@ -42,6 +43,19 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
       value={shownNumber(draft[field] as number | string, rest.decimals ?? 2)}
       onChange={(value) => set({ [field]: value })}
       decimalScale={rest.decimals ?? 2}
+      error={errors[field]}
+    />
+  );
+  const volume = (
+    field: 'capMl' | 'carMl' | 'bottleMl' | 'leftMl' | 'lowMl',
+    label: string,
+    hint?: string,
+  ) => (
+    <VolumeField
+      label={label}
+      hint={hint}
+      value={draft[field]}
+      onChange={(value) => set({ [field]: value })}
       error={errors[field]}
     />
   );
@@ -96,8 +110,8 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
         </>
       )}
       <Group grow align="start">
-        {number('capMl', 'One cap, mL')}
-        {number('carMl', 'One saloon takes, mL', { description: 'Neat; empty: as usual' })}
+        {volume('capMl', 'One cap')}
+        {volume('carMl', 'One saloon takes', 'Neat; empty: as usual')}
       </Group>
       <Group grow align="start">
         {number('dwellFrom', 'Dwell from, min')}
@@ -115,9 +129,9 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
         />
       </Group>
       <Group grow align="start">
-        {number('bottleMl', 'Bottle, mL', { decimals: 0 })}
-        {number('leftMl', 'Left, mL', { decimals: 0 })}
-        {number('lowMl', 'Low at, mL', { decimals: 0 })}
+        {volume('bottleMl', 'Bottle')}
+        {volume('leftMl', 'Left')}
+        {volume('lowMl', 'Low at')}
         {number('price', `A bottle costs, ${display.currency}`)}
       </Group>
       <Textarea

@@ -9,7 +9,7 @@ const list = new Intl.ListFormat('en');
 /** How the water leaves: what stands on the car, and towels until they are saturated. */
 export function Drying({ drying, clean }: { readonly drying: DryingPlan; readonly clean: number | null }) {
   const format = useFormat();
-  const { by, waterGrams, towelGrams, towels, traps = [], mayBeLeft = false } = drying;
+  const { by, waterGrams, towelGrams, towels, traps = [], mayBeLeft = false, towelHolds } = drying;
   return (
     <section className={classes.box}>
       <h2>Drying</h2>
@@ -19,6 +19,8 @@ export function Drying({ drying, clean }: { readonly drying: DryingPlan; readonl
           <>
             ; {format.ml(towelGrams)} for the towels: {towels} until {towels === 1 ? 'it is' : 'they are'}{' '}
             saturated
+            {towelHolds &&
+              `, ${format.ml(towelHolds.grams)} each (${towelHolds.isWeighed ? 'weighed' : 'house figure'})`}
             {clean !== null && clean < towels && `, ${clean} clean`}
           </>
         )}

@@ -1,0 +1,1 @@
+ALTER TABLE `gear` ADD `holds_grams` real;
