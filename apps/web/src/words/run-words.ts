@@ -94,9 +94,8 @@ export const CAUTION_TEXTS: Readonly<Record<StepCaution, string>> = {
     'Wipe windscreen, mirrors and lamps before you drive; brakes are wet, try them, and belts and doors may freeze.',
   'grit-in-the-bucket':
     'No guard in the bucket: wring the mitt out above it, let the grit settle, and change the rinse water when it clouds.',
-  'soak-towels-at-once': 'Towels with sealant on them: soak them for 15 min at once, apart from the others.',
-  'liners-off-first-time':
-    'The first time on this car, take the arch liners off; then zone by zone, none left out.',
+  'soak-towels-at-once': 'Soak its towels apart, 15 min at once.',
+  'liners-off-first-time': 'First time on this car: arch liners off; then every zone, none left out.',
   'gloves-and-goggles': 'Gloves and goggles.',
   'never-acid-over-alkali': 'Never acid over alkali or alkali over acid; never acid with chlorine.',
 };

@@ -135,7 +135,7 @@ function Hour({ vehicle, places, nowMs }: HourProps) {
       )}
       {data && rows.length > 0 && (
         <>
-          <BalanceTable rows={rows} places={places} format={format} />
+          <BalanceTable rows={rows} bodyClass={vehicle.bodyClass} places={places} format={format} />
           <p className="muted">
             Weather {data.source}, forecast of {format.dayTime(data.issuedMs)}. Shares taken off are judgement
             by step; salt and active hours are estimated by the ledger over the forecast; prices are the

@@ -1,22 +1,24 @@
-import { ruleOf, ZONE_GROUPS, type BalanceRow, type PlaceRecord } from '@keen/core';
+import { type BalanceRow, type BodyClass, type PlaceRecord, ruleOf } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { Glyph } from '../../parts/glyph.js';
 import { VerdictSwatch } from '../../parts/verdict-patterns.js';
-import { GROUP_NAMES } from '../../words/car-names.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { leavesText, leftOn, totalMinutes } from './balance-view.js';
 import { MarginGauge } from '../../parts/margin-gauge.js';
+import { Removal } from './removal.js';
 import classes from './balance.module.css';
 
 interface BalanceTableProps {
   readonly rows: readonly BalanceRow[];
+  /** Of the car that is weighed for. */
+  readonly bodyClass: BodyClass;
   readonly places: readonly PlaceRecord[];
   readonly format: Format;
 }
 
 /** One row a method: what comes off and stays, minutes, money, water, risk, and the number that rules it out. */
-export function BalanceTable({ rows, places, format }: BalanceTableProps) {
+export function BalanceTable({ rows, bodyClass, places, format }: BalanceTableProps) {
   return (
     <div className={classes.scroll} tabIndex={0} role="region" aria-label="Methods side by side">
       <table className={classes.table}>
@@ -37,6 +39,7 @@ export function BalanceTable({ rows, places, format }: BalanceTableProps) {
             <Row
               key={`${row.placeId} ${row.methodId}`}
               row={row}
+              bodyClass={bodyClass}
               place={places.find(({ id }) => id === row.placeId)}
               format={format}
             />
@@ -49,11 +52,12 @@ export function BalanceTable({ rows, places, format }: BalanceTableProps) {
 
 interface RowProps {
   readonly row: BalanceRow;
+  readonly bodyClass: BodyClass;
   readonly place: PlaceRecord | undefined;
   readonly format: Format;
 }
 
-function Row({ row, place, format }: RowProps) {
+function Row({ row, bodyClass, place, format }: RowProps) {
   const { minutes, cost } = row;
   return (
     <tr data-verdict={row.verdict}>
@@ -75,7 +79,7 @@ function Row({ row, place, format }: RowProps) {
         </span>
       </th>
       <td data-label="Takes off">
-        <Removal row={row} />
+        <Removal row={row} bodyClass={bodyClass} />
       </td>
       <td className="figure" data-label="Salt left, g/m²">
         {leftOn(row, 'underbody').toFixed(1)} under
@@ -115,25 +119,5 @@ function Row({ row, place, format }: RowProps) {
         <span className={classes.leaves}>{format.ml(row.gapWaterMl)} in seals</span>
       </td>
     </tr>
-  );
-}
-
-/** A bar for each group of zones, with its share. */
-function Removal({ row }: { readonly row: BalanceRow }) {
-  return (
-    <ul className={classes.bars}>
-      {ZONE_GROUPS.map((group) => {
-        const share = row.removes[group];
-        return (
-          <li key={group}>
-            <span>{GROUP_NAMES[group]}</span>
-            <span className={classes.track} aria-hidden="true">
-              <span style={{ width: `${share * 100}%` }} />
-            </span>
-            <span className="figure">{Math.round(share * 100)} %</span>
-          </li>
-        );
-      })}
-    </ul>
   );
 }

@@ -8,6 +8,8 @@ import {
   leavesText,
   leftOn,
   priceOfHourMinor,
+  removalLayer,
+  removedMostAndLeast,
   type Sort,
   sortRows,
   totalMinutes,
@@ -33,6 +35,24 @@ const row = (change: Partial<BalanceRow>): BalanceRow =>
     saltMinor: 120,
     ...change,
   }) as BalanceRow;
+
+describe('what a way takes off', () => {
+  const flush = row({ removes: { upper: 0, lower: 0.4, wheels: 0.5, arches: 0.7, under: 0.9 } });
+
+  it('is drawn on every zone of its group, and said of it', () => {
+    const layer = removalLayer(flush);
+    expect(layer.underbody).toEqual({ text: '', strength: 0.9, spoken: '90 percent' });
+    expect(layer.roof?.strength).toBe(0);
+    expect(layer['lower-left']).toEqual(layer['lower-right']);
+  });
+
+  it('is told by where most and least of it comes off', () => {
+    expect(removedMostAndLeast(flush)).toEqual({
+      most: { group: 'under', share: 0.9 },
+      least: { group: 'upper', share: 0 },
+    });
+  });
+});
 
 describe('the balance', () => {
   const rows = [

@@ -1,10 +1,11 @@
-import { MS_PER_HOUR } from '@keen/core';
+import { CAR_ZONES, MS_PER_HOUR, ZONE_GROUPS, type ZoneGroup } from '@keen/core';
 import type { CarZone, VerdictKind, BalanceRow, CadenceOutcome, CadencePart, PlaceRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { findingText } from '../../words/finding-words.js';
 import { LEFTOVER_NAMES } from '../../words/car-names.js';
 import { methodName, VERDICT_WORDS } from '../../words/names.js';
 import { csvText } from '../../parts/csv.js';
+import type { Layer } from '../../parts/unfolded-car.js';
 
 const ORDER: readonly VerdictKind[] = ['go', 'go-if', 'wait', 'unknown', 'no'];
 
@@ -37,6 +38,34 @@ export const sortRows = (rows: readonly BalanceRow[], sort: Sort): BalanceRow[] 
 /** Salt that would stay on a zone, g/m². */
 export const leftOn = (row: BalanceRow, zone: CarZone): number =>
   row.left.find((entry) => entry.zone === zone)?.loadGramsPerM2 ?? 0;
+
+/** What comes off each zone, as the unfolded car draws it. */
+export const removalLayer = ({ removes }: Pick<BalanceRow, 'removes'>): Layer =>
+  Object.fromEntries(
+    CAR_ZONES.map(({ zone, group }) => [
+      zone,
+      { text: '', strength: removes[group], spoken: `${Math.round(removes[group] * 100)} percent` },
+    ]),
+  );
+
+interface Removed {
+  readonly group: ZoneGroup;
+  /** 0–1. */
+  readonly share: number;
+}
+
+/** Where most comes off, and where least. */
+export function removedMostAndLeast({ removes }: Pick<BalanceRow, 'removes'>): {
+  readonly most: Removed;
+  readonly least: Removed;
+} {
+  const [first, ...rest] = ZONE_GROUPS.map((group): Removed => ({ group, share: removes[group] }));
+  const start = first ?? { group: 'upper', share: 0 };
+  return {
+    most: rest.reduce((most, one) => (one.share > most.share ? one : most), start),
+    least: rest.reduce((least, one) => (one.share < least.share ? one : least), start),
+  };
+}
 
 export const leavesText = (row: BalanceRow): string =>
   row.leaves.length === 0 ? 'nothing' : row.leaves.map((leftover) => LEFTOVER_NAMES[leftover]).join(', ');

@@ -23,6 +23,8 @@ export interface Vessel {
   readonly shape: 'bottle' | 'bucket';
   readonly layers: readonly Layer[];
   readonly handle: Handle | null;
+  /** It hangs under a lance, which thins what it draws. */
+  readonly lance?: { readonly panelPercent: number; readonly text: string };
 }
 
 const inAll = (layers: readonly { readonly amount: number }[]): number =>
@@ -73,6 +75,14 @@ const productIn = (
     },
   ]);
 
+/** The lance over a bottle, with what comes out of it; nothing for a hand sprayer. */
+function underLance({ input }: Worked): Pick<Vessel, 'lance'> {
+  const panelPercent = number(input['panelPercent']);
+  return input['applicator'] === 'lance'
+    ? { lance: { panelPercent, text: `${Number(panelPercent.toPrecision(3))} % on the panel` } }
+    : {};
+}
+
 const DRAWN: Readonly<Record<string, Draw>> = {
   dilution: (worked, format) => ({
     shape: 'bottle',
@@ -119,6 +129,7 @@ const DRAWN: Readonly<Record<string, Draw>> = {
       share: number(worked.output['bottlePercent']) / 100,
       set: (share) => ({ panelPercent: held(share) * number(worked.output['highestPanelPercent']) }),
     },
+    ...underLance(worked),
   }),
   'mix-water': ({ input, output }, format) => {
     const [hot, cold] = [number(output['hotLitres']), number(output['coldLitres'])];

@@ -15,6 +15,7 @@ import { SPOTS_NAMES } from '../../words/car-names.js';
 import { closeDeed, closeDraft, type CloseDraft, closeErrors, type CloseErrors } from './close-form.js';
 import { ExtrasDone, PanelsFound, UsedFields } from './close-fields.js';
 import shared from './live.module.css';
+import body from './more-sheet.module.css';
 import classes from './close-sheet.module.css';
 
 interface CloseSheetProps {
@@ -80,7 +81,7 @@ export function CloseSheet({ pack, state, moment, wash, nowMs, act, onClose }: C
   );
   return (
     <Dialog title="Close the run" onClose={onClose} closeLabel="Back to the run">
-      <div className={shared.more}>
+      <div className={body.more}>
         <ShortRun pack={pack} state={state} nowMs={nowMs} />
         {moment.next && (
           <p className={shared.caution}>

@@ -15,6 +15,8 @@ import { PANEL_NAMES } from '../../words/car-names.js';
 import { clockText } from '../../parts/clock-text.js';
 import shared from './live.module.css';
 import { EDGE_WARNING_SECONDS } from './live-view.js';
+import car from './edge-car.module.css';
+import panels from './edge-panel.module.css';
 import classes from './edge-plan.module.css';
 
 const isUrgent = (leftSeconds: number | null | undefined): boolean =>
@@ -31,6 +33,8 @@ interface EdgePlanProps {
   readonly isDrying: boolean;
   readonly act: (...deeds: readonly RunDeed[]) => void;
 }
+
+const WHEELS = ['left-ahead', 'left-behind', 'right-ahead', 'right-behind'] as const;
 
 const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'stays wet' } as const;
 
@@ -67,7 +71,10 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
             : 'Nothing is wet; tap a panel when you wet it'}
         </p>
       )}
-      <div className={classes.car} data-sun={sun ?? undefined}>
+      <div className={car.car} data-body={pack.vehicle.bodyClass} data-sun={sun ?? undefined}>
+        {WHEELS.map((wheel) => (
+          <span key={wheel} className={car.wheel} data-wheel={wheel} aria-hidden />
+        ))}
         {panelsOf(pack.vehicle.bodyClass).map(({ id }) => {
           const edge = edges.find(({ panel }) => panel === id);
           const isWiped = state.wiped.has(id);
@@ -75,7 +82,9 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
             <button
               key={id}
               type="button"
+              className={panels.panel}
               style={{ gridArea: id }}
+              data-panel={id}
               data-state={edge ? 'wet' : isWiped ? 'wiped' : 'dry'}
               data-ends={edge?.ends}
               data-first={first?.panel === id || undefined}
@@ -83,11 +92,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
               onClick={() => press(id)}
               aria-label={`${PANEL_NAMES[id]}: ${edge ? `${leftText(edge)}; tap when wiped` : `${isWiped ? 'wiped' : 'dry'}; tap when wetted`}`}
             >
-              <span
-                className={classes.level}
-                style={{ height: `${(edge?.share ?? 0) * 100}%` }}
-                aria-hidden
-              />
+              <span className={panels.level} style={{ height: `${(edge?.share ?? 0) * 100}%` }} aria-hidden />
               <span>{PANEL_NAMES[id]}</span>
               <span className="figure">
                 {edge
@@ -101,7 +106,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
             </button>
           );
         })}
-        {sun && <span className={classes.sun}>sun</span>}
+        {sun && <span className={car.sun}>sun</span>}
       </div>
       <p className="muted">
         {state.readings.length === 0

@@ -6,6 +6,7 @@ import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
 import { skipDeeds } from './live-view.js';
 import { canSpeak, useSignals } from './signals.js';
 import shared from './live.module.css';
+import body from './more-sheet.module.css';
 import { ReadingForm } from './reading-form.js';
 import type { PartProps, MoreSheetProps } from './more-props.js';
 import { NoteForm } from './note-form.js';
@@ -14,7 +15,7 @@ import { NoteForm } from './note-form.js';
 export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetProps) {
   return (
     <Dialog title="More" onClose={onClose} closeLabel="Back to the run">
-      <div className={shared.more}>
+      <div className={body.more}>
         <SkipAndOrder state={state} moment={moment} act={act} onDone={onClose} />
         <ReadingForm pack={pack} log={log} act={act} onDone={onClose} />
         <NoteForm log={log} act={act} onDone={onClose} />

@@ -134,25 +134,17 @@ export class RunLog {
   private async fetchRun(): Promise<void> {
     const askedMs = Date.now();
     const { actions, seq, nowMs, ...run } = await this.server.read(this.washId);
-    const offsetMs = clockOffsetMs(nowMs, {
-      askedMs,
-      answeredMs: Date.now(),
-      knownMs: this.view.run?.offsetMs,
-    });
-    await this.keepNews({ actions, seq, nowMs }, askedMs, { ...run, washId: this.washId, seq, offsetMs });
+    await this.keepNews({ actions, seq, nowMs }, askedMs, run);
   }
 
   private async keepNews(
     { actions, seq, nowMs }: RunNews,
     askedMs: number,
-    fresh: KeptRun | null = this.view.run,
+    fresh: Omit<KeptRun, 'washId' | 'seq' | 'offsetMs'> | null = this.view.run,
   ): Promise<void> {
     if (!fresh) return;
-    const run: KeptRun = {
-      ...fresh,
-      seq,
-      offsetMs: clockOffsetMs(nowMs, { askedMs, answeredMs: Date.now(), knownMs: this.view.run?.offsetMs }),
-    };
+    const clocks = { askedMs, answeredMs: Date.now(), knownMs: this.view.run?.offsetMs };
+    const run: KeptRun = { ...fresh, washId: this.washId, seq, offsetMs: clockOffsetMs(nowMs, clocks) };
     await this.shelf.keepNews(run, actions);
     this.show({ run });
   }
@@ -197,11 +189,8 @@ export class RunLog {
   async dropRefusedPhotos(): Promise<void> {
     await this.inTurn(async () => {
       const taps = await this.shelf.dropRefusedPhotos();
-      if (taps.length > 0)
-        await this.write(
-          taps.map((tap) => ({ kind: 'undo', tap })),
-          [],
-        );
+      const undone = taps.map((tap): RunDeed => ({ kind: 'undo', tap }));
+      if (undone.length > 0) await this.write(undone, []);
       this.show();
     });
     void this.sync();

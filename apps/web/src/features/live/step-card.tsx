@@ -54,11 +54,11 @@ export function StepCard({ bodyClass, moment, state, tap, act }: StepCardProps) 
         {step.direction === 'bottom-up' && ', bottom up'}
         {step.direction === 'top-down' && ', top down'}
       </p>
-      <p className={`${shared.clock} figure`} data-over={isOver || undefined}>
+      <p className={`${classes.clock} figure`} data-over={isOver || undefined}>
         {current ? clockText(stepSeconds) : '0:00'} <span>of {clockText(step.minutes * 60)}, estimated</span>
       </p>
       {tooSoon.map(({ timer, step: on, earliestInSeconds }) => (
-        <p key={timer.id} className={shared.wait}>
+        <p key={timer.id} className={classes.wait}>
           Wait {clockText(earliestInSeconds)}: “{RUN_STEP_NAMES[on.step.id]}” has not worked long enough.
         </p>
       ))}
@@ -70,7 +70,7 @@ export function StepCard({ bodyClass, moment, state, tap, act }: StepCardProps) 
         </p>
       )}
       {[...step.faults, ...(clash ? [clash] : [])].map((fault, n) => (
-        <p key={n} className={shared.wait}>
+        <p key={n} className={classes.wait}>
           {faultText(fault, format)}
         </p>
       ))}
@@ -94,7 +94,7 @@ export function StepCard({ bodyClass, moment, state, tap, act }: StepCardProps) 
         </div>
       )}
       {after[0] && (
-        <p className={shared.then}>
+        <p className={classes.then}>
           Then {RUN_STEP_NAMES[after[0].step.id].toLowerCase()}
           {after[0].step.part &&
             after[0].step.part !== step.part &&

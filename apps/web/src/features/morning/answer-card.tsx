@@ -13,12 +13,15 @@ import { dueText } from '../../words/due-words.js';
 import classes from './morning.module.css';
 import { bodyGrade } from './morning-view.js';
 import { MarginGauge } from '../../parts/margin-gauge.js';
+import { CardCar } from './card-car.js';
 import { Why } from './why.js';
 
 interface AnswerCardProps {
   readonly answer: VehicleAnswer;
   readonly best: Window;
   readonly vehicleName: string;
+  /** Absent: the car is not read yet. */
+  readonly vehicle: VehicleRecord | undefined;
   readonly places: readonly PlaceRecord[] | undefined;
   /** Absent: it is not to be planned from here, since it is being worked out again. */
   readonly onPlan?: () => void;
@@ -32,6 +35,7 @@ function AnswerCard({
   answer,
   best,
   vehicleName,
+  vehicle,
   places,
   onPlan,
   isPlanning = false,
@@ -43,10 +47,11 @@ function AnswerCard({
   const whyId = `why-${answer.vehicleId}`;
   return (
     <article className={classes.card} data-verdict={best.verdict} aria-label={vehicleName}>
-      <div>
+      <div className={classes.when}>
         <div className={`${classes.hour} figure`}>{format.time(best.startMs)}</div>
         <div className={`${classes.span} figure`}>to {format.time(best.endMs)}</div>
       </div>
+      <CardCar vehicle={vehicle} zones={answer.zones} />
       <div className={classes.what}>
         <h3>{vehicleName}</h3>
         <p className={classes.how}>
@@ -126,6 +131,7 @@ export const AnswerCards = ({ answers, vehicles, places, onPlan, planningId, fir
           answer={answer}
           best={answer.best}
           vehicleName={nameOf(vehicles, answer.vehicleId)}
+          vehicle={vehicles?.find(({ id }) => id === answer.vehicleId)}
           places={places}
           {...(onPlan ? { onPlan: () => onPlan(answer) } : {})}
           isPlanning={planningId === answer.vehicleId}

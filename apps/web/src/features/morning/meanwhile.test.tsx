@@ -31,8 +31,8 @@ const best = (inHours: number): Window =>
 const soil = { upper: 1, lower: 2, wheels: 0, arches: 0, under: 0 };
 const due = { daysLate: 2 } as EarlyAnswer['due'];
 const VEHICLES = [
-  { id: 'a', name: 'First car' },
-  { id: 'b', name: 'Second car' },
+  { id: 'a', name: 'First car', bodyClass: 'hatch' },
+  { id: 'b', name: 'Second car', bodyClass: 'saloon' },
 ] as VehicleRecord[];
 
 function shown(soFar: MorningSoFar): void {
@@ -65,12 +65,22 @@ describe('while the morning is worked out', () => {
   });
 
   it('shows for the others what it said last, marked, and not to be planned from', async () => {
-    const answer = { vehicleId: 'b', standing: 'due', due, soil, best: best(26) } as unknown as VehicleAnswer;
+    const zones = [{ zone: 'underbody', loadGramsPerM2: 6, activeHours: 1 }];
+    const answer = {
+      vehicleId: 'b',
+      standing: 'due',
+      due,
+      soil,
+      zones,
+      best: best(26),
+    } as unknown as VehicleAnswer;
     const last = { nowMs: NOW - 20 * HOUR, source: 's', issuedMs: 0, memberCount: 1, answers: [answer] };
     shown({ early: [], last });
     expect(await screen.findByRole('heading', { name: /As it was on .*16:00.*again/ })).toBeTruthy();
     expect(screen.getByRole('heading', { name: /^Tomorrow/ })).toBeTruthy();
     expect(screen.getByRole('article', { name: 'Second car' })).toBeTruthy();
+    const car = screen.getByRole('img', { name: /^Salt on Second car/ });
+    expect(car.getAttribute('aria-label')).toContain('6.0 grams a square metre');
     expect(screen.queryByRole('button', { name: /^Plan it/ })).toBeNull();
   });
 });

@@ -132,9 +132,14 @@ export function MorningPage() {
       )}
       <BackupAlert />
       {isFirstDay && <FirstDay vehicles={vehicles} places={places} />}
-      <PlannedList title="Planned for today" washes={planned.filter(isToday)} {...list} />
+      <PlannedList
+        title="Planned for today"
+        washes={planned.filter(isToday)}
+        answers={view.answers}
+        {...list}
+      />
       <Days days={todays} {...cards} />
-      <PlannedList title="Planned for later" washes={later} {...list} />
+      <PlannedList title="Planned for later" washes={later} answers={view.answers} {...list} />
       <Days days={days.filter((day) => !todays.includes(day))} {...cards} />
       <Stuck answers={noWindow} {...list} />
       <NotDue answers={notDue} {...list} />

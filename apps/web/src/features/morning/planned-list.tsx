@@ -1,10 +1,11 @@
-import type { PlaceRecord, VehicleRecord, WashRecord, WashVisit } from '@keen/core';
+import type { PlaceRecord, VehicleAnswer, VehicleRecord, WashRecord, WashVisit } from '@keen/core';
 import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { useFormat } from '../../format/use-format.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { wayBeside } from '../../words/way-words.js';
+import { CardCar } from './card-car.js';
 import classes from './morning.module.css';
 
 interface PlannedListProps {
@@ -13,10 +14,12 @@ interface PlannedListProps {
   readonly washes: readonly WashRecord[];
   readonly vehicles: readonly VehicleRecord[] | undefined;
   readonly places: readonly PlaceRecord[] | undefined;
+  /** As the morning has them. */
+  readonly answers: readonly Pick<VehicleAnswer, 'vehicleId' | 'zones'>[];
 }
 
 /** What is planned already. */
-export function PlannedList({ title, washes: planned, vehicles, places }: PlannedListProps) {
+export function PlannedList({ title, washes: planned, vehicles, places, answers }: PlannedListProps) {
   const format = useFormat();
   if (planned.length === 0) return null;
   const visitText = ({ withId, minutes }: WashVisit, all: readonly WashRecord[]): string => {
@@ -34,10 +37,14 @@ export function PlannedList({ title, washes: planned, vehicles, places }: Planne
       </div>
       {planned.map((wash) => (
         <article key={wash.id} className={`${classes.card} ${classes.planned}`}>
-          <div>
+          <div className={classes.when}>
             <div className={`${classes.hour} figure`}>{format.time(wash.startMs)}</div>
             <div className={`${classes.span} figure`}>{format.dayShort(wash.startMs)}</div>
           </div>
+          <CardCar
+            vehicle={vehicles?.find(({ id }) => id === wash.vehicleId)}
+            zones={answers.find(({ vehicleId }) => vehicleId === wash.vehicleId)?.zones}
+          />
           <div className={classes.what}>
             <h3>{nameOf(vehicles, wash.vehicleId)}</h3>
             <p className={classes.how}>

@@ -1,6 +1,6 @@
 import { IconLock } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
-import shared from './plan.module.css';
+import margins from './margins.module.css';
 import classes from './legend.module.css';
 
 interface KeyProps {
@@ -18,7 +18,7 @@ const Key = ({ drawn, children }: KeyProps) => (
 );
 
 const Hours = ({ verdict }: { readonly verdict: string }) => (
-  <span className={shared.margin} data-verdict={verdict} style={{ position: 'static', width: '100%' }} />
+  <span className={margins.margin} data-verdict={verdict} style={{ position: 'static', width: '100%' }} />
 );
 
 interface LegendProps {

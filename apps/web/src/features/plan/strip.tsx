@@ -3,6 +3,7 @@ import { memo, type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import type { Format } from '../../format/format.js';
 import { moveCostText } from '../../words/plan-words.js';
+import margins from './margins.module.css';
 import shared from './plan.module.css';
 import classes from './strip.module.css';
 import { type DayStrip, shareOf } from './plan-view.js';
@@ -79,7 +80,7 @@ const Margins = memo(function Margins({ strip, band }: { readonly strip: DayStri
   return marginsOn(strip, band).map(({ startMs, endMs, verdict, comfort }) => (
     <div
       key={startMs}
-      className={shared.margin}
+      className={margins.margin}
       data-verdict={verdict}
       style={{
         left: `${shareOf(strip, startMs) * 100}%`,

@@ -3,6 +3,7 @@ import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/car-names.js';
 import { SECTION_NAMES } from '../../words/way-words.js';
 import { edgeScaleMinutes } from './run-view.js';
+import bars from './edge-bars.module.css';
 import classes from './run.module.css';
 
 const ENDS = { dries: 'dries', freezes: 'freezes', lasts: 'lasts' } as const;
@@ -23,13 +24,13 @@ export function EdgeBars({ sheet }: { readonly sheet: RunSheet }) {
     <section className={classes.box}>
       <h2>Time before each panel dries or freezes</h2>
       {limited.length > 0 && (
-        <ul className={classes.edges}>
+        <ul className={bars.edges}>
           {limited.map(({ panel, minutes, ends }, i) => (
             <li key={panel} data-first={i === 0 || undefined}>
               <span>{PANEL_NAMES[panel]}</span>
-              <span className={classes.track}>
+              <span className={bars.track}>
                 <span
-                  className={classes.bar}
+                  className={bars.bar}
                   data-ends={ends}
                   style={{ width: `${Math.min(1, (minutes ?? scale) / scale) * 100}%` }}
                 />

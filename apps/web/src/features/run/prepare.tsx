@@ -13,6 +13,7 @@ import { mixName, mixText, PRODUCT_REASONS } from '../../words/mix-words.js';
 import { facesText, PACK_NAMES } from '../../words/run-words.js';
 import { ProductChoice } from './product-choice.js';
 import { countText, shortText } from './run-view.js';
+import lists from './prepare.module.css';
 import classes from './run.module.css';
 
 const SKIN: Readonly<Record<string, string>> = {
@@ -60,7 +61,7 @@ export function Prepare({
   return (
     <section className={classes.box}>
       <h2>Before you leave</h2>
-      <dl className={classes.pairs}>
+      <dl className={lists.pairs}>
         <dt>Water in the buckets</dt>
         <dd>
           {water === null ? (
@@ -117,7 +118,7 @@ export function Prepare({
       {mixes.length > 0 && (
         <>
           <h3>Mix, in this order</h3>
-          <ol className={classes.mixes}>
+          <ol className={lists.mixes}>
             {mixes.map((mix) => (
               <li key={mix.step}>
                 For “{STEP_NAMES[mix.step]}”: <strong>{mixName(mix)}</strong>, {mixText(mix, format)}
@@ -131,7 +132,7 @@ export function Prepare({
         </>
       )}
       <h3>Pack</h3>
-      <ul className={classes.pack}>
+      <ul className={lists.pack}>
         {pack.map((item) => (
           <li key={item}>{counted[item] ?? PACK_NAMES[item]}</li>
         ))}

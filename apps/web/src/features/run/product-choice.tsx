@@ -6,7 +6,7 @@ import { useSaveSettings, useSettings } from '../../api/queries.js';
 import { useMoveWash } from '../../api/wash-queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
-import classes from './run.module.css';
+import classes from './prepare.module.css';
 
 const AUTOMATIC = 'automatic';
 /** How the value of a choice for one wash begins; all others are for every wash. */

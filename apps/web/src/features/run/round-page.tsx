@@ -14,6 +14,7 @@ import { PACK_NAMES } from '../../words/run-words.js';
 import { isOneVisit, pairAtOnePlace, roundChoices } from './round-view.js';
 import { countText, shortText } from './run-view.js';
 import { SideBySideOrder } from './side-by-side-order.js';
+import lists from './prepare.module.css';
 import classes from './run.module.css';
 
 /** One preparation for the washes of a round: mixed once, packed once. */
@@ -86,7 +87,7 @@ export function RoundPage() {
           {packs.length > 0 && (
             <section className={classes.box}>
               <h2>For {packs.length === 1 ? 'one wash' : `${packs.length} washes`}</h2>
-              <dl className={classes.pairs}>
+              <dl className={lists.pairs}>
                 <dt>Water in buckets</dt>
                 <dd>
                   {round.bucketLitres > 0
@@ -103,7 +104,7 @@ export function RoundPage() {
                 </dd>
               </dl>
               <h3>Mix, in this order</h3>
-              <ol className={classes.mixes}>
+              <ol className={lists.mixes}>
                 {round.mixes.map(({ mix, count, productMl, waterMl, caps }) => (
                   <li key={`${mix.step} ${mix.product?.id ?? ''} ${mix.parts}`}>
                     <strong>{mixName(mix)}</strong> for “{STEP_NAMES[mix.step]}
@@ -113,7 +114,7 @@ export function RoundPage() {
                 ))}
               </ol>
               <h3>Pack</h3>
-              <ul className={classes.pack}>
+              <ul className={lists.pack}>
                 {round.pack.map((item) => (
                   <li key={item}>{counted[item] ?? PACK_NAMES[item]}</li>
                 ))}

@@ -7,6 +7,7 @@ import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import { findingText } from '../../words/finding-words.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import { bucketText, holdText } from '../../words/visit-words.js';
+import own from './side-by-side.module.css';
 import classes from './run.module.css';
 
 interface SideBySideOrderProps {
@@ -36,7 +37,7 @@ export function SideBySideOrder({ pair: [first, second], names, isPlanned }: Sid
     );
   const goes = against.every((found) => found.length === 0);
   return (
-    <section className={`${classes.box} ${classes.across}`}>
+    <section className={`${classes.box} ${own.across}`}>
       <h2>Both in one visit</h2>
       <p>
         <strong>{format.minutes(minutes)}</strong> from arriving to leaving
@@ -52,7 +53,7 @@ export function SideBySideOrder({ pair: [first, second], names, isPlanned }: Sid
         )),
       )}
       <p>{bucketText(bucket, names)}</p>
-      <ol className={classes.shared}>
+      <ol className={own.shared}>
         {order.steps.map(({ car, step, fromMinute, minutes: hands, waitMinutes }, i) => (
           <li key={i} data-car={car}>
             <span className="figure">{format.minutes(fromMinute)}</span>

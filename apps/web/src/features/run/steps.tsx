@@ -7,6 +7,7 @@ import { reasonText } from '../../words/reason-words.js';
 import { PART_NAMES } from '../../words/way-words.js';
 import { StepCar } from '../../parts/step-car.js';
 import { type SheetBlock, sheetBlocks } from './run-view.js';
+import lines from './steps.module.css';
 import classes from './run.module.css';
 
 const DIRECTIONS = { 'bottom-up': 'bottom up', 'top-down': 'top down' } as const;
@@ -32,12 +33,12 @@ function StepText({
       {step.direction && `, ${DIRECTIONS[step.direction]}`}: {format.minutes(step.minutes)}
       {inAll && ' altogether'}
       {step.litres > 0 && `, ${format.litres(step.litres)}`}
-      {step.onMeter && <span className={classes.meter}> on the meter</span>}
-      {step.stopsMeter && <span className={classes.meter}>, then stop it</span>}
+      {step.onMeter && <span className={lines.meter}> on the meter</span>}
+      {step.stopsMeter && <span className={lines.meter}>, then stop it</span>}
       {step.jobId && <span className="muted"> · seasonal job: {SEASON_JOB_NAMES[step.jobId]}</span>}
-      {step.note && <div className={classes.own}>{step.note}</div>}
+      {step.note && <div className={lines.own}>{step.note}</div>}
       {step.mix && (
-        <div className={classes.mixed}>
+        <div className={lines.mixed}>
           {mixName(step.mix)}: {mixText(step.mix, format)}
         </div>
       )}
@@ -49,7 +50,7 @@ function StepText({
       ))}
       <div className={`muted ${classes.because}`}>Why here: {reasonText(step, format)}</div>
       {step.cautions.map((caution) => (
-        <div key={caution} className={classes.caution} data-caution={caution}>
+        <div key={caution} className={lines.caution} data-caution={caution}>
           {CAUTION_TEXTS[caution]}
         </div>
       ))}
@@ -81,7 +82,7 @@ function Round({
           </span>
         ))}
         . On each, before you go on:
-        <ul className={classes.round}>
+        <ul className={lines.round}>
           {block.steps.map((step) => (
             <li key={step.id} data-meter={step.onMeter || undefined}>
               <StepText step={step} inAll bodyClass={bodyClass} />
@@ -105,7 +106,7 @@ export function Steps({
 }) {
   const format = useFormat();
   return (
-    <section className={`${classes.box} ${classes.steps}`}>
+    <section className={`${classes.box} ${lines.steps}`}>
       <h2>In this order</h2>
       <ol>
         {sheetBlocks(sheet.steps).map((block, i) =>

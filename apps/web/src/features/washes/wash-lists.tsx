@@ -54,12 +54,7 @@ export function PlannedWashes({
               >
                 Run sheet
               </Button>
-              <RowAction
-                isMain
-                label="Mark done"
-                about={aboutRow(row, format)}
-                onClick={() => onDone(row.wash)}
-              />
+              <RowAction label="Mark done" about={aboutRow(row, format)} onClick={() => onDone(row.wash)} />
               <RowAction
                 label="Remove from plan"
                 about={aboutRow(row, format)}

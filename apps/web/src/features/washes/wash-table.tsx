@@ -106,23 +106,15 @@ export function RowAction({
   label,
   about,
   onClick,
-  isMain = false,
 }: {
   readonly label: string;
   /** Of which wash, for those who hear the page. */
   readonly about: string;
   readonly onClick: () => void;
-  readonly isMain?: boolean;
 }) {
   return (
     <OwnerOnly>
-      <Button
-        size="compact-md"
-        variant={isMain ? 'filled' : 'default'}
-        color={isMain ? 'lamp.3' : undefined}
-        aria-label={`${label}: ${about}`}
-        onClick={onClick}
-      >
+      <Button size="compact-md" variant="default" aria-label={`${label}: ${about}`} onClick={onClick}>
         {label}
       </Button>
     </OwnerOnly>
