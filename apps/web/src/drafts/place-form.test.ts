@@ -153,7 +153,10 @@ describe('the form of a place', () => {
 
   it('reads and writes the clock', () => {
     expect(minutesOf('07:30')).toBe(450);
-    expect(minutesOf('7')).toBeNull();
+    expect(minutesOf('7:30')).toBe(450);
+    expect(minutesOf('0730')).toBe(450);
+    expect(minutesOf('24:00')).toBe(1440);
+    for (const wrong of ['7', '24:01', '07:60', 'noon', '']) expect(minutesOf(wrong)).toBeNull();
     expect(clockOf(450)).toBe('07:30');
     expect(clockOf(1440)).toBe('00:00');
   });

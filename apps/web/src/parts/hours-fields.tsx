@@ -1,8 +1,16 @@
-import { Checkbox, Fieldset, Group, Stack, TextInput } from '@mantine/core';
+import { Checkbox, Fieldset, RangeSlider } from '@mantine/core';
 import { isOverMidnight, type OpenSpan } from '@keen/core';
-import { clockOf, minutesOf } from './wall-clock.js';
+import { ClockField } from './clock-field.js';
+import classes from './hours-fields.module.css';
+import { clockOf } from './wall-clock.js';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const DAY_MINUTES = 1440;
+/** The bar goes on to the morning after, for hours over midnight. */
+const BAR_MINUTES = DAY_MINUTES + 360;
+const STEP_MINUTES = 15;
+const MARKS = [0, 360, 720, 1080, DAY_MINUTES].map((value) => ({ value, label: clockOf(value) }));
+const USUAL: OpenSpan = { openMinute: 420, closeMinute: 1260 };
 
 interface HoursFieldsProps {
   readonly openHours: readonly (OpenSpan | null)[];
@@ -13,7 +21,66 @@ interface HoursFieldsProps {
   readonly onChange: (openHours: readonly (OpenSpan | null)[]) => void;
 }
 
-/** Hours by weekday, Monday first. */
+/** As the bar has it: an end over midnight lies behind the day; what is no time stands at the end of the day. */
+const onBar = (span: OpenSpan): [number, number] => [
+  span.openMinute || 0,
+  isOverMidnight(span) ? span.closeMinute + DAY_MINUTES : span.closeMinute || DAY_MINUTES,
+];
+
+const fromBar = ([from, to]: [number, number]): OpenSpan => ({
+  openMinute: Math.min(from, DAY_MINUTES - STEP_MINUTES),
+  closeMinute: to > DAY_MINUTES ? to - DAY_MINUTES : to,
+});
+
+interface DayFieldsProps {
+  readonly label: string;
+  readonly span: OpenSpan;
+  readonly isFirst: boolean;
+  readonly error: string | undefined;
+  readonly onChange: (span: OpenSpan) => void;
+}
+
+/** One day as a bar whose ends are dragged, and the same in figures. */
+function DayFields({ label, span, isFirst, error, onChange }: DayFieldsProps) {
+  return (
+    <>
+      <span className={classes.times}>
+        <ClockField
+          label={`${label}, from`}
+          minutes={span.openMinute}
+          onChange={(openMinute) => onChange({ ...span, openMinute: openMinute % DAY_MINUTES })}
+        />
+        –
+        <ClockField
+          label={`${label}, to`}
+          minutes={span.closeMinute}
+          onChange={(closeMinute) =>
+            onChange({ ...span, closeMinute: closeMinute === 0 ? DAY_MINUTES : closeMinute })
+          }
+          error={Number.isNaN(span.openMinute + span.closeMinute) ? undefined : error}
+        />
+        {isOverMidnight(span) && <span className="muted">next day</span>}
+      </span>
+      <RangeSlider
+        className={classes.bar}
+        classNames={{ markLabel: classes.hour }}
+        data-marked={isFirst || undefined}
+        min={0}
+        max={BAR_MINUTES}
+        step={STEP_MINUTES}
+        minRange={STEP_MINUTES}
+        label={clockOf}
+        marks={isFirst ? MARKS : MARKS.map(({ value }) => ({ value }))}
+        thumbFromLabel={`${label}, begins`}
+        thumbToLabel={`${label}, ends`}
+        value={onBar(span)}
+        onChange={(ends) => onChange(fromBar(ends))}
+      />
+    </>
+  );
+}
+
+/** Hours by weekday, Monday first, on one scale of the day. */
 export function HoursFields({
   openHours,
   errors,
@@ -23,53 +90,34 @@ export function HoursFields({
 }: HoursFieldsProps) {
   const setDay = (weekday: number, span: OpenSpan | null): void =>
     onChange(openHours.map((old, i) => (i === weekday ? span : old)));
+  const first = openHours.findIndex((span) => span !== null);
   return (
-    <Fieldset legend={legend}>
-      <Stack gap={6}>
+    <Fieldset legend={legend} className={classes.hours}>
+      <ul className={classes.days}>
         {WEEKDAYS.map((name, weekday) => {
           const span = openHours[weekday] ?? null;
-          const setTime = (field: keyof OpenSpan, text: string): void => {
-            const minutes = minutesOf(text);
-            if (span && minutes !== null)
-              setDay(weekday, {
-                ...span,
-                [field]: minutes === 0 && field === 'closeMinute' ? 1440 : minutes,
-              });
-          };
           return (
-            <Group key={name} gap="xs" align="center">
+            <li key={name}>
               <Checkbox
-                w={120}
                 label={name}
                 checked={span !== null}
-                onChange={(event) =>
-                  setDay(weekday, event.currentTarget.checked ? { openMinute: 420, closeMinute: 1260 } : null)
-                }
+                onChange={(event) => setDay(weekday, event.currentTarget.checked ? USUAL : null)}
               />
               {span ? (
-                <>
-                  <TextInput
-                    type="time"
-                    aria-label={`${legend} ${name}, from`}
-                    value={clockOf(span.openMinute)}
-                    onChange={(event) => setTime('openMinute', event.currentTarget.value)}
-                  />
-                  <TextInput
-                    type="time"
-                    aria-label={`${legend} ${name}, to`}
-                    value={clockOf(span.closeMinute)}
-                    onChange={(event) => setTime('closeMinute', event.currentTarget.value)}
-                    error={errors[`openHours.${weekday}`]}
-                  />
-                  {isOverMidnight(span) && <span className="muted">next day</span>}
-                </>
+                <DayFields
+                  label={`${legend} ${name}`}
+                  span={span}
+                  isFirst={weekday === first}
+                  error={errors[`openHours.${weekday}`]}
+                  onChange={(next) => setDay(weekday, next)}
+                />
               ) : (
                 <span className="muted">{without}</span>
               )}
-            </Group>
+            </li>
           );
         })}
-      </Stack>
+      </ul>
     </Fieldset>
   );
 }

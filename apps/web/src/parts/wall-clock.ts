@@ -1,7 +1,10 @@
-/** "07:30" as minutes after midnight; null while it is not a time. */
+/** "07:30", "7:30" or "0730" as minutes after midnight; 24:00 is the end of the day; null while it is not a time. */
 export function minutesOf(text: string): number | null {
-  const match = /^(\d{2}):(\d{2})$/.exec(text);
-  return match ? Number(match[1]) * 60 + Number(match[2]) : null;
+  const match = /^(?<hours>\d{1,2}):?(?<minutes>\d{2})$/.exec(text.trim());
+  const hours = Number(match?.groups?.hours);
+  const minutes = Number(match?.groups?.minutes);
+  if (!match || minutes > 59 || hours * 60 + minutes > 1440) return null;
+  return hours * 60 + minutes;
 }
 
 export const clockOf = (minutes: number): string =>

@@ -4,6 +4,7 @@ import {
   defaultVariantColorsResolver,
   type MantineColorsTuple,
   Radio,
+  RangeSlider,
   Slider,
   type VariantColorsResolver,
 } from '@mantine/core';
@@ -77,5 +78,6 @@ export const theme = createTheme({
     Checkbox: Checkbox.extend({ defaultProps: { color: INK, iconColor: PANEL } }),
     Radio: Radio.extend({ defaultProps: { color: INK, iconColor: PANEL } }),
     Slider: Slider.extend({ defaultProps: { color: INK } }),
+    RangeSlider: RangeSlider.extend({ defaultProps: { color: INK } }),
   },
 });

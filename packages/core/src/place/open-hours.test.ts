@@ -47,6 +47,8 @@ describe('how long it is still open', () => {
     expect(hasLength(span(8, 8))).toBe(false);
     expect(hasLength(span(8, 8.5))).toBe(true);
     expect(hasLength(span(22, 6))).toBe(true);
+    expect(hasLength(span(NaN, 6))).toBe(false);
+    expect(hasLength(span(8, NaN))).toBe(false);
   });
 
   it('counts the minutes between two times of the week', () => {

@@ -7,8 +7,9 @@ const WEEK_DAYS = 7;
 /** Hours that end before they begin go on into the next day. */
 export const isOverMidnight = ({ openMinute, closeMinute }: OpenSpan): boolean => closeMinute < openMinute;
 
-/** Hours without a length are no hours: the whole day is 0 to 1440. */
-export const hasLength = ({ openMinute, closeMinute }: OpenSpan): boolean => closeMinute !== openMinute;
+/** Hours without a length, or without a beginning or an end, are no hours: the whole day is 0 to 1440. */
+export const hasLength = ({ openMinute, closeMinute }: OpenSpan): boolean =>
+  Math.abs(closeMinute - openMinute) > 0;
 
 /**
  * How long is it still open?

@@ -1,12 +1,11 @@
 import { calculate, CALCULATORS, type FilmInput } from '@keen/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { shownUnit } from '../../format/shown-unit.js';
 import { useFormat } from '../../format/use-format.js';
 import { labPath } from '../../parts/lab-path.js';
 import { DeskInput } from './desk-field.js';
 import { deskSentence } from './desk-sentence.js';
-import { fieldsOf, figureText, inputFrom, outputUnits, shownExample, shownFigures } from './desk-view.js';
+import { fieldsOf, inputFrom, outputUnits, shownExample, shownFigure, shownFigures } from './desk-view.js';
 import type { DeskValues } from './examples.js';
 import { fieldWords, isSaid, unitWords } from './field-words.js';
 import { MeterStrip } from './meter-strip.js';
@@ -96,15 +95,13 @@ function Answered({ name, worked, onPull }: AnsweredProps) {
       {name === 'meter' && <MeterStrip worked={worked} />}
       <dl className={classes.result}>
         {figures.map(([field, value]) => {
-          const unit = shownUnit(units[field] ?? '', format.display);
+          const { unit, text } = shownFigure(units[field] ?? '', value, format);
           return (
             <div key={field} style={{ display: 'contents' }}>
               <dt>
-                {fieldWords(name, field)} <span className="muted">{unitWords(name, unit.label)}</span>
+                {fieldWords(name, field)} <span className="muted">{unitWords(name, unit)}</span>
               </dt>
-              <dd className="figure">
-                {figureText(typeof value === 'number' ? unit.toShown(value) : value)}
-              </dd>
+              <dd className="figure">{text}</dd>
             </div>
           );
         })}

@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { CALCULATORS, calculate, DEFAULT_DISPLAY, type DisplaySettings } from '@keen/core';
 import { shownUnit } from '../../format/shown-unit.js';
-import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample } from './desk-view.js';
+import { makeFormat } from '../../format/format.js';
+import { fieldLabel, fieldsOf, figureText, inputFrom, shownExample, shownFigure } from './desk-view.js';
 import { workingOf } from './working.js';
 
 const AMERICAN: DisplaySettings = {
@@ -12,6 +13,19 @@ const AMERICAN: DisplaySettings = {
   volume: 'gal',
   currency: 'USD',
 };
+
+describe('a figure of a sum', () => {
+  const format = makeFormat(AMERICAN, 'UTC', 'en-US');
+
+  it.each([
+    { unit: 'minor units', value: 650, shown: { unit: '', text: '$6.50' } },
+    { unit: '°C', value: 10, shown: { unit: '°F', text: '50' } },
+    { unit: 's', value: null, shown: { unit: 's', text: 'none' } },
+    { unit: 's', value: [1, 2], shown: { unit: 's', text: '1, 2' } },
+  ])('of $value $unit reads $shown.text', ({ unit, value, shown }) => {
+    expect(shownFigure(unit, value, format)).toEqual(shown);
+  });
+});
 
 describe('the reference desk', () => {
   it.each([...CALCULATORS.keys()].filter((name) => name !== 'wash'))(

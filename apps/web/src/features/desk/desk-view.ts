@@ -1,4 +1,5 @@
 import { CALCULATORS, type DisplaySettings, schemasOf } from '@keen/core';
+import type { Format } from '../../format/format.js';
 import { type DeskValues, EXAMPLES } from './examples.js';
 import { shownUnit, typed } from '../../format/shown-unit.js';
 
@@ -130,6 +131,18 @@ export function figureText(value: unknown): string {
   if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map(figureText).join(', ');
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   return typeof value === 'string' ? value : JSON.stringify(value);
+}
+
+/** A figure of a sum as this user reads it, and its unit; money says its own. */
+export function shownFigure(
+  unit: string,
+  value: unknown,
+  { display, money }: Pick<Format, 'display' | 'money'>,
+): { readonly unit: string; readonly text: string } {
+  if (typeof value !== 'number') return { unit: shownUnit(unit, display).label, text: figureText(value) };
+  if (unit === 'minor units') return { unit: '', text: money(value) };
+  const { label, toShown } = shownUnit(unit, display);
+  return { unit: label, text: figureText(toShown(value)) };
 }
 
 /** Digits of a figure that was pulled to, not typed. */
