@@ -48,12 +48,12 @@ test.describe('a run on a phone', () => {
     await page.getByRole('button', { name: 'Begin: clean the wheels' }).click();
     const dwell = page.getByRole('region', { name: /^Dwell: Clean the wheels/ });
     await expect(dwell).toContainText('may come off in');
-    await page.getByRole('button', { name: 'Done; now foam it' }).click();
+    await page.getByRole('button', { name: 'Done; now foam the car' }).click();
     // The wheels were rinsed one by one: their cleaner is off.
-    await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: /^Dwell: Foam the car/ })).toBeVisible();
     await expect(page.getByRole('region', { name: /^Dwell:/ })).toHaveCount(1);
     await page.getByRole('button', { name: 'Done', exact: true }).click();
-    await expect(page.getByText(/Wait \d+:\d\d: “Foam it” has not worked/)).toBeVisible();
+    await expect(page.getByText(/Wait \d+:\d\d: “Foam the car” has not worked/)).toBeVisible();
     await page.getByRole('button', { name: 'Begin all the same: rinse it' }).click();
     const meter = page.getByRole('region', { name: 'Meter' });
     await expect(meter).toContainText('$3.00 paid of $10.50 estimated');
@@ -197,8 +197,8 @@ test.describe('a run on a phone', () => {
     await press(page).click();
     await press(page).click();
     await expect(other.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
-    await other.getByRole('button', { name: 'Done; now foam it' }).click();
-    await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Foam it');
+    await other.getByRole('button', { name: 'Done; now foam the car' }).click();
+    await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Foam the car');
     await other.close();
   });
 
@@ -243,7 +243,7 @@ test.describe('with no signal', () => {
     await page.reload();
     await expect(page.getByRole('region', { name: 'Step at hand' })).toContainText('Now, step 1');
     await press(page).click();
-    await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: /^Dwell: Foam the car/ })).toBeVisible();
     await page.goto(signal.address);
     await expect(page.getByRole('heading', { name: 'Grey SUV' })).toBeVisible();
     await expect(page).toHaveURL(`${signal.address}/run/${id}/live`);
@@ -345,19 +345,21 @@ test.describe('two cars under one pair of hands', () => {
     await expect(press(page)).toHaveText('Start the meter: rinse it');
     await press(page).click();
     await press(page).click();
-    await expect(press(page)).toHaveText('Done; now foam it');
+    await expect(press(page)).toHaveText('Done; now foam the car');
     await press(page).click();
     await expect(press(page)).toHaveText('Done; now the White van');
     await press(page).click();
     await turn('White van');
     await expect(press(page)).toHaveText('Begin: clean the wheels');
-    await expect(cars.getByRole('button', { name: /^Black saloon/ })).toContainText('foam it: off within 7:');
+    await expect(cars.getByRole('button', { name: /^Black saloon/ })).toContainText(
+      'foam the car: off within 7:',
+    );
     await press(page).click();
     await press(page).click();
     // Both were begun with one tap; what is done on one is noted on that one.
     await cars.getByRole('button', { name: /^Black saloon/ }).click();
     await turn('Black saloon');
-    await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+    await expect(page.getByRole('region', { name: /^Dwell: Foam the car/ })).toBeVisible();
     expect(await faultsOf(page)).toEqual([]);
     await sent(page);
     const kinds = async (of: string) => (await log(request, of)).map(({ deed }) => deed.kind);

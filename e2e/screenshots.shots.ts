@@ -80,7 +80,7 @@ test('a run on a phone', async ({ page, request }) => {
   await press.click();
   await page.waitForTimeout(4000);
   await press.click();
-  await expect(page.getByRole('region', { name: /^Dwell: Foam it/ })).toBeVisible();
+  await expect(page.getByRole('region', { name: /^Dwell: Foam the car/ })).toBeVisible();
   await page.waitForTimeout(3000);
   await page.screenshot({ path: `${FOLDER}/live.png` });
   await press.click();

@@ -8,6 +8,6 @@ export const ROLE_NAMES: Readonly<Record<Role, string>> = {
 
 export const ROLE_MEANS: Readonly<Record<Role, string>> = {
   owner: 'does everything',
-  helper: 'sees and runs the own washes, no prices, no customers',
+  helper: 'sees and runs their own washes, no prices, no customers',
   bookkeeper: 'reads and exports everything, changes nothing',
 };

@@ -151,7 +151,7 @@ export const SIGN_TEXTS: Readonly<Record<SignId, SignText>> = {
   'drips-later': {
     sign: 'Drips ten minutes later',
     means: 'gaps still hold water',
-    then: 'Blow mirrors, handles, badges and lamps again, before it freezes there.',
+    then: 'Blow mirrors, handles, badges and lamps again; in frost that water freezes there.',
   },
   'fizz-on-salt': {
     sign: 'Acid fizzes at once on a white crust',

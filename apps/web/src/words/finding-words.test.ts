@@ -134,10 +134,10 @@ describe('what was found, in words', () => {
     [of('daylight', 'block', [-10, 15, 'min']), 'light ends 25 min before you are done'],
     [of('daylight', 'clear', [40, 15, 'min']), 'light for 25 min after you are done'],
     [told('direct-sun', 'unknown'), 'no weather for these hours'],
-    [told('direct-sun', 'clear'), 'the wet-edge sums decide'],
+    [told('direct-sun', 'clear'), 'how fast it dries decides'],
     [
       of('direct-sun', 'block', [600, 300, 'W/m²'], { panel: 'roof' }),
-      'the sun stands on the roof (600 W/m²; the house washes below 300 W/m²)',
+      'strong sun on the roof (600 W/m²; the limit here is 300 W/m²)',
     ],
     [of('direct-sun', 'clear', [100, 300, 'W/m²']), 'no strong sun: 100 W/m² at most'],
     // Hands and ground.

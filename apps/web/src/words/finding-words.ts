@@ -144,7 +144,7 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
   },
   'site-rule': (finding, format) => {
     if (finding.unit === 'min')
-      return `one may stay there ${limit(finding, format)}, and it takes ${actual(finding, format)}: dry it somewhere else, or do less`;
+      return `you may stay there ${limit(finding, format)}, and it takes ${actual(finding, format)}: dry it somewhere else, or do less`;
     if (!finding.siteRule)
       return finding.level === 'unknown' ? 'no weather for these hours' : 'nothing forbids it';
     if (finding.remedy === 'site-soap')
@@ -156,9 +156,9 @@ const PHRASES: Readonly<Record<Finding['ruleId'], Phrase>> = {
   },
   'direct-sun': (finding, format) => {
     if (finding.level === 'unknown') return 'no weather for these hours';
-    if (finding.margin === null) return 'the wet-edge sums decide';
+    if (finding.margin === null) return 'how fast it dries decides';
     return finding.level === 'block'
-      ? `the sun stands on the ${panelOf(finding)} (${actual(finding, format)}; the house washes below ${limit(finding, format)})`
+      ? `strong sun on the ${panelOf(finding)} (${actual(finding, format)}; the limit here is ${limit(finding, format)})`
       : `no strong sun: ${actual(finding, format)} at most`;
   },
   'forecast-agrees': (finding, format) => {

@@ -25,7 +25,7 @@ export const SHIPPED_TEMPLATES: Readonly<Record<MessageKind, string>> = {
   moved:
     'Hello {customer},\nthe wash of the {vehicle} moves from {before} to {day}, about {time}, at {place}.\nThe reason: {reason}',
   'called-off':
-    'Hello {customer},\nthe wash of the {vehicle} on {before} will not be.\nThe reason: {reason}\nI will suggest another day.',
+    'Hello {customer},\nthe wash of the {vehicle} on {before} is cancelled.\nThe reason: {reason}\nI will suggest another day.',
   'freeze-care':
     'Hello {customer},\nthe {vehicle} was washed today, and tonight goes down to {cold} where it stands. Please see to this, so that nothing freezes fast:\n{care}',
 };

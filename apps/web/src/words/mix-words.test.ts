@@ -94,7 +94,7 @@ describe('what is wrong with a step', () => {
     ],
     [
       { kind: 'acid-over-alkali', alkali: 'foam' },
-      'Acid over alkali: “foam it” still lies there. Rinse first.',
+      'Acid over alkali: “foam the car” still lies there. Rinse first.',
     ],
     [
       { kind: 'alkali-over-acid', acid: 'wheels' },

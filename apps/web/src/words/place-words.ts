@@ -29,7 +29,7 @@ export const BUCKET_WATER_NAMES: Readonly<Record<BucketWater, string>> = {
 /** What is known of the air indoors. */
 export const INDOOR_AIR_NAMES = {
   model: 'Not heated',
-  usual: 'Usually so warm',
+  usual: 'Usually at',
   read: 'Read just now',
   kept: 'Heated, kept at',
 } as const;

@@ -58,7 +58,7 @@ describe('why a wash stands in no plan', () => {
     [{ kind: 'members', failingFraction: 0.35 }, 'every start fails in at least 35 % of the forecasts'],
     [{ kind: 'workers' }, 'nobody has time while it goes'],
     [{ kind: 'room' }, 'other washes fill the place while it goes'],
-    [{ kind: 'car-away' }, 'it goes only while the car cannot be had'],
+    [{ kind: 'car-away' }, 'it goes only while the car is not available'],
     [{ kind: 'no-product', methodId: 'bay-touch-free' }, /^no product is left for ./],
     [{ kind: 'not-worth', bestMinor: -250 }, 'not worth it yet: the best start would lose $2.50'],
     [

@@ -49,7 +49,7 @@ export function unplannedText(reason: UnplannedReason, format: Format): string {
     case 'room':
       return 'other washes fill the place while it goes';
     case 'car-away':
-      return 'it goes only while the car cannot be had';
+      return 'it goes only while the car is not available';
     case 'no-product':
       return `no product is left for ${methodName(reason.methodId)}`;
     case 'not-worth':

@@ -15,7 +15,7 @@ export const REASON_TEXTS: Readonly<Record<StepReason, string>> = {
   'bare-paint-wants-cover': 'bare paint wants cover before the road',
   'machine-does-it': 'the machine does it',
   'machine-tears-and-misses':
-    'fold mirrors, aerial down, wipers off, loose trim told: brushes and jets tear at what stands out',
+    'fold mirrors, aerial down, wipers off, loose trim pointed out: brushes and jets tear at what stands out',
   'only-when-dry': 'it goes on dry parts only',
   'no-bead-means-bare':
     'mist each panel: water must lie flat, for what still beads still carries the old protection; then wipe it down with the solvent',

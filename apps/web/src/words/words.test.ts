@@ -32,7 +32,10 @@ describe('what products do, in words', () => {
     ...change,
   });
   it.each([
-    { change: { panel: 'left' }, text: '“foam it” lies 12 min on the left flank; its label allows 8.0 min' },
+    {
+      change: { panel: 'left' },
+      text: '“foam the car” lies 12 min on the left flank; its label allows 8.0 min',
+    },
     {
       change: { step: 'wheels' },
       text: '“clean the wheels” lies 12 min on the wheels; its label allows 8.0 min',
@@ -44,11 +47,11 @@ describe('what products do, in words', () => {
     { change: { level: 'clear', margin: null, unit: 'none' }, text: 'no label sets a limit here' },
     {
       change: { ruleId: 'site-rule', margin: -11, unit: 'min', actual: 31, limit: 20 },
-      text: 'one may stay there 20 min, and it takes 31 min: dry it somewhere else, or do less',
+      text: 'you may stay there 20 min, and it takes 31 min: dry it somewhere else, or do less',
     },
     {
       change: { ruleId: 'chemicals', margin: null, unit: 'none', under: 'wheels' },
-      text: '“foam it” goes on over “clean the wheels”: acid and alkali meet. Put a rinse between',
+      text: '“foam the car” goes on over “clean the wheels”: acid and alkali meet. Put a rinse between',
     },
     {
       change: { ruleId: 'chemicals', margin: null, unit: 'none', step: 'tar' },
@@ -76,7 +79,7 @@ describe('what products do, in words', () => {
     },
     {
       change: { ruleId: 'wear', level: 'condition', margin: -1.3, unit: 'pH', actual: 10.8, zone: 'roof' },
-      text: 'you top up the protection after (roof): what “foam it” puts on (10.8 pH) is 1.3 pH too strong for it',
+      text: 'you top up the protection after (roof): what “foam the car” puts on (10.8 pH) is 1.3 pH too strong for it',
     },
   ] as const)('$text', ({ change, text }) => {
     expect(findingText(of(change), format)).toBe(text);

@@ -86,7 +86,7 @@ describe('what is said aloud', () => {
     const foam = step('foam-0', 'foam');
     expect(spokenBetween(moment(null, wheels), moment(wheels, foam), [])).toEqual(['Now: clean the wheels.']);
     expect(spokenBetween(moment(wheels, foam), moment(wheels, foam), [])).toEqual([]);
-    expect(spokenBetween(moment(wheels, foam), moment(null, foam), [])).toEqual(['Next: foam it.']);
+    expect(spokenBetween(moment(wheels, foam), moment(null, foam), [])).toEqual(['Next: foam the car.']);
     expect(spokenBetween(moment(wheels, null), moment(null, null), [])).toEqual([]);
   });
 
@@ -94,7 +94,7 @@ describe('what is said aloud', () => {
     const foam = step('foam-0', 'foam');
     expect(spokenBetween(null, moment(foam), [])).toEqual([]);
     const said = spokenBetween(moment(null, foam), moment(foam), ['over', 'meter-low']);
-    expect(said).toEqual(['Rinse now.', 'The meter runs out soon.', 'Now: foam it.']);
+    expect(said).toEqual(['Rinse now.', 'The meter runs out soon.', 'Now: foam the car.']);
   });
 
   it('is heard only where the owner of the phone wants it, and the phone can', () => {
@@ -117,8 +117,8 @@ describe('what is said aloud', () => {
     useSignals.getState().set({ voice: true });
     say([]);
     expect(cancelled).not.toHaveBeenCalled();
-    say(['Rinse now.', 'Now: foam it.']);
-    expect(spoken).toEqual(['en Rinse now.', 'en Now: foam it.']);
+    say(['Rinse now.', 'Now: foam the car.']);
+    expect(spoken).toEqual(['en Rinse now.', 'en Now: foam the car.']);
     expect(cancelled).toHaveBeenCalledTimes(1);
   });
 });

@@ -102,7 +102,7 @@ describe('the editor of the steps', () => {
       variant?.steps.some(({ stage }) => stage === 'second') ? [TOO_FAR] : [],
     );
     show(<OwnWayEditor answer={answer(null, true)} isBegun={false} onClose={() => undefined} />);
-    await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam it' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam the car' }));
     await userEvent.click(await screen.findByRole('combobox', { name: 'Done at' }));
     await userEvent.click(await screen.findByRole('option', { name: 'Quay unit' }));
     expect(await screen.findByText(/nothing has rinsed the body yet/)).toBeTruthy();
@@ -117,7 +117,7 @@ describe('the editor of the steps', () => {
     const sent = serve();
     const closed: string[] = [];
     show(<OwnWayEditor answer={answer()} isBegun={false} onClose={() => closed.push('closed')} />);
-    await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam it' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Details of Foam the car' }));
     await userEvent.click(screen.getByLabelText('wheels'));
     await userEvent.click(screen.getByRole('button', { name: 'This wash only' }));
     await waitFor(() => expect(closed).toHaveLength(1));
@@ -134,7 +134,7 @@ describe('the editor of the steps', () => {
   it('sends nothing that is wrong, and says where', async () => {
     const sent = serve();
     show(<OwnWayEditor answer={answer()} isBegun={false} onClose={() => undefined} />);
-    const minutes = await screen.findByLabelText('Minutes of Foam it');
+    const minutes = await screen.findByLabelText('Minutes of Foam the car');
     await waitFor(() => expect(trials(sent).length).toBeGreaterThan(1));
     const before = trials(sent).length;
     await userEvent.clear(minutes);

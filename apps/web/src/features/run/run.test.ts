@@ -131,7 +131,7 @@ describe('the words of what is wrong with a step', () => {
     ],
     [
       { kind: 'acid-over-alkali', alkali: 'foam' },
-      'Acid over alkali: “foam it” still lies there. Rinse first.',
+      'Acid over alkali: “foam the car” still lies there. Rinse first.',
     ],
     [{ kind: 'too-strong', parts: 49.4, fewestParts: 100 }, '1:49 is stronger than the label’s 1:100'],
     [{ kind: 'hot-on-frozen-glass', glassC: -3, waterC: 38 }, 'Glass is near −3.0 °C and the water 38.0 °C'],

@@ -88,7 +88,7 @@ export const HOUSE_RULES = [
     id: 'sun',
     question: 'Wash in direct sun?',
     options: [
-      { id: 'wet-edge', says: 'Where the wet-edge sums allow it.' },
+      { id: 'wet-edge', says: 'Where it does not dry too fast.' },
       { id: 'never', says: 'Never.' },
     ],
     moves: 'verdicts (sun rule)',
