@@ -1,4 +1,4 @@
-import { expect, type Page, test, type ViewportSize } from '@playwright/test';
+import { expect, type Locator, type Page, test, type ViewportSize } from '@playwright/test';
 import { faultsOf } from './axe.js';
 import { DESK, PHONE } from './browser.js';
 import { settled, shown, unmoving } from './settled.js';
@@ -31,6 +31,17 @@ const VIEWS = [
   '/clinic',
   '/round',
 ];
+
+/** Where something is added, and by which button. */
+const FORMS = [
+  ['/vehicles', 'Add a vehicle'],
+  ['/places', 'Add a place'],
+  ['/kit', 'Add a product'],
+  ['/kit', 'Add gear'],
+  ['/washes', 'Log a wash'],
+  ['/customers', 'Add a customer'],
+  ['/customers?show=bookings', 'Book a wash'],
+] as const;
 
 /** What is printed, in a shop. */
 const PRINTED = new Set(['/plan', '/run/orange-hatch-planned', '/balance/blue-hatch', '/washes', '/weather']);
@@ -87,16 +98,30 @@ const METRIC = /(?:\d\s?|, )(?:°C|km\/h|km|mm|mL|L|m\/s|mg\/L)(?![\w/²])/;
 const NOT_WALKED =
   /Kept at 14|Resin bottle|life \(L\)|own units|settles at|\(−?\d+ °F\)|issolved solids|shipped as 10 mg\/L|^Water, mL$/;
 
-const textsOf = (page: Page): Promise<string[]> =>
-  page.getByRole('main').evaluate((main) => {
-    for (const details of main.querySelectorAll('details')) details.open = true;
-    const texts = [...main.querySelectorAll('[aria-label]')].map(
+const textsOf = (part: Locator): Promise<string[]> =>
+  part.evaluate((root) => {
+    for (const details of root.querySelectorAll('details')) details.open = true;
+    const texts = [...root.querySelectorAll('[aria-label]')].map(
       (one) => one.getAttribute('aria-label') ?? '',
     );
-    const walker = document.createTreeWalker(main, NodeFilter.SHOW_TEXT);
+    const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
     while (walker.nextNode()) texts.push(walker.currentNode.parentElement?.textContent ?? '');
     return texts;
   });
+
+/** What a part of a page still says in the other units. */
+const metricIn = async (part: Locator): Promise<string[]> => {
+  const texts = await textsOf(part);
+  return [...new Set(texts.filter((text) => METRIC.test(text) && !NOT_WALKED.test(text)))].slice(0, 5);
+};
+
+async function openForm(page: Page, [path, button]: (typeof FORMS)[number]): Promise<Locator> {
+  await settled(page, path);
+  await page.getByRole('button', { name: button }).click();
+  const form = page.getByRole('dialog');
+  await expect(form).toBeVisible();
+  return form;
+}
 
 test('nothing of a view is wider than a phone or a sheet of paper, and all of it is in the units that were chosen', async ({
   page,
@@ -118,27 +143,20 @@ test('nothing of a view is wider than a phone or a sheet of paper, and all of it
         await fits(page, PAPER, `${path} on paper`);
         await page.emulateMedia({ media: 'screen' });
       }
-      const metric = (await textsOf(page)).filter((text) => METRIC.test(text) && !NOT_WALKED.test(text));
-      expect.soft([...new Set(metric)].slice(0, 5), path).toEqual([]);
+      expect.soft(await metricIn(page.getByRole('main')), path).toEqual([]);
     }
+    for (const form of FORMS)
+      expect.soft(await metricIn(await openForm(page, form)), form.join(', ')).toEqual([]);
   } finally {
     await request.patch('/api/settings', { data: { display: before } });
   }
 });
 
 test('axe finds nothing in the forms', async ({ page }) => {
-  for (const [path, button] of [
-    ['/vehicles', 'Add a vehicle'],
-    ['/places', 'Add a place'],
-    ['/washes', 'Log a wash'],
-    ['/customers', 'Add a customer'],
-    ['/customers?show=bookings', 'Book a wash'],
-  ] as const) {
-    await settled(page, path);
-    await page.getByRole('button', { name: button }).click();
-    await expect(page.getByRole('dialog')).toBeVisible();
+  for (const form of FORMS) {
+    await openForm(page, form);
     await unmoving(page);
-    expect(await faultsOf(page, { part: '[role="dialog"]' }), path).toEqual([]);
+    expect(await faultsOf(page, { part: '[role="dialog"]' }), form.join(', ')).toEqual([]);
   }
 });
 

@@ -28,7 +28,7 @@ test('hours are read, lead, are left out, and gaps say that nobody knows', async
   await page.getByRole('button', { name: 'Leave out simulated station' }).click();
   await expect(page.getByText('Nobody knows the hours to come')).toBeVisible();
   await page.getByText('Hour by hour, as a table').click();
-  await expect(page.getByText('nobody tells the air, the damp').first()).toBeVisible();
+  await expect(page.getByText('no source has the air, the damp').first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByText('Nobody knows the hours to come')).toHaveCount(0);
 

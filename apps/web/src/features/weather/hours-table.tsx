@@ -43,7 +43,7 @@ export function HoursTable({ view }: { readonly view: WeatherAnswer }) {
                     </>
                   ) : (
                     <td colSpan={5}>
-                      Not known: nobody tells {missing.map((field) => WEATHER_FIELD_NAMES[field]).join(', ')}
+                      Not known: no source has {missing.map((field) => WEATHER_FIELD_NAMES[field]).join(', ')}
                     </td>
                   )}
                   <td>{source ?? 'nobody'}</td>

@@ -23,7 +23,7 @@ export function Sources() {
     <section className={classes.box}>
       <h2>Sources</h2>
       <p className="muted">
-        Each figure of an hour is taken from the first that tells it. What nobody tells stays unknown.
+        Each figure of an hour comes from the first source that has it. What no source has stays unknown.
       </p>
       <ol className={classes.sources}>
         {sources.map((one) => (
