@@ -43,7 +43,7 @@ const BESIDES_OWNER: Readonly<Record<string, readonly Role[]>> = {
   KitController_all: ALL,
   KitController_warnings: ALL,
   MessagesController_list: READS,
-  MessagesController_untold: READS,
+  MessagesController_unsent: READS,
   PlacesController_list: ALL,
   PlacesController_read: ALL,
   PlanController_view: READS,

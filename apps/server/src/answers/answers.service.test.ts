@@ -22,14 +22,14 @@ function service(): AnswersService {
     members: [1, 2, 3],
   };
   const facts = { nowMs: FROM, places: [{ latitudeDeg: 46.5, longitudeDeg: -84.3 }], weather };
-  const told = { source: 'made up', issuedMs: FROM - HOUR };
+  const origin = { source: 'made up', issuedMs: FROM - HOUR };
   const shop = {
     car: (id: string) =>
-      Promise.resolve({ facts: { ...facts, car: { vehicle: { id } } }, told, notes: { looks: ['seen'] } }),
+      Promise.resolve({ facts: { ...facts, car: { vehicle: { id } } }, origin, notes: { looks: ['seen'] } }),
     plan: () =>
       Promise.resolve({
         facts,
-        told,
+        origin,
         cars: [{ vehicle: { id: 'black' } }],
         notes: { workers: ['me'], fixed: [1], movable: [2] },
         planned: [
@@ -115,7 +115,7 @@ describe('one start', () => {
     await expect(service().cell({ ...query, placeId: 'gone' })).rejects.toThrow('no place');
   });
 
-  it('has the kit in its pack, and who told the weather', async () => {
+  it('has the kit in its pack, and where the weather is from', async () => {
     expect(await service().runPack(query)).toMatchObject({
       of: 'run-pack',
       source: 'made up',

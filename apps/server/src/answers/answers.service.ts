@@ -6,7 +6,7 @@ import {
   type CellAnswer,
   type CoatRecord,
   type ConditionView,
-  type Told,
+  type WeatherOrigin,
   type Flip,
   MS_PER_HOUR,
   type PackDraft,
@@ -47,7 +47,7 @@ export class AnswersService {
 
   /** One good plan for all vehicles round the washes that stand in it already. */
   async plan(caller?: AbortSignal): Promise<PlanFound> {
-    const { facts, told, cars, notes, planned, booked } = await this.shop.plan();
+    const { facts, origin, cars, notes, planned, booked } = await this.shop.plan();
     const question = { ...facts, cars, facts: notes };
     const made = await this.ask({ ...question, kind: 'plan' }, caller);
     const { fromMs, members } = facts.weather;
@@ -57,7 +57,7 @@ export class AnswersService {
       nowMs: facts.nowMs,
       fromMs,
       days: daysOf(facts, fromMs, (made.horizonMs - fromMs) / MS_PER_HOUR),
-      ...told,
+      ...origin,
       memberCount: members.length,
       workers: notes.workers,
       bookings: booked,
@@ -84,10 +84,10 @@ export class AnswersService {
 
   /** The ribbon of one vehicle over a week. */
   async windows(vehicleId: string, caller?: AbortSignal): Promise<WindowsView> {
-    const { facts, told } = await this.shop.car(vehicleId);
+    const { facts, origin } = await this.shop.car(vehicleId);
     const { bands, hours } = await this.ask({ ...facts, kind: 'week' }, caller);
     const { fromMs } = facts.weather;
-    return { vehicleId, fromMs, hourCount: WEEK_HOURS, ...told, bands, hours, days: daysOf(facts, fromMs) };
+    return { vehicleId, fromMs, hourCount: WEEK_HOURS, ...origin, bands, hours, days: daysOf(facts, fromMs) };
   }
 
   /** Every rule's finding for one start. @throws 400 outside the forecast */
@@ -102,7 +102,7 @@ export class AnswersService {
     const asked = await this.start(query);
     if (!asked) return null;
     const detail = await this.ask({ ...asked.question, kind: 'cell' });
-    return { ...detail, issuedMs: asked.told.issuedMs };
+    return { ...detail, issuedMs: asked.origin.issuedMs };
   }
 
   /** One start worked through, step by step and panel by panel. @throws 400 outside the forecast */
@@ -136,17 +136,19 @@ export class AnswersService {
   }
 
   /** All that it takes to do a wash there then; null where the forecast does not reach, or nobody knows that hour. */
-  async runPack(query: CellQuery & Accepted): Promise<(PackDraft & Told) | null> {
+  async runPack(query: CellQuery & Accepted): Promise<(PackDraft & WeatherOrigin) | null> {
     const [asked, kit] = await Promise.all([this.start(query), this.shop.kit()]);
     if (!asked) return null;
     const draft = await this.ask({ ...asked.question, kind: 'run-pack', kit });
-    return draft && { ...draft, ...asked.told };
+    return draft && { ...draft, ...asked.origin };
   }
 
   private async start({ vehicleId, ...asked }: CellQuery & Accepted) {
     await this.places.read(asked.placeId);
-    const { facts, told } = await this.shop.car(vehicleId);
-    return isForecast(facts, asked.startMs) ? { question: { ...facts, start: startOf(asked) }, told } : null;
+    const { facts, origin } = await this.shop.car(vehicleId);
+    return isForecast(facts, asked.startMs)
+      ? { question: { ...facts, start: startOf(asked) }, origin }
+      : null;
   }
 
   /** The salt of one vehicle over the season. */
@@ -170,13 +172,13 @@ export class AnswersService {
 
   /** All ways to wash one vehicle in one hour. @throws 400 outside the forecast */
   async balance(vehicleId: string, atMs: number, caller?: AbortSignal): Promise<BalanceView> {
-    const { facts, told } = await this.shop.car(vehicleId);
+    const { facts, origin } = await this.shop.car(vehicleId);
     const { fromMs } = facts.weather;
     const hourMs = startOfHourMs(atMs);
     if (hourMs < fromMs || hourMs >= fromMs + WEEK_HOURS * MS_PER_HOUR)
       throw badField('atMs', 'atMs is outside the week that is judged.');
     const rows = await this.ask({ ...facts, kind: 'balance', atMs: hourMs }, caller);
-    return { vehicleId, atMs: hourMs, ...told, rows };
+    return { vehicleId, atMs: hourMs, ...origin, rows };
   }
 
   /** What cadences would have cost and saved one vehicle this season so far. */

@@ -8,7 +8,7 @@ import {
   type BookingRecord,
   type MessageRecord,
   type PlanView,
-  type Untold,
+  type UnsentMessage,
 } from '@keen/core';
 import request from 'supertest';
 import { doneWash, PLACE, startTestApp, TEST_CLOCK, type TestApp, VEHICLE } from '../testing/test-app.js';
@@ -250,7 +250,7 @@ describe('work of the season, targets and product', () => {
 });
 
 describe('what customers know', () => {
-  const untold = () => get<Untold[]>('messages/untold');
+  const unsent = () => get<UnsentMessage[]>('messages/unsent');
   const put = (washId: string, kind: string) =>
     post<MessageRecord>('messages', { washId, kind, body: `${kind}: made up` });
   let wash: WashRecord;
@@ -258,29 +258,29 @@ describe('what customers know', () => {
   it('is reported once: booked, then moved, then called off', async () => {
     const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless' };
     wash = await post<WashRecord>('washes', { ...plain, startMs: NOW + 3 * MS_PER_DAY + 8 * 3_600_000 });
-    expect(await untold()).toMatchObject([{ kind: 'booked', customerId: customer.id, told: null }]);
+    expect(await unsent()).toMatchObject([{ kind: 'booked', customerId: customer.id, lastSaid: null }]);
     await put(wash.id, 'booked');
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
 
     const startMs = wash.startMs + 2 * 3_600_000;
     await api().patch(`/api/washes/${wash.id}`).send({ startMs }).expect(200);
-    expect(await untold()).toMatchObject([{ kind: 'moved', told: { startMs: wash.startMs } }]);
+    expect(await unsent()).toMatchObject([{ kind: 'moved', lastSaid: { startMs: wash.startMs } }]);
     await put(wash.id, 'moved');
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
 
     await api().delete(`/api/washes/${wash.id}`).expect(204);
-    expect(await untold()).toMatchObject([{ kind: 'called-off', told: { startMs } }]);
+    expect(await unsent()).toMatchObject([{ kind: 'called-off', lastSaid: { startMs } }]);
     await put(wash.id, 'called-off');
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
   it('has tonight’s freeze care for a car that is washed today and stands in the frost', async () => {
     const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless' };
     const today = await post<WashRecord>('washes', { ...plain, startMs: NOW + 4 * 3_600_000 });
-    const care = (await untold()).find(({ kind }) => kind === 'freeze-care');
+    const care = (await unsent()).find(({ kind }) => kind === 'freeze-care');
     expect(care?.overnightC).toBeLessThan(0);
     await put(today.id, 'freeze-care');
-    expect((await untold()).map(({ kind }) => kind)).toEqual(['booked']);
+    expect((await unsent()).map(({ kind }) => kind)).toEqual(['booked']);
     await api().delete(`/api/washes/${today.id}`).expect(204);
   });
 
@@ -299,7 +299,7 @@ describe('what customers know', () => {
     await api().patch(`/api/vehicles/${car.id}`).send({ customerId: null }).expect(200);
     const plain = { vehicleId: car.id, placeId: unit.id, methodId: 'garage-rinseless' };
     const own = await post<WashRecord>('washes', { ...plain, startMs: NOW + 4 * 3_600_000 });
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
     expect(await fieldOf('messages', { washId: own.id, kind: 'booked', body: 'x' }, 409)).toBe('washId');
   });
 

@@ -69,7 +69,7 @@ describe('a full disk', () => {
     'roads/bulletins',
     'plan/morning',
     'customers',
-    'messages/untold',
+    'messages/unsent',
     'audit',
   ])(
     'never reading: %s',

@@ -1,4 +1,4 @@
-import type { MessageRecord, Untold } from '@keen/core';
+import type { MessageRecord, UnsentMessage } from '@keen/core';
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { PutMessageDto } from './message.dto.js';
@@ -16,9 +16,9 @@ export class MessagesController {
   }
 
   /** What customers do not know yet. */
-  @Get('untold')
-  untold(): Promise<Untold[]> {
-    return this.messages.untold();
+  @Get('unsent')
+  unsent(): Promise<UnsentMessage[]> {
+    return this.messages.unsent();
   }
 
   /** Puts a message to a customer into the outbox. */

@@ -88,18 +88,18 @@ function service(): MessagesService {
   ];
   return new MessagesService(...(parts as unknown as ConstructorParameters<typeof MessagesService>));
 }
-const untold = () => service().untold();
+const unsent = () => service().unsent();
 const blocked = { standing: 'no', limiting: { ruleId: 'ice-on-car' } };
 
 describe('what a customer is to be told of the plan', () => {
   it('is a wash that they know nothing of', async () => {
-    expect(await untold()).toEqual([
+    expect(await unsent()).toEqual([
       {
         kind: 'booked',
         customerId: 'alma',
         vehicleId: 'theirs',
         wash: washes[0],
-        told: null,
+        lastSaid: null,
         against: null,
         overnightC: null,
       },
@@ -113,43 +113,43 @@ describe('what a customer is to be told of the plan', () => {
     { why: 'it should have been long ago', change: { startMs: NOW - 30 * HOUR } },
   ])('is nothing where $why', async ({ change }) => {
     washes = [wash(change)];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
-  it.each<{ why: string; told: MessageRecord[]; kinds: MessageKind[] }>([
-    { why: 'they know its hour and place', told: [message('booked')], kinds: [] },
+  it.each<{ why: string; said: MessageRecord[]; kinds: MessageKind[] }>([
+    { why: 'they know its hour and place', said: [message('booked')], kinds: [] },
     {
       why: 'a move was reported since',
-      told: [message('moved'), message('booked', { toldStartMs: 1 })],
+      said: [message('moved'), message('booked', { toldStartMs: 1 })],
       kinds: [],
     },
-    { why: 'it was called off and stands again', told: [message('called-off')], kinds: ['booked'] },
-    { why: 'they were told no hour', told: [message('booked', { toldStartMs: null })], kinds: ['booked'] },
+    { why: 'it was called off and stands again', said: [message('called-off')], kinds: ['booked'] },
+    { why: 'they were told no hour', said: [message('booked', { toldStartMs: null })], kinds: ['booked'] },
     {
       why: 'only the night was reported',
-      told: [message('freeze-care', { toldStartMs: null })],
+      said: [message('freeze-care', { toldStartMs: null })],
       kinds: ['booked'],
     },
-    { why: 'another wash was reported', told: [message('booked', { washId: 'other' })], kinds: ['booked'] },
-  ])('where $why: $kinds', async ({ told, kinds }) => {
-    messages = told;
+    { why: 'another wash was reported', said: [message('booked', { washId: 'other' })], kinds: ['booked'] },
+  ])('where $why: $kinds', async ({ said, kinds }) => {
+    messages = said;
     washes = [wash(), wash({ id: 'other', status: 'done' })];
-    expect((await untold()).map(({ kind }) => kind)).toEqual(kinds);
+    expect((await unsent()).map(({ kind }) => kind)).toEqual(kinds);
   });
 
   it.each([
-    { what: 'hour', told: { toldStartMs: NOW + 39 * HOUR }, change: { startMs: NOW + 39 * HOUR } },
-    { what: 'place', told: { toldPlaceId: 'unit' }, change: { placeId: 'unit' } },
+    { what: 'hour', said: { toldStartMs: NOW + 39 * HOUR }, change: { startMs: NOW + 39 * HOUR } },
+    { what: 'place', said: { toldPlaceId: 'unit' }, change: { placeId: 'unit' } },
   ])(
     'is that it was moved, where its $what is another, with what speaks against the old one',
-    async ({ told: toldOf, change }) => {
-      messages = [message('booked', toldOf)];
+    async ({ said: lastAbout, change }) => {
+      messages = [message('booked', lastAbout)];
       cell = { judgement: blocked, overnightC: 3 } as CellAnswer;
-      const [told] = await untold();
+      const [draft] = await unsent();
       const before = { startMs: NOW + 40 * HOUR, placeId: 'bay', ...change };
-      expect(told).toMatchObject({
+      expect(draft).toMatchObject({
         kind: 'moved',
-        told: before,
+        lastSaid: before,
         against: { verdict: 'no', limiting: blocked.limiting },
         overnightC: null,
       });
@@ -159,14 +159,14 @@ describe('what a customer is to be told of the plan', () => {
 
   it('says nothing against the old hour where it goes or the forecast does not reach', async () => {
     messages = [message('booked', { toldStartMs: NOW + 39 * HOUR })];
-    expect((await untold())[0]?.against).toBeNull();
+    expect((await unsent())[0]?.against).toBeNull();
     cell = null;
-    expect((await untold())[0]?.against).toBeNull();
+    expect((await unsent())[0]?.against).toBeNull();
   });
 
   it('takes the place of the wash where an old message names none', async () => {
     messages = [message('booked', { toldPlaceId: null })];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
   it('is that it was called off, once, while its hour is ahead', async () => {
@@ -174,41 +174,41 @@ describe('what a customer is to be told of the plan', () => {
     washes = [];
     messages = [message('booked')];
     cell = { judgement: blocked, overnightC: 3 } as CellAnswer;
-    expect(await untold()).toMatchObject([
+    expect(await unsent()).toMatchObject([
       {
         kind: 'called-off',
         customerId: 'alma',
         vehicleId: 'theirs',
         wash: { id: 'w' },
-        told: { startMs: NOW + 40 * HOUR, placeId: 'bay' },
+        lastSaid: { startMs: NOW + 40 * HOUR, placeId: 'bay' },
         against: { verdict: 'no' },
         overnightC: null,
       },
     ]);
     cell = null;
-    expect((await untold())[0]?.against).toBeNull();
+    expect((await unsent())[0]?.against).toBeNull();
     messages = [message('called-off'), message('booked')];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
     messages = [message('booked', { toldStartMs: NOW })];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
     messages = [message('booked', { toldStartMs: NOW + 1 })];
-    expect(await untold()).toHaveLength(1);
+    expect(await unsent()).toHaveLength(1);
     messages = [message('booked', { washId: null })];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
   it('is called off by the newest message about it alone, and not where the car is nobody’s now', async () => {
     removed = [wash()];
     washes = [];
     messages = [message('moved'), message('booked', { toldStartMs: NOW + 30 * HOUR })];
-    expect((await untold()).map(({ told }) => told?.startMs)).toEqual([NOW + 40 * HOUR]);
+    expect((await unsent()).map(({ lastSaid }) => lastSaid?.startMs)).toEqual([NOW + 40 * HOUR]);
     removed = [wash({ vehicleId: 'ours' })];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
   it('comes in the order of the washes', async () => {
     washes = [wash({ id: 'late', startMs: NOW + 60 * HOUR }), wash({ id: 'soon', startMs: NOW + 30 * HOUR })];
-    expect((await untold()).map((one) => one.wash.id)).toEqual(['soon', 'late']);
+    expect((await unsent()).map((one) => one.wash.id)).toEqual(['soon', 'late']);
   });
 });
 
@@ -220,13 +220,13 @@ describe('what a customer is to be told of the night', () => {
 
   it('is the freeze care of a wash of today, with how cold it gets', async () => {
     tonight(-3);
-    expect(await untold()).toEqual([
+    expect(await unsent()).toEqual([
       {
         kind: 'freeze-care',
         customerId: 'alma',
         vehicleId: 'theirs',
         wash: washes[0],
-        told: null,
+        lastSaid: null,
         against: null,
         overnightC: -9,
       },
@@ -241,7 +241,7 @@ describe('what a customer is to be told of the night', () => {
     [16, 0],
   ])('of a wash %p h from now is reported %p times', async (hours, count) => {
     tonight(hours);
-    expect((await untold()).filter(({ kind }) => kind === 'freeze-care')).toHaveLength(count);
+    expect((await unsent()).filter(({ kind }) => kind === 'freeze-care')).toHaveLength(count);
   });
 
   it.each([
@@ -251,26 +251,26 @@ describe('what a customer is to be told of the night', () => {
   ])('at $overnightC °C is reported $count times', async ({ overnightC, count }) => {
     tonight(-1);
     cell = { overnightC };
-    expect(await untold()).toHaveLength(count);
+    expect(await unsent()).toHaveLength(count);
   });
 
   it('is not told twice, nor where the forecast does not reach or the car is nobody’s', async () => {
     tonight(-1);
     messages = [message('freeze-care', { washId: 'other' })];
-    expect(await untold()).toHaveLength(1);
+    expect(await unsent()).toHaveLength(1);
     messages = [message('freeze-care')];
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
     messages = [];
     cell = null;
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
     tonight(-1);
     washes = washes.map((one) => ({ ...one, vehicleId: 'ours' }));
-    expect(await untold()).toEqual([]);
+    expect(await unsent()).toEqual([]);
   });
 
   it('looks from the start of a wash that is still ahead', async () => {
     tonight(5);
-    await untold();
+    await unsent();
     expect(asked).toContainEqual({ startMs: NOW + 5 * HOUR, placeId: 'bay' });
   });
 });

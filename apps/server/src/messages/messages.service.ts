@@ -7,7 +7,7 @@ import {
   MS_PER_HOUR,
   isAhead,
   type MessageRecord,
-  type Untold,
+  type UnsentMessage,
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { CustomersRepository } from '../records/customers.repository.js';
@@ -29,7 +29,7 @@ interface Book {
 }
 
 /** The newest message about a wash that tells when it is. */
-const toldOf = ({ messages }: Book, washId: string): MessageRecord | undefined =>
+const lastAbout = ({ messages }: Book, washId: string): MessageRecord | undefined =>
   messages.find((message) => message.washId === washId && message.kind !== 'freeze-care');
 
 /** What customers know and do not know of the plan, and the outbox. */
@@ -49,7 +49,7 @@ export class MessagesService {
   }
 
   /** What customers should be told now: washes that are new to them, that were moved or called off, and tonight's freeze care. */
-  async untold(): Promise<Untold[]> {
+  async unsent(): Promise<UnsentMessage[]> {
     const book = await this.book();
     const washes = await this.washes.list({});
     const planned = washes.filter((wash) => isAhead(wash, book.nowMs));
@@ -84,20 +84,20 @@ export class MessagesService {
     return customers.get(vehicles.get(vehicleId)?.customerId ?? '');
   }
 
-  private async aboutPlan(wash: WashRecord, book: Book): Promise<Untold | null> {
+  private async aboutPlan(wash: WashRecord, book: Book): Promise<UnsentMessage | null> {
     const owner = this.ownerOf(wash, book);
     if (!owner) return null;
-    const before = toldOf(book, wash.id);
+    const before = lastAbout(book, wash.id);
     const base = { customerId: owner.id, vehicleId: wash.vehicleId, wash, overnightC: null };
     if (!before || before.kind === 'called-off' || before.toldStartMs === null)
-      return { ...base, kind: 'booked', told: null, against: null };
-    const told = { startMs: before.toldStartMs, placeId: before.toldPlaceId ?? wash.placeId };
-    if (told.startMs === wash.startMs && told.placeId === wash.placeId) return null;
-    const detail = await this.verdicts.cellIfForecast({ ...wash, ...told });
+      return { ...base, kind: 'booked', lastSaid: null, against: null };
+    const lastSaid = { startMs: before.toldStartMs, placeId: before.toldPlaceId ?? wash.placeId };
+    if (lastSaid.startMs === wash.startMs && lastSaid.placeId === wash.placeId) return null;
+    const detail = await this.verdicts.cellIfForecast({ ...wash, ...lastSaid });
     const judgement = detail?.judgement;
     const stands = judgement && judgement.standing !== 'go';
     const against = stands ? { verdict: judgement.standing, limiting: judgement.limiting } : null;
-    return { ...base, kind: 'moved', told, against };
+    return { ...base, kind: 'moved', lastSaid, against };
   }
 
   /** The newest messages about washes that are planned no more and have not been. */
@@ -107,18 +107,18 @@ export class MessagesService {
       (message) =>
         message.washId !== null &&
         !still.has(message.washId) &&
-        toldOf(book, message.washId) === message &&
+        lastAbout(book, message.washId) === message &&
         message.kind !== 'called-off' &&
         (message.toldStartMs ?? 0) > book.nowMs,
     );
   }
 
-  private async calledOff(message: MessageRecord, book: Book): Promise<Untold | null> {
+  private async calledOff(message: MessageRecord, book: Book): Promise<UnsentMessage | null> {
     const wash = message.washId === null ? null : await this.washes.findRemoved(message.washId);
     const owner = wash && this.ownerOf(wash, book);
     if (!owner || message.toldStartMs === null) return null;
-    const told = { startMs: message.toldStartMs, placeId: message.toldPlaceId ?? wash.placeId };
-    const detail = await this.verdicts.cellIfForecast({ ...wash, ...told });
+    const lastSaid = { startMs: message.toldStartMs, placeId: message.toldPlaceId ?? wash.placeId };
+    const detail = await this.verdicts.cellIfForecast({ ...wash, ...lastSaid });
     const judgement = detail?.judgement;
     const stands = judgement && judgement.standing !== 'go';
     return {
@@ -126,21 +126,21 @@ export class MessagesService {
       customerId: owner.id,
       vehicleId: wash.vehicleId,
       wash,
-      told,
+      lastSaid,
       against: stands ? { verdict: judgement.standing, limiting: judgement.limiting } : null,
       overnightC: null,
     };
   }
 
-  private async aboutTonight(wash: WashRecord, book: Book): Promise<Untold | null> {
+  private async aboutTonight(wash: WashRecord, book: Book): Promise<UnsentMessage | null> {
     const owner = this.ownerOf(wash, book);
-    const isTold = book.messages.some(({ kind, washId }) => kind === 'freeze-care' && washId === wash.id);
-    if (!owner || isTold) return null;
+    const isSent = book.messages.some(({ kind, washId }) => kind === 'freeze-care' && washId === wash.id);
+    if (!owner || isSent) return null;
     const startMs = Math.max(wash.startMs, book.nowMs);
     const detail = await this.verdicts.cellIfForecast({ ...wash, startMs });
     const overnightC = detail?.overnightC ?? null;
     if (overnightC === null || overnightC >= 0) return null;
-    const base = { customerId: owner.id, vehicleId: wash.vehicleId, wash, told: null, against: null };
+    const base = { customerId: owner.id, vehicleId: wash.vehicleId, wash, lastSaid: null, against: null };
     return { ...base, kind: 'freeze-care', overnightC };
   }
 

@@ -76,7 +76,7 @@ function reader(): ShopReader {
         Promise.resolve({
           source: 'made up',
           issuedMs: 5,
-          told: {},
+          hourSources: [],
           fromMs: AT(0),
           control: [],
           members: [],
@@ -104,13 +104,13 @@ describe('the facts of one car', () => {
   });
 
   it('are plain data without names, notes, sources or ids of bulletins, and know the second places', async () => {
-    const { facts, told } = await reader().car('black');
+    const { facts, origin } = await reader().car('black');
     expect(JSON.stringify(facts)).not.toMatch(/secret|authority|"id":"t"/);
     expect(facts.places[0]).toMatchObject({ id: 'bay', finish: { driveMinutes: 4, place: { id: 'unit' } } });
     expect(facts.treatments).toEqual([{ atMs: 1, gramsPerM2: 9 }]);
-    expect(told).toEqual({ source: 'made up', issuedMs: 5 });
+    expect(origin).toEqual({ source: 'made up', issuedMs: 5 });
     expect(facts).toMatchObject({ drivesOn: 'left', timeZone: 'America/Toronto' });
-    expect(facts.weather).not.toHaveProperty('told');
+    expect(facts.weather).not.toHaveProperty('hourSources');
   });
 
   it('have the washes of that car alone', async () => {

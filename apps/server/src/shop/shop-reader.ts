@@ -12,7 +12,7 @@ import {
   shelfOf,
   type ShopFacts,
   stockByMethod,
-  type Told,
+  type WeatherOrigin,
   type WashRecord,
   type BookingRecord,
 } from '@keen/core';
@@ -22,10 +22,10 @@ import { RoadsService } from '../roads/roads.service.js';
 import { SettingsService } from '../settings/settings.service.js';
 import { WeatherService } from '../weather/weather.service.js';
 
-/** The shop as it is now, and who told its weather. */
+/** The shop as it is now, and where its weather is from. */
 export interface ReadShop {
   readonly facts: ShopFacts;
-  readonly told: Told;
+  readonly origin: WeatherOrigin;
 }
 
 /** The shop and one of its cars, with what was noted of the car. */
@@ -63,14 +63,14 @@ export class ShopReader {
   /** @throws 404 for a vehicle that is not there */
   async car(vehicleId: string): Promise<ReadCar> {
     const record = await this.records.vehicles.read(vehicleId);
-    const [{ facts, told }, notes] = await Promise.all([this.shop(), this.notes(vehicleId)]);
+    const [{ facts, origin }, notes] = await Promise.all([this.shop(), this.notes(vehicleId)]);
     const car = carFacts(record, notes, facts.nowMs);
-    return { facts: { ...facts, nowMs: toLastTen(facts.nowMs), car }, told, notes };
+    return { facts: { ...facts, nowMs: toLastTen(facts.nowMs), car }, origin, notes };
   }
 
   async plan(): Promise<ReadPlan> {
     const nowMs = this.clock.now();
-    const [{ facts, told }, vehicles, notes, { workers, stock }, booked, kit, engaged] = await Promise.all([
+    const [{ facts, origin }, vehicles, notes, { workers, stock }, booked, kit, engaged] = await Promise.all([
       this.shop(),
       this.records.vehicles.list(),
       this.notes(),
@@ -88,7 +88,7 @@ export class ShopReader {
     };
     return {
       facts: { ...facts, nowMs: toNextTen(facts.nowMs) },
-      told,
+      origin,
       cars: vehicles.map((vehicle) => carFacts(vehicle, notes, facts.nowMs)),
       notes: planNotes({ planned, nowMs: facts.nowMs }, shop),
       planned,
@@ -121,7 +121,7 @@ export class ShopReader {
       this.kit(),
     ]);
     const { limits, prices, house, drivesOn, timeZone, season } = settings;
-    const { source, issuedMs, told: _told, ...weather } = bundle;
+    const { source, issuedMs, hourSources: _sources, ...weather } = bundle;
     return {
       facts: {
         places: shopPlaces(places),
@@ -136,7 +136,7 @@ export class ShopReader {
         weather,
         nowMs: toMinute(this.clock.now()),
       },
-      told: { source, issuedMs },
+      origin: { source, issuedMs },
     };
   }
 }

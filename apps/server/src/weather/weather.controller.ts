@@ -8,7 +8,7 @@ import type {
   ImportReport,
   ReadHour,
 } from '@keen/core';
-import { ToldWeatherService } from './told-weather.service.js';
+import { KeptWeatherService } from './kept-weather.service.js';
 import { ImportWeatherDto, SightDto, WeatherHoursDto, WeatherOrderDto } from './weather.dto.js';
 import { type WeatherBundle, WeatherService } from './weather.service.js';
 
@@ -33,7 +33,7 @@ export function withSpread({ control, members }: Pick<WeatherBundle, 'control' |
 export class WeatherController {
   constructor(
     private readonly weather: WeatherService,
-    private readonly told: ToldWeatherService,
+    private readonly kept: KeptWeatherService,
   ) {}
 
   /** The last day as measured, and what is to come with the 10–90 % span of its members. */
@@ -47,66 +47,66 @@ export class WeatherController {
       fromMs: bundle.fromMs,
       past: bundle.observed.slice(-PAST_HOURS).filter((hour) => hour !== null),
       ahead: withSpread(bundle),
-      told: bundle.told,
+      hourSources: bundle.hourSources,
     };
   }
 
   /** The sources of weather in the order in which they are used. */
   @Get('sources')
   sources(): Promise<WeatherSourceView[]> {
-    return this.told.sources();
+    return this.kept.sources();
   }
 
   /** Which source leads, which follow, and which do not count. */
   @Put('sources')
   setOrder(@Body() { order }: WeatherOrderDto): Promise<WeatherSourceView[]> {
-    return this.told.setOrder(order);
+    return this.kept.setOrder(order);
   }
 
   /** Forgets all hours of a source. */
   @Delete('sources/:source')
   @HttpCode(204)
   forget(@Param('source') source: string): Promise<void> {
-    return this.told.forget(source);
+    return this.kept.forget(source);
   }
 
   /** Hourly tables (CSV), lists (JSON) or aviation text: reported line by line, kept as the mode says. */
   @Post('import')
   @HttpCode(200)
   importText(@Body() dto: ImportWeatherDto): Promise<ImportReport<ReadHour>> {
-    return this.told.importText(dto);
+    return this.kept.importText(dto);
   }
 
   /** Hours from one's own station or service; one that cannot be read turns all of them down. */
   @Post('hours')
   @HttpCode(200)
   addHours(@Body() dto: WeatherHoursDto): Promise<{ kept: number }> {
-    return this.told.addHours(dto);
+    return this.kept.addHours(dto);
   }
 
   /** What was seen of the weather out of the door. */
   @Get('sights')
   sights(): Promise<SightRecord[]> {
-    return this.told.sights();
+    return this.kept.sights();
   }
 
   /** What somebody sees now; it corrects the next hours. */
   @Post('sights')
   see(@Body() dto: SightDto): Promise<SightRecord> {
-    return this.told.see(dto);
+    return this.kept.see(dto);
   }
 
   /** Deletes what was seen; it can be restored. */
   @Delete('sights/:id')
   @HttpCode(204)
   remove(@Param('id') id: string): Promise<void> {
-    return this.told.setSightRemoved(id, true);
+    return this.kept.setSightRemoved(id, true);
   }
 
   /** Restores what was seen. */
   @Post('sights/:id/restore')
   @HttpCode(204)
   restore(@Param('id') id: string): Promise<void> {
-    return this.told.setSightRemoved(id, false);
+    return this.kept.setSightRemoved(id, false);
   }
 }

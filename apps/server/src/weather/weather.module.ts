@@ -3,7 +3,7 @@ import { Module } from '@nestjs/common';
 import { ClockService } from '../clock/clock.service.js';
 import { SettingsModule } from '../settings/settings.module.js';
 import { SimulatedStation, WINTER_SEED } from './simulated-station.js';
-import { ToldWeatherService } from './told-weather.service.js';
+import { KeptWeatherService } from './kept-weather.service.js';
 import { WeatherController } from './weather.controller.js';
 import { WeatherService } from './weather.service.js';
 import { WEATHER_SOURCE } from './weather-source.js';
@@ -13,7 +13,7 @@ import { WEATHER_SOURCE } from './weather-source.js';
   imports: [SettingsModule],
   providers: [
     WeatherService,
-    ToldWeatherService,
+    KeptWeatherService,
     {
       provide: WEATHER_SOURCE,
       inject: [ClockService],

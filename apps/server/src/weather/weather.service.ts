@@ -43,8 +43,8 @@ export interface WeatherBundle {
   readonly control: readonly (WeatherHour | null)[];
   readonly members: readonly (readonly (WeatherHour | null)[])[];
   readonly roadSights: readonly RoadSight[];
-  /** Who told the hours of the last day and those to come, and what is missing. */
-  readonly told: readonly (Omit<MergedHour, 'hour'> & { readonly atMs: number })[];
+  /** Who hourSources the hours of the last day and those to come, and what is missing. */
+  readonly hourSources: readonly (Omit<MergedHour, 'hour'> & { readonly atMs: number })[];
 }
 
 const TOLD_PAST_HOURS = 24;
@@ -142,11 +142,11 @@ export class WeatherService {
       ...weather,
       source: lead?.source ?? order[0] ?? 'nobody',
       issuedMs: lead?.issuedMs ?? hourMs,
-      told: [
+      hourSources: [
         ...past
           .slice(-TOLD_PAST_HOURS)
-          .map((hour, i, shown) => toldOf(hour, hourMs + (i - shown.length) * MS_PER_HOUR)),
-        ...ahead.told,
+          .map((hour, i, shown) => sourceOf(hour, hourMs + (i - shown.length) * MS_PER_HOUR)),
+        ...ahead.hourSources,
       ],
     };
   }
@@ -160,7 +160,7 @@ export class WeatherService {
       readonly sights: readonly SightRecord[];
       readonly before: WeatherHour | null | undefined;
     },
-  ): Pick<WeatherBundle, 'control' | 'members' | 'told'> {
+  ): Pick<WeatherBundle, 'control' | 'members' | 'hourSources'> {
     const { runs, measured } = known;
     const startMs = hourMs - SIGHT_LASTS_HOURS * MS_PER_HOUR;
     const lastMs = Math.max(...runs.map(({ members }) => members[0]?.at(-1)?.atMs ?? -Infinity), hourMs);
@@ -188,12 +188,12 @@ export class WeatherService {
     return {
       control: fromNow(course),
       members: membersAround(course, { control, members }).map(fromNow),
-      told: lead.slice(SIGHT_LASTS_HOURS).map((hour, i) => toldOf(hour, hourMs + i * MS_PER_HOUR)),
+      hourSources: lead.slice(SIGHT_LASTS_HOURS).map((hour, i) => sourceOf(hour, hourMs + i * MS_PER_HOUR)),
     };
   }
 }
 
-const toldOf = ({ source, missing }: MergedHour, atMs: number): WeatherBundle['told'][number] => ({
+const sourceOf = ({ source, missing }: MergedHour, atMs: number): WeatherBundle['hourSources'][number] => ({
   atMs,
   source,
   missing,

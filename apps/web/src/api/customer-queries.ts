@@ -7,7 +7,7 @@ import type {
   MessageRecord,
   QuoteAnswer,
   TodaysContact,
-  Untold,
+  UnsentMessage,
 } from '@keen/core';
 import { useQuery } from '@tanstack/react-query';
 import { ask } from './client.js';
@@ -86,8 +86,8 @@ export const useQuote = (query: QuoteQuery | null) =>
 export const useMessages = () =>
   useQuery({ queryKey: ['messages'], queryFn: () => ask<MessageRecord[]>('messages') });
 
-export const useUntold = () =>
-  useQuery({ queryKey: ['messages', 'untold'], queryFn: () => ask<Untold[]>('messages/untold') });
+export const useUnsentMessages = () =>
+  useQuery({ queryKey: ['messages', 'unsent'], queryFn: () => ask<UnsentMessage[]>('messages/unsent') });
 
 export const usePutMessage = () =>
   useChange(

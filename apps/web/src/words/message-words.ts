@@ -1,4 +1,4 @@
-import { freezeCare, type MessageKind, type Untold } from '@keen/core';
+import { freezeCare, type MessageKind, type UnsentMessage } from '@keen/core';
 import type { Format } from '../format/format.js';
 import { findingText } from './finding-words.js';
 import { FREEZE_CARE_NAMES } from './car-names.js';
@@ -38,7 +38,7 @@ interface Around {
 }
 
 /** Why a wash was moved or called off, from the finding against its old start. */
-function reasonText({ against }: Pick<Untold, 'against'>, format: Format): string {
+function reasonText({ against }: Pick<UnsentMessage, 'against'>, format: Format): string {
   if (!against) return 'the plan of the week had to change.';
   const text = findingText(against.limiting, format);
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
@@ -61,17 +61,17 @@ export const unknownPlaceholders = (template: string): string[] =>
 /**
  * A message to a customer, from a template and what they do not know yet. Placeholders that are not known stay as they are written.
  */
-export function messageText(template: string, untold: Untold, around: Around): string {
+export function messageText(template: string, unsent: UnsentMessage, around: Around): string {
   const { format, customers, vehicles, places } = around;
-  const { wash, told, overnightC } = untold;
+  const { wash, lastSaid, overnightC } = unsent;
   const values: Readonly<Record<Placeholder, string>> = {
-    customer: nameOf(customers, untold.customerId),
-    vehicle: withinSentence(nameOf(vehicles, untold.vehicleId)),
+    customer: nameOf(customers, unsent.customerId),
+    vehicle: withinSentence(nameOf(vehicles, unsent.vehicleId)),
     day: format.day(wash.startMs),
     time: format.time(wash.startMs),
     place: nameOf(places, wash.placeId),
-    before: format.dayTime(told?.startMs ?? wash.startMs),
-    reason: reasonText(untold, format),
+    before: format.dayTime(lastSaid?.startMs ?? wash.startMs),
+    reason: reasonText(unsent, format),
     cold: overnightC === null ? 'frost' : format.temp(overnightC),
     care: careText(overnightC),
   };

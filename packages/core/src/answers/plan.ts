@@ -54,12 +54,12 @@ function makeMornings(
     const car = question.cars[i];
     if (!car || !team.take(i)) continue;
     const label = car.vehicle.id;
-    const told = (share: number): void => {
+    const progress = (share: number): void => {
       // What is kept already needs no help.
       if (share < 1) team.call();
       report({ label, share: (team.doneCount + share) / total });
     };
-    const morning = morningOf({ ...question, car }, keep, told);
+    const morning = morningOf({ ...question, car }, keep, progress);
     made.set(i, morning);
     team.done(i);
     report({ label, share: team.doneCount / total, part: earlyAnswer(morning, question.nowMs) });

@@ -52,7 +52,7 @@ const DIFFERS_FRACTION = 0.15;
 const DIFFERS_MINUTES = 0.5;
 
 /** One run's measure of a step: how many times as long as it is counted on that car. */
-interface Told {
+interface Timed {
   readonly ratio: number;
   readonly placeId: string;
   readonly person: string;
@@ -61,20 +61,20 @@ interface Told {
 
 const inHalves = (minutes: number): number => Math.max(0.5, Math.round(minutes * 2) / 2);
 
-const learnedOf = (told: readonly Told[], counted: number): LearnedOf => ({
-  runs: told.length,
-  minutes: inHalves((medianOf(told.map(({ ratio }) => ratio)) ?? NaN) * counted),
+const learnedOf = (timed: readonly Timed[], counted: number): LearnedOf => ({
+  runs: timed.length,
+  minutes: inHalves((medianOf(timed.map(({ ratio }) => ratio)) ?? NaN) * counted),
 });
 
 function groupedBy(
-  told: readonly Told[],
-  key: (one: Told) => string,
+  timed: readonly Timed[],
+  key: (one: Timed) => string,
   counted: number,
 ): Record<string, LearnedOf> {
-  const names = [...new Set(told.map(key))];
+  const names = [...new Set(timed.map(key))];
   return Object.fromEntries(
     names.flatMap((name) => {
-      const own = told.filter((one) => key(one) === name);
+      const own = timed.filter((one) => key(one) === name);
       return own.length < FEWEST_OF_A_KIND ? [] : [[name, learnedOf(own, counted)]];
     }),
   );
@@ -108,8 +108,8 @@ function ratioOf(
   return minutes < LEAST_MINUTES || countedMinutes === 0 ? null : minutes / countedMinutes;
 }
 
-function toldOf(methodId: MethodId, stepId: WashStepId, { washes, vehicles, house }: LearnCase): Told[] {
-  return washes.flatMap((wash): Told[] => {
+function timedOf(methodId: MethodId, stepId: WashStepId, { washes, vehicles, house }: LearnCase): Timed[] {
+  return washes.flatMap((wash): Timed[] => {
     const vehicle = vehicles.find(({ id }) => id === wash.vehicleId);
     const run = wash.found?.run;
     if (!vehicle || !run || wash.status !== 'done' || wash.methodId !== methodId) return [];
@@ -139,17 +139,17 @@ export function learnedMinutes(of: LearnCase): LearnedMinutes[] {
     const { steps } = shopMethod(methodId, of.house);
     const keys = stepKeys(steps);
     return steps.flatMap((step, i): LearnedMinutes[] => {
-      const told = toldOf(methodId, step.id, of);
-      if (told.length < FEWEST_RUNS) return [];
+      const timed = timedOf(methodId, step.id, of);
+      if (timed.length < FEWEST_RUNS) return [];
       const found = {
         methodId,
         stepId: step.id,
         key: keys[i] ?? '',
         countedMinutes: step.minutes,
-        ...learnedOf(told, step.minutes),
-        byPlace: groupedBy(told, ({ placeId }) => placeId, step.minutes),
-        byPerson: groupedBy(told, ({ person }) => person, step.minutes),
-        byBody: groupedBy(told, ({ body }) => body, step.minutes),
+        ...learnedOf(timed, step.minutes),
+        byPlace: groupedBy(timed, ({ placeId }) => placeId, step.minutes),
+        byPerson: groupedBy(timed, ({ person }) => person, step.minutes),
+        byBody: groupedBy(timed, ({ body }) => body, step.minutes),
       };
       return differs(found) ? [found] : [];
     });

@@ -49,9 +49,9 @@ export function extraOf(key: string, steps: readonly WashStep[]): WashStep | und
 }
 
 /** The keys of all steps in the order of the variant, those left out among them where they stood; extra ones as told. */
-export function ownOrderKeys(steps: readonly WashStep[], { steps: told }: Variant): string[] {
+export function ownOrderKeys(steps: readonly WashStep[], { steps: own }: Variant): string[] {
   const keys = stepKeys(steps);
-  const order = told.map(({ key }) => key).filter((key) => keys.includes(key) || extraOf(key, steps));
+  const order = own.map(({ key }) => key).filter((key) => keys.includes(key) || extraOf(key, steps));
   keys.forEach((key, i) => {
     if (order.includes(key)) return;
     const before = keys.slice(0, i).findLast((one) => order.includes(one));

@@ -7,7 +7,7 @@ import type { PlanCase, PlanRequest } from './plan-request.js';
 /** Something there could be more of. */
 export type PlanRelief =
   | { readonly kind: 'workers'; readonly dayMs: number }
-  /** On one day, told by its noon; null: on all of them. */
+  /** On one day, reported by its noon; null: on all of them. */
   | { readonly kind: 'room'; readonly placeId: string; readonly dayMs: number | null };
 
 export interface WorthOfRelief {
@@ -71,7 +71,7 @@ const LEAST_MINOR = 1;
  * a place, and where there is too little of it, on which day.
  *
  * @param valueOf makes a plan and says what it is worth
- * @param onDone told how many of all have been tried, 0–1; may throw to stop
+ * @param onDone reported how many of all have been tried, 0–1; may throw to stop
  * @returns what gains, most first
  */
 export function worthOfReliefs(
@@ -85,12 +85,12 @@ export function worthOfReliefs(
   const before = valueOf(planCase(request));
   let done = 0;
   let all = workers.length + rooms.length;
-  let told = 0;
+  let reported = 0;
   const worth = (relief: PlanRelief): WorthOfRelief[] => {
     const worthMinor = valueOf(planCase(relieved(request, relief))) - before;
     done += 1;
-    told = Math.max(told, done / all);
-    onDone(told);
+    reported = Math.max(reported, done / all);
+    onDone(reported);
     return worthMinor >= LEAST_MINOR ? [{ relief, worthMinor }] : [];
   };
   const short = rooms.flatMap(worth);

@@ -8,17 +8,19 @@ const SERVED_HOURS = 36;
 /**
  * What lies on a class of road: what was reported, and where nobody reported anything what was probably spread.
  *
- * @param told bulletins of past and announced rounds, in any order; of other classes too
+ * @param recorded bulletins of past and announced rounds, in any order; of other classes too
  * @param likely rounds by the estimate
  * @returns both in order of time: an estimated round gives way to one that was reported within its interval, and between two bulletins
  * that follow each other the bulletins alone count
  */
 export function roadTreatments(
-  told: readonly Treatment[],
+  recorded: readonly Treatment[],
   likely: readonly Treatment[],
   roadClass: RoadClass,
 ): Treatment[] {
-  const known = told.filter((treatment) => treatment.roadClass === roadClass).sort((a, b) => a.atMs - b.atMs);
+  const known = recorded
+    .filter((treatment) => treatment.roadClass === roadClass)
+    .sort((a, b) => a.atMs - b.atMs);
   const intervalMs = roundHours(roadClass) * MS_PER_HOUR;
   const isKnown = (atMs: number): boolean => {
     const before = known.findLast((treatment) => treatment.atMs <= atMs);

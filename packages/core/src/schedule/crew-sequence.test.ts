@@ -118,7 +118,7 @@ describe('jobs taken out and put back', () => {
         reinsert.stir(roster);
         expect(second).toBeGreaterThan(first - 1e-6);
         expect(roster.value).toBeGreaterThan(second - 1e-6);
-        expect(checkSchedule(problem, [...roster.told(Infinity).chosen])).toEqual([]);
+        expect(checkSchedule(problem, [...roster.toSchedule(Infinity).chosen])).toEqual([]);
       }),
       { numRuns: 12 },
     );

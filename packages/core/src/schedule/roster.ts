@@ -55,7 +55,7 @@ export class Roster {
   }
 
   /** As it is given to those who asked: in order of time, with what it is worth and whether a bound proves it. */
-  told(bound: number): Schedule {
+  toSchedule(bound: number): Schedule {
     const { start, original, value, grain } = this.compiled;
     const inTime = this.chosen.sort((a, b) => start[a]! - start[b]! || original[a]! - original[b]!);
     const worth = inTime.reduce((sum, i) => sum + value[i]!, 0);

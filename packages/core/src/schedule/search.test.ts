@@ -14,7 +14,7 @@ import { highest, tightPrices } from './tighten-bound.js';
 const never = () => false;
 
 const asRead = (problem: ScheduleProblem, compiled: Compiled, roster: Roster): number[] => {
-  const chosen = [...roster.told(Infinity).chosen];
+  const chosen = [...roster.toSchedule(Infinity).chosen];
   expect(checkSchedule(problem, chosen)).toEqual([]);
   expect(roster.value).toBeCloseTo(
     chosen.reduce((sum, index) => sum + (problem.options[index]?.value ?? 0), 0),

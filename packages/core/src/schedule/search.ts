@@ -113,7 +113,7 @@ export class Search {
   }
 
   private tell(): void {
-    this.watch.onBetter(this.best.told(this.bound));
+    this.watch.onBetter(this.best.toSchedule(this.bound));
   }
 
   private take(roster: Roster): void {
@@ -170,5 +170,5 @@ export function goodSchedule(problem: ScheduleProblem, spentFraction: () => numb
   const search = new Search(problem, { spentFraction, onBetter: () => undefined });
   search.run(spentFraction);
   const { roster, bound } = search.start;
-  return roster.told(bound);
+  return roster.toSchedule(bound);
 }

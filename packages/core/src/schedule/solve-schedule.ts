@@ -55,13 +55,13 @@ async function prove(
       startWith: options.flatMap((i, column) => (best.has(i) ? [column] : [])),
       onBetter: (chosen) => {
         best = rosterWith(best, chosen, start);
-        watch.onBetter(best.told(bound));
+        watch.onBetter(best.toSchedule(bound));
       },
     });
     best = rosterWith(best, result.chosen, start);
     const inKernel = result.isProven ? best.value : result.bound;
     bound = Math.min(bound, Math.max(floor, inKernel, best.value));
-    watch.onBetter(best.told(bound));
+    watch.onBetter(best.toSchedule(bound));
   }
   return { roster: best, bound };
 }
@@ -97,5 +97,5 @@ export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch)
   }
   search.run(shareOf(SEARCH_FRACTION));
   const { roster, bound } = await prove(search.start, { isOver, onBetter, secondsLeft });
-  return roster.told(bound);
+  return roster.toSchedule(bound);
 }

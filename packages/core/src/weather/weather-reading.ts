@@ -1,10 +1,10 @@
 import { MS_PER_HOUR } from '../quantity/index.js';
 import type { PrecipKind, WeatherHour } from './weather-hour.js';
 
-type Told = Omit<WeatherHour, 'atMs'>;
+type Fields = Omit<WeatherHour, 'atMs'>;
 
-/** What one source tells of one hour; a field that it does not tell is absent. */
-export type WeatherReading = { readonly atMs: number } & { readonly [K in keyof Told]?: Told[K] };
+/** What one source has of one hour; a field that it does not have is absent. */
+export type WeatherReading = { readonly atMs: number } & { readonly [K in keyof Fields]?: Fields[K] };
 
 /** Fields without which an hour is not known: each of them decides whether a film freezes or dries. */
 export const NEEDED_FIELDS = [
@@ -13,7 +13,7 @@ export const NEEDED_FIELDS = [
   'windMetresPerSecond',
   'cloudFraction',
   'precipMm',
-] as const satisfies readonly (keyof Told)[];
+] as const satisfies readonly (keyof Fields)[];
 export type NeededField = (typeof NEEDED_FIELDS)[number];
 
 const OTHER_FIELDS = [
@@ -22,7 +22,7 @@ const OTHER_FIELDS = [
   'precipKind',
   'snowDepthCm',
   'pressureHpa',
-] as const satisfies readonly (keyof Told)[];
+] as const satisfies readonly (keyof Fields)[];
 const FIELDS = [...NEEDED_FIELDS, ...OTHER_FIELDS];
 
 /** Standard pressure; taken where none is reported (nothing that decides reads it). */
@@ -38,7 +38,7 @@ export function likelyPrecipKind(precipMm: number, airTempC: number): PrecipKind
   return airTempC < SLEET_BELOW_C ? 'sleet' : 'rain';
 }
 
-/** One hour put together from what several sources tell. */
+/** One hour put together from several sources. */
 export interface MergedHour {
   /** null: no source has a needed field. */
   readonly hour: WeatherHour | null;
@@ -60,39 +60,39 @@ export const readingsOf = (source: string, readings: readonly WeatherReading[]):
 
 /** Dew cannot lie above the air, nor what falls be of a kind while nothing falls. */
 function wholeHour(
-  told: WeatherReading & Required<Pick<WeatherReading, NeededField>>,
+  reading: WeatherReading & Required<Pick<WeatherReading, NeededField>>,
   snowDepthCm: number,
 ): WeatherHour {
-  const { atMs, airTempC, windMetresPerSecond, precipMm } = told;
-  const kind = told.precipKind;
+  const { atMs, airTempC, windMetresPerSecond, precipMm } = reading;
+  const kind = reading.precipKind;
   return {
     atMs,
     airTempC,
-    dewPointC: Math.min(told.dewPointC, airTempC),
+    dewPointC: Math.min(reading.dewPointC, airTempC),
     windMetresPerSecond,
-    gustMetresPerSecond: Math.max(told.gustMetresPerSecond ?? 0, windMetresPerSecond),
-    windFromDeg: told.windFromDeg ?? 0,
-    cloudFraction: told.cloudFraction,
+    gustMetresPerSecond: Math.max(reading.gustMetresPerSecond ?? 0, windMetresPerSecond),
+    windFromDeg: reading.windFromDeg ?? 0,
+    cloudFraction: reading.cloudFraction,
     precipMm,
     precipKind:
       precipMm <= 0 ? 'none' : kind && kind !== 'none' ? kind : likelyPrecipKind(precipMm, airTempC),
-    snowDepthCm: told.snowDepthCm ?? snowDepthCm,
-    pressureHpa: told.pressureHpa ?? STANDARD_HPA,
+    snowDepthCm: reading.snowDepthCm ?? snowDepthCm,
+    pressureHpa: reading.pressureHpa ?? STANDARD_HPA,
   };
 }
 
 const isWhole = (
-  told: WeatherReading,
-): told is WeatherReading & Required<Pick<WeatherReading, NeededField>> =>
-  NEEDED_FIELDS.every((field) => told[field] !== undefined);
+  reading: WeatherReading,
+): reading is WeatherReading & Required<Pick<WeatherReading, NeededField>> =>
+  NEEDED_FIELDS.every((field) => reading[field] !== undefined);
 
 /**
- * What is known of each hour, when several sources tell of it?
+ * What is known of each hour, from several sources?
  *
- * @param sources in the order of trust; each field of an hour is taken from the first that tells it
+ * @param sources in the order of trust; each field of an hour is taken from the first that has it
  * @param span full hours: the first, and how many
  * @returns one entry an hour; `hour` is null where no source has a needed field, and `missing` names those fields.
- * Snow on the ground stays as it was last told (0 before); gust, direction and pressure that nobody tells do not decide anything.
+ * Snow on the ground stays as it was last reported (0 before); gust, direction and pressure that no source has do not decide anything.
  * @example mergedHours([readingsOf('mast', [])], { fromMs: 0, hourCount: 1 })[0].missing.length // 5
  */
 export function mergedHours(
@@ -102,20 +102,20 @@ export function mergedHours(
   let lyingCm = snowDepthCm;
   return Array.from({ length: hourCount }, (_, i): MergedHour => {
     const atMs = fromMs + i * MS_PER_HOUR;
-    const told: Partial<Record<keyof WeatherReading, unknown>> & { atMs: number } = { atMs };
+    const merged: Partial<Record<keyof WeatherReading, unknown>> & { atMs: number } = { atMs };
     let source: string | null = null;
     for (const one of sources) {
       const reading = one.at.get(atMs);
       if (!reading) continue;
-      if (source === null || (told.airTempC === undefined && reading.airTempC !== undefined))
+      if (source === null || (merged.airTempC === undefined && reading.airTempC !== undefined))
         source = one.source;
       for (const field of FIELDS)
-        if (told[field] === undefined && reading[field] !== undefined) told[field] = reading[field];
+        if (merged[field] === undefined && reading[field] !== undefined) merged[field] = reading[field];
     }
-    const reading = told as WeatherReading;
+    const reading = merged as WeatherReading;
     lyingCm = reading.snowDepthCm ?? lyingCm;
     if (!isWhole(reading))
-      return { hour: null, source, missing: NEEDED_FIELDS.filter((field) => told[field] === undefined) };
+      return { hour: null, source, missing: NEEDED_FIELDS.filter((field) => merged[field] === undefined) };
     const hour = wholeHour(reading, lyingCm);
     return { hour, source, missing: [] };
   });

@@ -4,7 +4,7 @@ import type { BalanceRow } from '../plan/index.js';
 import type { Band } from '../verdict/index.js';
 
 /** Whose forecast it rests on, and when it was issued. */
-export interface Told {
+export interface WeatherOrigin {
   readonly source: string;
   readonly issuedMs: number;
 }
@@ -21,7 +21,7 @@ export interface DayLight {
 }
 
 /** A week of starts for one car. */
-export interface WindowsView extends Told {
+export interface WindowsView extends WeatherOrigin {
   readonly vehicleId: string;
   readonly fromMs: number;
   readonly hourCount: number;
@@ -31,7 +31,7 @@ export interface WindowsView extends Told {
 }
 
 /** All ways to wash one car in one hour. */
-export interface BalanceView extends Told {
+export interface BalanceView extends WeatherOrigin {
   readonly vehicleId: string;
   readonly atMs: number;
   readonly rows: readonly BalanceRow[];

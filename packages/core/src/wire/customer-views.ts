@@ -12,13 +12,13 @@ export interface QuoteAnswer extends Quote {
 }
 
 /** What a customer does not know yet. */
-export interface Untold {
+export interface UnsentMessage {
   readonly kind: MessageKind;
   readonly customerId: string;
   readonly vehicleId: string;
   readonly wash: WashRecord;
   /** What they were told before; null: nothing of this wash. */
-  readonly told: { readonly startMs: number; readonly placeId: string } | null;
+  readonly lastSaid: { readonly startMs: number; readonly placeId: string } | null;
   /** Why the start that they know of does not go any more; null: it goes, or the forecast does not reach. */
   readonly against: { readonly verdict: VerdictKind; readonly limiting: Finding } | null;
   /** Coldest air where the car stands in the night after, °C; null: not known. */

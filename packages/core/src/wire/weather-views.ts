@@ -25,8 +25,8 @@ export interface WeatherAnswer {
   /** Hours that are known. */
   readonly past: readonly WeatherHour[];
   readonly ahead: readonly ForecastHour[];
-  /** Who told each hour, and what is missing where it is not known. */
-  readonly told: readonly (Omit<MergedHour, 'hour'> & { readonly atMs: number })[];
+  /** Which source gave each hour, and what is missing where it is not known. */
+  readonly hourSources: readonly (Omit<MergedHour, 'hour'> & { readonly atMs: number })[];
 }
 
 export interface WeatherSourceView extends KeptOfSource {

@@ -1,11 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
-import type { BookingRecord, Customer, Untold, VehicleRecord, WashRecord } from '@keen/core';
+import type { BookingRecord, Customer, UnsentMessage, VehicleRecord, WashRecord } from '@keen/core';
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { madeUpServer } from '../../testing/server.js';
 import { show } from '../../testing/show.js';
 import { CustomerList } from './customer-list.js';
-import { byPromise, carsOf, expectsText, untoldCount } from './customer-view.js';
+import { byPromise, carsOf, expectsText, unsentCount } from './customer-view.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
 const HOUR = 3_600_000;
@@ -34,7 +34,7 @@ const AROUND = {
     wash('a', 'done', NOW - 50 * HOUR),
     wash('z', 'planned', NOW + HOUR),
   ],
-  untold: [{ customerId: 'zoe' }, { customerId: 'zoe' }] as unknown as readonly Untold[],
+  unsent: [{ customerId: 'zoe' }, { customerId: 'zoe' }] as unknown as readonly UnsentMessage[],
   nowMs: NOW,
 };
 const format = {
@@ -62,7 +62,7 @@ describe('a customer at a glance', () => {
   it('stands before others where somebody waits for a promise', () => {
     expect(byPromise([ANN, ZOE], AROUND).map(({ id }) => id)).toEqual(['zoe', 'ann']);
     expect(byPromise([ZOE, ANN], { ...AROUND, bookings: [] }).map(({ id }) => id)).toEqual(['ann', 'zoe']);
-    expect([untoldCount(ZOE, AROUND), untoldCount(ANN, AROUND)]).toEqual([2, 0]);
+    expect([unsentCount(ZOE, AROUND), unsentCount(ANN, AROUND)]).toEqual([2, 0]);
   });
 });
 

@@ -16,14 +16,14 @@ import own from './customers.module.css';
 interface CustomerCardProps {
   readonly customer: Customer;
   readonly cars: readonly CustomersCar[];
-  readonly untold: number;
+  readonly unsent: number;
   readonly onEdit: () => void;
   readonly onDelete: () => void;
   readonly onErase: () => void;
 }
 
 /** One customer: how they are reached, what each of their cars may expect, and what they are still to hear. */
-export function CustomerCard({ customer, cars, untold, onEdit, onDelete, onErase }: CustomerCardProps) {
+export function CustomerCard({ customer, cars, unsent, onEdit, onDelete, onErase }: CustomerCardProps) {
   const format = useFormat();
   const { id, name, contact, notes, photoConsent, consentMs, availability } = customer;
   const takeOut = (): void =>
@@ -51,9 +51,9 @@ export function CustomerCard({ customer, cars, untold, onEdit, onDelete, onErase
       </div>
       <OwnerOnly>
         <div className={`${classes.acts} no-print`}>
-          {untold > 0 && (
+          {unsent > 0 && (
             <Button size="compact-md" variant="default" component={Link} to="/customers?show=messages">
-              {untold === 1 ? '1 message to send' : `${untold} messages to send`}
+              {unsent === 1 ? '1 message to send' : `${unsent} messages to send`}
             </Button>
           )}
           <Button size="compact-md" variant="default" aria-label={`Edit ${name}`} onClick={onEdit}>

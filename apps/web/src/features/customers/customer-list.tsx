@@ -1,14 +1,19 @@
 import { Button } from '@mantine/core';
 import type { Customer, VehicleRecord } from '@keen/core';
 import { useState } from 'react';
-import { useBookings, useRemoveCustomer, useRestoreCustomer, useUntold } from '../../api/customer-queries.js';
+import {
+  useBookings,
+  useRemoveCustomer,
+  useRestoreCustomer,
+  useUnsentMessages,
+} from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
 import { useWashes } from '../../api/wash-queries.js';
 import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
 import classes from '../../parts/record-list.module.css';
 import { Empty } from '../../parts/states.js';
 import { CustomerCard } from './customer-card.js';
-import { byPromise, carsOf, untoldCount } from './customer-view.js';
+import { byPromise, carsOf, unsentCount } from './customer-view.js';
 import { EraseDialog } from './erase-dialog.js';
 import { OwnerOnly } from '../../parts/owner-only.js';
 import { CustomerDrawer } from './customer-drawer.js';
@@ -22,9 +27,9 @@ interface CustomerListProps {
 export function CustomerList({ customers, vehicles }: CustomerListProps) {
   const { data: bookings = [] } = useBookings();
   const { data: washes = [] } = useWashes();
-  const { data: untold = [] } = useUntold();
+  const { data: unsent = [] } = useUnsentMessages();
   const { data: clock } = useClock();
-  const around = { vehicles, bookings, washes, untold, nowMs: clock?.nowMs ?? 0 };
+  const around = { vehicles, bookings, washes, unsent, nowMs: clock?.nowMs ?? 0 };
   const [erased, setErased] = useState<Customer | null>(null);
   const [open, setOpen] = useState<Customer | 'new' | null>(null);
   const remove = useRemoveCustomer();
@@ -52,7 +57,7 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
             key={customer.id}
             customer={customer}
             cars={carsOf(customer, around)}
-            untold={untoldCount(customer, around)}
+            unsent={unsentCount(customer, around)}
             onEdit={() => setOpen(customer)}
             onDelete={() => deleteOne(customer)}
             onErase={() => setErased(customer)}

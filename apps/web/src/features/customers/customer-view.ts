@@ -1,4 +1,4 @@
-import type { BookingRecord, Customer, Untold, VehicleRecord, WashRecord } from '@keen/core';
+import type { BookingRecord, Customer, UnsentMessage, VehicleRecord, WashRecord } from '@keen/core';
 import type { Format } from '../../format/format.js';
 import { nextPlanned } from '../../parts/next-planned.js';
 
@@ -6,7 +6,7 @@ interface Around {
   readonly vehicles: readonly VehicleRecord[];
   readonly bookings: readonly BookingRecord[];
   readonly washes: readonly WashRecord[];
-  readonly untold: readonly Untold[];
+  readonly unsent: readonly UnsentMessage[];
   readonly nowMs: number;
 }
 
@@ -54,8 +54,8 @@ export function expectsText(car: CustomersCar, format: Pick<Format, 'dayTime' | 
 }
 
 /** Messages that this customer is still to be sent. */
-export const untoldCount = ({ id }: Customer, { untold }: Pick<Around, 'untold'>): number =>
-  untold.filter(({ customerId }) => customerId === id).length;
+export const unsentCount = ({ id }: Customer, { unsent }: Pick<Around, 'unsent'>): number =>
+  unsent.filter(({ customerId }) => customerId === id).length;
 
 /** A promise comes before a name: who waits soonest stands first. */
 export function byPromise(customers: readonly Customer[], around: Around): Customer[] {

@@ -1,6 +1,6 @@
 import { SegmentedControl } from '@mantine/core';
 import { useSearchParams } from 'react-router';
-import { useBookings, useCustomers, useUntold } from '../../api/customer-queries.js';
+import { useBookings, useCustomers, useUnsentMessages } from '../../api/customer-queries.js';
 import { usePlaces, useSettings, useVehicles } from '../../api/queries.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
@@ -21,7 +21,7 @@ export function CustomersPage() {
   const { data: places } = usePlaces();
   const { data: settings } = useSettings();
   const { data: bookings } = useBookings();
-  const { data: untold } = useUntold();
+  const { data: unsent } = useUnsentMessages();
   const asked = params.get('show');
   const tab: Tab = isTab(asked) ? asked : 'people';
   const isReady = customers && vehicles && places && settings;
@@ -40,7 +40,7 @@ export function CustomersPage() {
           { value: 'people', label: 'People' },
           { value: 'bookings', label: counted('Bookings', bookings?.length) },
           { value: 'prices', label: 'Prices' },
-          { value: 'messages', label: counted('Messages', untold?.length) },
+          { value: 'messages', label: counted('Messages', unsent?.length) },
         ]}
       />
       {error && <Failed error={error} onRetry={() => void refetch()} />}

@@ -4,7 +4,7 @@ import {
   DEFAULT_DISPLAY,
   type Finding,
   type MessageRecord,
-  type Untold,
+  type UnsentMessage,
   type WashRecord,
 } from '@keen/core';
 import { makeFormat } from '../../format/format.js';
@@ -73,12 +73,12 @@ const WASH = {
   placeId: 'bay',
   startMs: at('2026-01-16T10:00'),
 } as unknown as WashRecord;
-const UNTOLD: Untold = {
+const UNTOLD: UnsentMessage = {
   kind: 'moved',
   customerId: 'orla',
   vehicleId: 'suv',
   wash: WASH,
-  told: { startMs: at('2026-01-15T09:00'), placeId: 'bay' },
+  lastSaid: { startMs: at('2026-01-15T09:00'), placeId: 'bay' },
   against: null,
   overnightC: null,
 };

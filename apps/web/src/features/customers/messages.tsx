@@ -1,7 +1,7 @@
 import { Textarea } from '@mantine/core';
 import { MESSAGE_KINDS, type MessageKind } from '@keen/core';
 import { useState } from 'react';
-import { useUntold } from '../../api/customer-queries.js';
+import { useUnsentMessages } from '../../api/customer-queries.js';
 import { useSaveSettings } from '../../api/queries.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
@@ -14,16 +14,16 @@ import type { MessagesProps } from './messages-props.js';
 
 /** What customers do not know yet, the outbox, and the words that are used. Nothing is sent from here. */
 export function Messages(props: MessagesProps) {
-  const { data: untold, error } = useUntold();
+  const { data: unsent, error } = useUnsentMessages();
   if (error) return <Failed error={error} />;
   return (
     <>
       <section className={classes.box}>
         <h2>They do not know yet</h2>
-        {!untold && <Loading what="Comparing the plan with what customers were told" />}
-        {untold?.length === 0 && <Empty title="Everybody knows what the plan says" />}
-        {untold?.map((one) => (
-          <Draft key={`${one.kind} ${one.wash.id} ${one.wash.startMs}`} untold={one} {...props} />
+        {!unsent && <Loading what="Comparing the plan with what customers were told" />}
+        {unsent?.length === 0 && <Empty title="Everybody knows what the plan says" />}
+        {unsent?.map((one) => (
+          <Draft key={`${one.kind} ${one.wash.id} ${one.wash.startMs}`} unsent={one} {...props} />
         ))}
       </section>
       <Outbox {...props} />

@@ -1,5 +1,5 @@
 import { Button, Group, Textarea } from '@mantine/core';
-import { type MessageRecord, type Untold } from '@keen/core';
+import { type MessageRecord, type UnsentMessage } from '@keen/core';
 import { useState } from 'react';
 import {
   useMessages,
@@ -19,19 +19,19 @@ import { OwnerOnly } from '../../parts/owner-only.js';
 import type { MessagesProps } from './messages-props.js';
 
 export function Draft({
-  untold,
+  unsent,
   customers,
   vehicles,
   places,
   templates,
-}: MessagesProps & { readonly untold: Untold }) {
+}: MessagesProps & { readonly unsent: UnsentMessage }) {
   const format = useFormat();
   const put = usePutMessage();
-  const template = templates[untold.kind] ?? SHIPPED_TEMPLATES[untold.kind];
+  const template = templates[unsent.kind] ?? SHIPPED_TEMPLATES[unsent.kind];
   const [typed, setTyped] = useState<string | null>(null);
-  const body = typed ?? messageText(template, untold, { customers, vehicles, places, format });
-  const customer = customers.find(({ id }) => id === untold.customerId);
-  const label = `${MESSAGE_NAMES[untold.kind]}: ${customer?.name ?? ''}, ${nameOf(vehicles, untold.vehicleId)}`;
+  const body = typed ?? messageText(template, unsent, { customers, vehicles, places, format });
+  const customer = customers.find(({ id }) => id === unsent.customerId);
+  const label = `${MESSAGE_NAMES[unsent.kind]}: ${customer?.name ?? ''}, ${nameOf(vehicles, unsent.vehicleId)}`;
   return (
     <div className={classes.draft}>
       <Textarea
@@ -50,7 +50,7 @@ export function Draft({
             loading={put.isPending}
             disabled={body.trim() === ''}
             onClick={() =>
-              put.mutate({ washId: untold.wash.id, kind: untold.kind, body }, { onError: noticeOfFailure })
+              put.mutate({ washId: unsent.wash.id, kind: unsent.kind, body }, { onError: noticeOfFailure })
             }
           >
             Put in the outbox

@@ -32,7 +32,9 @@ export function Closed({ pack, state }: { readonly pack: RunPack; readonly state
             {freezeCare.map(({ id, beyondK }) => (
               <li key={id}>
                 {FREEZE_CARE_NAMES[id]}
-                {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
+                {pack.overnightC !== null && (
+                  <span className="muted"> (below {format.temp(pack.overnightC + beyondK)}, judgement)</span>
+                )}
               </li>
             ))}
           </ul>

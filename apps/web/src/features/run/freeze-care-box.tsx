@@ -21,11 +21,16 @@ export function FreezeCareBox({ sheet }: { readonly sheet: RunSheet }) {
               ? 'Nobody knows the night, so all of it:'
               : `Down to ${format.temp(sheet.overnightC)} where it stands (forecast):`}
           </p>
-          <ul>
+          <ul className={classes.care}>
             {sheet.freezeCare.map(({ id, beyondK }) => (
               <li key={id}>
                 {FREEZE_CARE_NAMES[id]}
-                {beyondK > 0 && <span className="muted"> ({format.kelvin(beyondK)} beyond)</span>}
+                {sheet.overnightC !== null && (
+                  <span className="muted no-print">
+                    {' '}
+                    (below {format.temp(sheet.overnightC + beyondK)}, judgement)
+                  </span>
+                )}
               </li>
             ))}
           </ul>

@@ -1,7 +1,7 @@
 import { MS_PER_HOUR, type WeatherAnswer } from '@keen/core';
 import { useFormat } from '../../format/use-format.js';
 import { linePoints, runsOf, spreadPoints } from '../../parts/hour-lines.js';
-import { airRange, toldRuns } from './weather-view.js';
+import { airRange, sourceRuns } from './weather-view.js';
 import classes from './weather.module.css';
 
 const HOUR_WIDTH = 5;
@@ -30,7 +30,7 @@ function Falling({ hours, x }: { readonly hours: WeatherAnswer['past']; readonly
 }
 
 /** Who said what each hour is. */
-function SourceRow({ told, x }: Pick<WeatherAnswer, 'told'> & { readonly x: ToX }) {
+function SourceRow({ hourSources, x }: Pick<WeatherAnswer, 'hourSources'> & { readonly x: ToX }) {
   return (
     <>
       <defs>
@@ -45,7 +45,7 @@ function SourceRow({ told, x }: Pick<WeatherAnswer, 'told'> & { readonly x: ToX 
           <rect width="2" height="7" fill="var(--kr-slate)" />
         </pattern>
       </defs>
-      {toldRuns(told).map(({ fromMs: atMs, hourCount, source, isKnown }) => (
+      {sourceRuns(hourSources).map(({ fromMs: atMs, hourCount, source, isKnown }) => (
         <g key={atMs}>
           <rect
             x={x(atMs)}
@@ -67,26 +67,26 @@ function SourceRow({ told, x }: Pick<WeatherAnswer, 'told'> & { readonly x: ToX 
   );
 }
 
-/** The last day and what is to come: the air with its spread, what falls, and who told it. */
+/** The last day and what is to come: the air with its spread, what falls, and where from. */
 export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
   const format = useFormat();
-  const { told, past, ahead, fromMs } = view;
-  const startMs = told[0]?.atMs ?? fromMs;
-  const width = told.length * HOUR_WIDTH;
+  const { hourSources, past, ahead, fromMs } = view;
+  const startMs = hourSources[0]?.atMs ?? fromMs;
+  const width = hourSources.length * HOUR_WIDTH;
   const { lowC, highC } = airRange(view);
   const x = (atMs: number): number => ((atMs - startMs) / MS_PER_HOUR) * HOUR_WIDTH;
   const y = (tempC: number): number => AIR_TOP + ((highC - tempC) / (highC - lowC)) * AIR_HEIGHT;
-  const days = told.filter(
-    ({ atMs }, i) => i === 0 || format.dayKey(atMs) !== format.dayKey(told[i - 1]?.atMs ?? 0),
+  const days = hourSources.filter(
+    ({ atMs }, i) => i === 0 || format.dayKey(atMs) !== format.dayKey(hourSources[i - 1]?.atMs ?? 0),
   );
   const line = [...past, ...ahead];
   return (
-    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Air and who told it">
+    <div className={classes.scroll} tabIndex={0} role="region" aria-label="Air and where from">
       <svg
         width={width}
         height={TOLD_TOP + TOLD_HEIGHT + 2}
         role="img"
-        aria-label="Air temperature of the last day and the days to come, and who told it. The table below holds the same."
+        aria-label="Air temperature of the last day and the days to come, and where from. The table below holds the same."
       >
         {days.map(({ atMs }, i) => (
           <g key={atMs}>
@@ -141,7 +141,7 @@ export function HoursDrawing({ view }: { readonly view: WeatherAnswer }) {
             {format.temp(tempC)}
           </text>
         ))}
-        <SourceRow told={told} x={x} />
+        <SourceRow hourSources={hourSources} x={x} />
       </svg>
     </div>
   );

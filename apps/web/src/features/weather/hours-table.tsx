@@ -3,7 +3,7 @@ import { useFormat } from '../../format/use-format.js';
 import { FALL_NAMES, WEATHER_FIELD_NAMES } from '../../words/names.js';
 import classes from './weather.module.css';
 
-/** Hour by hour what is known and who told it; what nobody knows says so. */
+/** Hour by hour what is known and where from; what nobody knows says so. */
 export function HoursTable({ view }: { readonly view: WeatherAnswer }) {
   const format = useFormat();
   const known = new Map([...view.past, ...view.ahead].map((hour) => [hour.atMs, hour]));
@@ -20,11 +20,11 @@ export function HoursTable({ view }: { readonly view: WeatherAnswer }) {
               <th>Wind</th>
               <th>Cloud</th>
               <th>Falls</th>
-              <th>Told by</th>
+              <th>HourSource by</th>
             </tr>
           </thead>
           <tbody>
-            {view.told.map(({ atMs, source, missing }) => {
+            {view.hourSources.map(({ atMs, source, missing }) => {
               const hour = known.get(atMs);
               return (
                 <tr key={atMs}>

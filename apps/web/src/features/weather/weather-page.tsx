@@ -9,7 +9,7 @@ import { SeeNow } from './see-now.js';
 import { Sources } from './sources.js';
 import classes from './weather.module.css';
 
-/** What the weather is and will be, who told it, and what one sees oneself. */
+/** What the weather is and will be, where from, and what one sees oneself. */
 export function WeatherPage() {
   const format = useFormat();
   const { data: view, error, refetch } = useWeather();

@@ -1,24 +1,30 @@
 import { MS_PER_HOUR, type WeatherAnswer } from '@keen/core';
 import { describe, expect, it } from '@jest/globals';
 import { linePoints, runsOf } from '../../parts/hour-lines.js';
-import { airRange, movedInOrder, toldRuns } from './weather-view.js';
+import { airRange, movedInOrder, sourceRuns } from './weather-view.js';
 
-const told = (source: string | null, i: number, isKnown = true): WeatherAnswer['told'][number] => ({
+const hourOf = (source: string | null, i: number, isKnown = true): WeatherAnswer['hourSources'][number] => ({
   atMs: i * MS_PER_HOUR,
   source,
   missing: isKnown ? [] : ['airTempC'],
 });
 
-describe('who told the hours', () => {
+describe('where the hours are from', () => {
   it('stands together while the same source tells and is known', () => {
-    const hours = [told('a', 0), told('a', 1), told('b', 2), told('b', 3, false), told(null, 4, false)];
-    expect(toldRuns(hours)).toEqual([
+    const hours = [
+      hourOf('a', 0),
+      hourOf('a', 1),
+      hourOf('b', 2),
+      hourOf('b', 3, false),
+      hourOf(null, 4, false),
+    ];
+    expect(sourceRuns(hours)).toEqual([
       { fromMs: 0, hourCount: 2, source: 'a', isKnown: true },
       { fromMs: 2 * MS_PER_HOUR, hourCount: 1, source: 'b', isKnown: true },
       { fromMs: 3 * MS_PER_HOUR, hourCount: 1, source: 'b', isKnown: false },
       { fromMs: 4 * MS_PER_HOUR, hourCount: 1, source: null, isKnown: false },
     ]);
-    expect(toldRuns([])).toEqual([]);
+    expect(sourceRuns([])).toEqual([]);
   });
 
   it.each([

@@ -1,21 +1,21 @@
 import type { WeatherAnswer } from '@keen/core';
 
-type Told = WeatherAnswer['told'][number];
+type HourSource = WeatherAnswer['hourSources'][number];
 
-/** A stretch of hours told by one source, or by nobody. */
-export interface ToldRun {
+/** Hours in a row from one source, or from none. */
+export interface SourceRun {
   readonly fromMs: number;
   readonly hourCount: number;
   readonly source: string | null;
   readonly isKnown: boolean;
 }
 
-const isKnown = ({ missing }: Told): boolean => missing.length === 0;
+const isKnown = ({ missing }: HourSource): boolean => missing.length === 0;
 
 /** Stretches in which the same source tells, and the hour is known or not. */
-export function toldRuns(told: readonly Told[]): ToldRun[] {
-  const runs: ToldRun[] = [];
-  for (const hour of told) {
+export function sourceRuns(hourSources: readonly HourSource[]): SourceRun[] {
+  const runs: SourceRun[] = [];
+  for (const hour of hourSources) {
     const last = runs.at(-1);
     if (last && last.source === hour.source && last.isKnown === isKnown(hour))
       runs[runs.length - 1] = { ...last, hourCount: last.hourCount + 1 };

@@ -37,7 +37,7 @@ const READING: Reading<typeof run> = {
 
 /** Weather that people tell: read from files, sent by their own station, or seen out of the door. */
 @Injectable()
-export class ToldWeatherService {
+export class KeptWeatherService {
   constructor(
     private readonly repository: WeatherRepository,
     private readonly seen: SightsRepository,

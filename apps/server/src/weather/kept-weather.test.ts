@@ -31,9 +31,9 @@ const load = (body: object) =>
 
 describe('weather that is reported', () => {
   it('comes from the station alone at first, with no gap', async () => {
-    const { told, source, ahead } = await weather();
+    const { hourSources, source, ahead } = await weather();
     expect(source).toBe('simulated station');
-    expect(told.every((hour: { missing: string[] }) => hour.missing.length === 0)).toBe(true);
+    expect(hourSources.every((hour: { missing: string[] }) => hour.missing.length === 0)).toBe(true);
     expect(ahead.length).toBeGreaterThanOrEqual(230);
   });
 
@@ -52,10 +52,10 @@ describe('weather that is reported', () => {
     const before = await weather();
     const text = `at,airTempC,relHumidityPercent\n${at(-2)},-20,80\n${at(-1)},-21,81`;
     await load({ text }).expect(200);
-    const { past, told } = await weather();
+    const { past, hourSources } = await weather();
     expect(past.at(-1)).toMatchObject({ airTempC: -21, cloudFraction: before.past.at(-1).cloudFraction });
-    expect(told[22]).toMatchObject({ source: 'Yard mast', missing: [] });
-    expect(told[21]).toMatchObject({ source: 'simulated station' });
+    expect(hourSources[22]).toMatchObject({ source: 'Yard mast', missing: [] });
+    expect(hourSources[21]).toMatchObject({ source: 'simulated station' });
     const { body } = await api().get('/api/weather/sources');
     expect(body).toMatchObject([
       { source: 'Yard mast', rank: 0, measuredHours: 2, isStation: false },
@@ -71,10 +71,10 @@ describe('weather that is reported', () => {
       .put('/api/weather/sources')
       .send({ order: ['Yard mast'] })
       .expect(200);
-    const { past, ahead, told } = await weather();
+    const { past, ahead, hourSources } = await weather();
     expect(past).toEqual([]);
     expect(ahead).toEqual([]);
-    expect(told[23]).toMatchObject({
+    expect(hourSources[23]).toMatchObject({
       source: 'Yard mast',
       missing: ['windMetresPerSecond', 'cloudFraction', 'precipMm'],
     });
