@@ -20,14 +20,14 @@ const edge = (panel: EdgeMoment['panel'], leftSeconds: number | null): EdgeMomen
   ends: leftSeconds === null ? 'lasts' : 'freezes',
 });
 
-const plan = (edges: readonly EdgeMoment[]): RunDeed[] => {
+const plan = (edges: readonly EdgeMoment[], state = STATE, nowMs = 0): RunDeed[] => {
   const deeds: RunDeed[] = [];
   show(
     <EdgePlan
       pack={PACK}
-      state={STATE}
+      state={state}
       moment={moment({ edges })}
-      nowMs={0}
+      nowMs={nowMs}
       mayWet
       isDrying
       act={(...done) => deeds.push(...done)}
@@ -45,6 +45,15 @@ describe('the wet edge', () => {
     expect(panel(/^rear/).dataset).toMatchObject({ state: 'wet', ends: 'lasts' });
     expect(panel(/^rear/).dataset['urgent']).toBeUndefined();
     expect(panel(/^bonnet/).dataset['state']).toBe('wiped');
+  });
+
+  it.each([
+    { nowMs: 20_000, text: 'Air −5.0 °C, just measured' },
+    { nowMs: 6 * 60_000, text: 'Air −5.0 °C, measured 6.0 min ago' },
+  ])('says how old a reading is: $text', ({ nowMs, text }) => {
+    const readings = [{ of: 'air', tempC: -5, atMs: 0 }];
+    plan([edge('roof', 45)], { ...STATE, readings } as unknown as RunState, nowMs);
+    expect(screen.getByText(text)).toBeTruthy();
   });
 
   it('takes a tap for wiped where it is wet, and for wetted where it is not', async () => {

@@ -10,6 +10,7 @@ import {
   type RunState,
   sunSide,
 } from '@keen/core';
+import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { PANEL_NAMES } from '../../words/car-names.js';
 import { clockText } from '../../parts/clock-text.js';
@@ -46,6 +47,10 @@ const leftText = ({ leftSeconds, ends }: EdgeMoment): string => {
       ? 'may be frozen'
       : 'has dried';
 };
+
+/** "measured 6 min ago". */
+const measuredText = (minutes: number, format: Format): string =>
+  minutes < 1 ? 'just measured' : `measured ${format.minutes(minutes)} ago`;
 
 /** The car from above: each wet panel as a shrinking bar, the next one to wipe, and the side of the sun. */
 export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: EdgePlanProps) {
@@ -114,7 +119,7 @@ export function EdgePlan({ pack, state, moment, nowMs, mayWet, isDrying, act }: 
           : state.readings
               .map(
                 ({ of, tempC, atMs }) =>
-                  `${of === 'air' ? 'Air' : PANEL_NAMES[of]} ${format.temp(tempC)}, measured ${format.minutes(ageMinutes(atMs, nowMs))} ago`,
+                  `${of === 'air' ? 'Air' : PANEL_NAMES[of]} ${format.temp(tempC)}, ${measuredText(ageMinutes(atMs, nowMs), format)}`,
               )
               .join('; ')}
       </p>
