@@ -1,4 +1,5 @@
 import { CORE_IN_ONE } from './scripts/jest/from-source.js';
+import { VENDOR_MAPPER } from './scripts/jest/vendor.js';
 
 // Unit tests run in a zone that no shop of theirs is in: what reads the machine's own clock face shows.
 process.env.TZ = 'Pacific/Auckland';
@@ -49,6 +50,7 @@ const components = {
   testEnvironment: 'jsdom',
   testEnvironmentOptions: { customExportConditions: ['source', 'browser'] },
   moduleNameMapper: {
+    ...VENDOR_MAPPER,
     '\\.css$': '<rootDir>/src/testing/no-styles.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

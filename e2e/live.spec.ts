@@ -69,7 +69,7 @@ test.describe('a run on a phone', () => {
     await bar(page).getByRole('button', { name: 'More' }).click();
     await page.getByRole('textbox', { name: 'Reading, °C' }).fill('-6');
     await page.getByRole('button', { name: 'Use this reading' }).click();
-    await expect(edge).toContainText('Air −6.0 °C, measured');
+    await expect(edge).toContainText('Air −6.0 °C, just measured');
     await expect(edge.getByRole('button', { name: /^roof: freezes in/ })).toBeVisible();
     await edge.getByRole('button', { name: /^roof/ }).click();
     await expect(edge.getByRole('button', { name: 'roof: wiped; tap when wetted' })).toBeVisible();

@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { rolldown } from 'rolldown';
+import { joinVendor } from './vendor.js';
 
 const root = resolve(import.meta.dirname, '..', '..');
 /** The core in one file: every test file has modules of its own, and hundreds of them are slow to open. */
@@ -53,5 +54,6 @@ function compileForThreads() {
 
 export default async function makeWhatIsOlder() {
   await joinCore();
+  await joinVendor();
   compileForThreads();
 }
