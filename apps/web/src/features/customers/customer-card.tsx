@@ -45,7 +45,8 @@ export function CustomerCard({ customer, cars, unsent, onEdit, onDelete, onErase
         </ul>
         {notes && <p>{notes}</p>}
         <p className="muted">
-          {availabilityText(availability)}. {CONSENT_NAMES[photoConsent]}
+          {availabilityText(availability)}. {photoConsent !== 'none' && 'Photographs: '}
+          {CONSENT_NAMES[photoConsent]}
           {consentMs === null ? ' (not asked yet)' : `, said on ${format.dayShort(consentMs)}`}.
         </p>
       </div>
