@@ -75,6 +75,23 @@ export class PrivacyRepository {
     return Object.fromEntries(keys.map((key, i) => [key, parts[i] ?? []]));
   }
 
+  /** Bookings and spots of these cars, and messages to their owner, by id. */
+  private async notesAbout(customerId: string, cars: readonly string[]): Promise<string[]> {
+    const { db } = this;
+    const found = await Promise.all([
+      db
+        .select({ id: bookings.id })
+        .from(bookings)
+        .where(inArray(bookings.vehicleId, [...cars])),
+      db.select({ id: messages.id }).from(messages).where(eq(messages.customerId, customerId)),
+      db
+        .select({ id: spots.id })
+        .from(spots)
+        .where(inArray(spots.vehicleId, [...cars])),
+    ]);
+    return found.flat().map(({ id }) => id);
+  }
+
   /**
    * Erases the customer, their bookings and messages, all photographs and notes, and what was noted of changes to them, in one batch. Their
    * cars lose their names and leave the shop; what salt and washes did to them stays for the shop's own figures.
@@ -84,16 +101,7 @@ export class PrivacyRepository {
     const cars = await this.carsOf(customerId);
     const ofWashes = await this.washesOf(cars);
     const ids = [customerId, ...cars, ...ofWashes];
-    const ofCars = await db
-      .select({ id: bookings.id })
-      .from(bookings)
-      .where(inArray(bookings.vehicleId, cars));
-    const told = await db
-      .select({ id: messages.id })
-      .from(messages)
-      .where(eq(messages.customerId, customerId));
-    const noted = await db.select({ id: spots.id }).from(spots).where(inArray(spots.vehicleId, cars));
-    const all = [...ids, ...[...ofCars, ...told, ...noted].map(({ id }) => id)];
+    const all = [...ids, ...(await this.notesAbout(customerId, cars))];
     const found = washes.found;
     await writeAll(db, [
       db.delete(runPhotos).where(inArray(runPhotos.washId, ofWashes)),

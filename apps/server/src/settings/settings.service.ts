@@ -92,6 +92,19 @@ const seasonOf = (stored: Partial<SeasonNumbers> = {}): SeasonNumbers =>
     SEASON_NUMBERS.map(({ id }) => [id, stored[id] ?? DEFAULT_SEASON[id]]),
   ) as unknown as SeasonNumbers;
 
+/** House rules with what was sent of them. @throws 400 naming the field */
+function mergedHouse(before: HouseRules, given: UpdateSettingsDto['house']): HouseRules {
+  return {
+    choices: { ...before.choices, ...checkedChoices(given?.choices ?? {}) },
+    numbers: {
+      ...before.numbers,
+      ...checkedNumbers('house.numbers', given?.numbers ?? {}, HOUSE_NUMBERS),
+    },
+    variants: merged(before.variants ?? {}, given?.variants, checkedVariants),
+    products: merged(before.products ?? {}, given?.products, (rows) => checkedProducts(rows)),
+  };
+}
+
 @Injectable()
 export class SettingsService {
   constructor(@Inject(DATABASE) private readonly db: Database) {}
@@ -131,15 +144,7 @@ export class SettingsService {
     const display = { ...before.display, ...dto.display };
     const timeZone = dto.timeZone ?? before.timeZone;
     const drivesOn = dto.drivesOn ?? before.drivesOn;
-    const house = {
-      choices: { ...before.house.choices, ...checkedChoices(dto.house?.choices ?? {}) },
-      numbers: {
-        ...before.house.numbers,
-        ...checkedNumbers('house.numbers', dto.house?.numbers ?? {}, HOUSE_NUMBERS),
-      },
-      variants: merged(before.house.variants ?? {}, dto.house?.variants, checkedVariants),
-      products: merged(before.house.products ?? {}, dto.house?.products, (rows) => checkedProducts(rows)),
-    };
+    const house = mergedHouse(before.house, dto.house);
     const workers = dto.workers ? checkedWorkers(dto.workers) : before.workers;
     const season = { ...before.season, ...checkedNumbers('season', dto.season ?? {}, SEASON_NUMBERS) };
     const priceList = dto.priceList ? mergedPrices(before.priceList, dto.priceList) : before.priceList;

@@ -1,3 +1,5 @@
+import type { Span } from '../plan/index.js';
+
 /** A secret address under which somebody follows the plan as a calendar. */
 export interface FeedView {
   readonly id: string;
@@ -22,8 +24,6 @@ export interface CalendarView {
 }
 
 /** A stretch of time that a calendar says is taken. */
-export interface BusySpan {
-  readonly fromMs: number;
-  readonly toMs: number;
+export interface BusySpan extends Span {
   readonly summary: string;
 }

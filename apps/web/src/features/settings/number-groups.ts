@@ -33,6 +33,20 @@ function seasonsText({ seasons, everyDays }: SeasonJobRow): string {
   return everyDays === null ? `once ${when}` : `every ${everyDays} days ${when}`;
 }
 
+const seasonGroup = (job: SeasonJobRow, season: Settings['season']): NumberGroup => ({
+  key: job.id,
+  subject: 'season',
+  title: capital(SEASON_JOB_NAMES[job.id]),
+  note: seasonsText(job),
+  rows: SEASON_NUMBERS.filter(({ jobId }) => jobId === job.id).map((row) => ({
+    ...row,
+    means: `${SEASON_JOB_NAMES[job.id]}: ${row.means}`,
+    origin: 'judgement',
+  })),
+  values: season,
+  change: (id, value) => ({ season: { [id]: value } }),
+});
+
 /** Every number that decides, by subject. */
 export const numberGroups = ({ house, limits, season, prices }: Settings): readonly NumberGroup[] => [
   {
@@ -53,19 +67,7 @@ export const numberGroups = ({ house, limits, season, prices }: Settings): reado
     values: limits,
     change: (id, value) => ({ limits: { [id]: value } }),
   },
-  ...SEASON_JOBS.map((job): NumberGroup => ({
-    key: job.id,
-    subject: 'season',
-    title: capital(SEASON_JOB_NAMES[job.id]),
-    note: seasonsText(job),
-    rows: SEASON_NUMBERS.filter(({ jobId }) => jobId === job.id).map((row) => ({
-      ...row,
-      means: `${SEASON_JOB_NAMES[job.id]}: ${row.means}`,
-      origin: 'judgement',
-    })),
-    values: season,
-    change: (id, value) => ({ season: { [id]: value } }),
-  })),
+  ...SEASON_JOBS.map((job) => seasonGroup(job, season)),
   {
     key: 'worth',
     subject: 'worth',
