@@ -1,8 +1,9 @@
 import { Button } from '@mantine/core';
-import { SKIP_REASONS, type SkipReason } from '@keen/core';
+import { type LiveStep, SKIP_REASONS, type SkipReason } from '@keen/core';
 import { Link } from 'react-router';
 import { Dialog } from '../../parts/dialog.js';
 import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
+import { PART_NAMES } from '../../words/way-words.js';
 import { skipDeeds } from './live-view.js';
 import { canSpeak, useSignals } from './signals.js';
 import shared from './live.module.css';
@@ -26,6 +27,25 @@ export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetP
   );
 }
 
+/** A wash that goes part by part has more steps than one looks through. */
+const MOST_AT_ONCE = 6;
+
+/** "Towel it dry, left flank". */
+const stepName = ({ id, part }: LiveStep['step']): string =>
+  part ? `${RUN_STEP_NAMES[id]}, ${PART_NAMES[part]}` : RUN_STEP_NAMES[id];
+
+function Sooner({ waiting, act }: { readonly waiting: readonly LiveStep[]; readonly act: PartProps['act'] }) {
+  return (
+    <div className={shared.choices}>
+      {waiting.map(({ key, step }) => (
+        <button key={key} type="button" onClick={() => act({ kind: 'sooner', step: key })}>
+          {stepName(step)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
 function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheetProps, 'state' | 'moment'>) {
   const at = moment.current ?? moment.next;
   const waiting = state.steps.filter(({ state: is, key }) => is === 'waiting' && key !== moment.next?.key);
@@ -36,7 +56,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
   };
   return (
     <section>
-      <h3>Skip “{RUN_STEP_NAMES[at.step.id].toLowerCase()}”, because</h3>
+      <h3>Skip “{stepName(at.step).toLowerCase()}”, because</h3>
       <div className={shared.choices}>
         {SKIP_REASONS.map((reason) => (
           <button key={reason} type="button" onClick={() => skip(reason)}>
@@ -47,13 +67,13 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
       {waiting.length > 0 && (
         <>
           <h3>Do sooner</h3>
-          <div className={shared.choices}>
-            {waiting.map(({ key, step }) => (
-              <button key={key} type="button" onClick={() => act({ kind: 'sooner', step: key })}>
-                {RUN_STEP_NAMES[step.id]}
-              </button>
-            ))}
-          </div>
+          <Sooner waiting={waiting.slice(0, MOST_AT_ONCE)} act={act} />
+          {waiting.length > MOST_AT_ONCE && (
+            <details>
+              <summary>{waiting.length - MOST_AT_ONCE} more that wait</summary>
+              <Sooner waiting={waiting.slice(MOST_AT_ONCE)} act={act} />
+            </details>
+          )}
         </>
       )}
     </section>
