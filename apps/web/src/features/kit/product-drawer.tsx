@@ -3,14 +3,13 @@ import { PRODUCT_ROLES, type Product } from '@keen/core';
 import { useSaveProduct } from '../../api/kit-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { FormDrawer } from '../../parts/form-drawer.js';
-import { shownNumber, TypedNumber } from '../../parts/typed-number.js';
 import { useRecordForm } from '../../parts/use-record-form.js';
 import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
 import { optionsOf } from '../../words/names.js';
 import { productDraft, productErrors, productFrom } from './product-form.js';
-import { NEW_PRODUCT, type ProductDraft, STRENGTH_WAYS } from './product-draft.js';
+import { NEW_PRODUCT, STRENGTH_WAYS } from './product-draft.js';
 import { sayStrengths } from './strength.js';
-import { VolumeField } from './volume-field.js';
+import { productFields } from './product-fields.js';
 
 interface ProductDrawerProps {
   /** null: a new one. */
@@ -32,33 +31,7 @@ export function ProductDrawer({ product, onClose }: ProductDrawerProps) {
     onSaved: onClose,
     onClose,
   });
-  const number = (
-    field: Extract<keyof ProductDraft, string>,
-    label: string,
-    rest: { readonly description?: string; readonly decimals?: number } = {},
-  ) => (
-    <TypedNumber
-      label={label}
-      description={rest.description}
-      value={shownNumber(draft[field] as number | string, rest.decimals ?? 2)}
-      onChange={(value) => set({ [field]: value })}
-      decimalScale={rest.decimals ?? 2}
-      error={errors[field]}
-    />
-  );
-  const volume = (
-    field: 'capMl' | 'carMl' | 'bottleMl' | 'leftMl' | 'lowMl',
-    label: string,
-    hint?: string,
-  ) => (
-    <VolumeField
-      label={label}
-      hint={hint}
-      value={draft[field]}
-      onChange={(value) => set({ [field]: value })}
-      error={errors[field]}
-    />
-  );
+  const { number, volume } = productFields({ draft, set, errors });
   const unit = `°${display.temperature}`;
   return (
     <FormDrawer
