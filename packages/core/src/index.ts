@@ -167,6 +167,7 @@ export {
 // What lies on it.
 export {
   CLEAN,
+  INSECTS_FLY_C,
   MOST_SOIL_GRADE,
   QUICK_LOOKS,
   type QuickLook,

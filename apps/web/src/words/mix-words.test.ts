@@ -85,8 +85,8 @@ describe('what is wrong with a step', () => {
       '1:3 is stronger than the label’s 1:9: put less in, or more water.',
     ],
     [
-      { kind: 'smears', parts: 127, usualParts: 255, panelC: 31 },
-      '1:127 is twice the usual 1:255 or more, on paint at 31.0 °C: it smears before the cloth has it. Mix it as usual, or wait for shade.',
+      { kind: 'smears', parts: 127, usualParts: 255, panelC: 31, warmC: 25 },
+      '1:127 is twice the usual 1:255 or more, on paint at 31.0 °C (estimated; from 25.0 °C on, judgement): it smears before the cloth has it. Mix it as usual, or wait for shade.',
     ],
     [
       { kind: 'driven-back', there: 'rinseless' },

@@ -70,7 +70,7 @@ export function faultText(fault: StepFault, format: Format): string {
     case 'too-strong':
       return `1:${Math.round(fault.parts)} is stronger than the label’s 1:${Math.round(fault.fewestParts)}: put less in, or more water.`;
     case 'smears':
-      return `1:${Math.round(fault.parts)} is twice the usual 1:${Math.round(fault.usualParts)} or more, on paint at ${format.temp(fault.panelC)}: it smears before the cloth has it. Mix it as usual, or wait for shade.`;
+      return `1:${Math.round(fault.parts)} is twice the usual 1:${Math.round(fault.usualParts)} or more, on paint at ${format.temp(fault.panelC)} (estimated; from ${format.temp(fault.warmC)} on, judgement): it smears before the cloth has it. Mix it as usual, or wait for shade.`;
     case 'meets':
       return `On the ${ZONE_NAMES[fault.zone].toLowerCase()}: ${COMPATIBILITY_REASONS[fault.finding.reason]}${fault.finding.limitPh === null ? '' : `, limit pH ${fault.finding.limitPh}`}; ${MEETS_WAY[fault.finding.kind]}.`;
     case 'acid-over-alkali':

@@ -1,12 +1,13 @@
-import type {
-  DriedBy,
-  GroupFaces,
-  PackItem,
-  StepCaution,
-  RunStep,
-  SkipReason,
-  WashStepId,
-  ZoneGroup,
+import {
+  INSECTS_FLY_C,
+  type DriedBy,
+  type GroupFaces,
+  type PackItem,
+  type StepCaution,
+  type RunStep,
+  type SkipReason,
+  type WashStepId,
+  type ZoneGroup,
 } from '@keen/core';
 import type { Format } from '../format/format.js';
 import { PANEL_NAMES } from './car-names.js';
@@ -168,4 +169,4 @@ export const DRYING_TEXTS: Readonly<Record<DriedBy, string>> = {
 
 /** The drive home after a late wash. */
 export const bugsHomeText = (airTempC: number, format: Format): string =>
-  `Insects fly after dusk at ${format.temp(airTempC)} (forecast): the drive home puts them on the clean nose, mirrors and windscreen. Wipe these there with a damp cloth, or wash earlier.`;
+  `Insects fly after dusk at ${format.temp(airTempC)} (forecast; above ${format.temp(INSECTS_FLY_C)}, judgement): the drive home puts them on the clean nose, mirrors and windscreen. Wipe these there with a damp cloth, or wash earlier.`;

@@ -1,4 +1,5 @@
-import type { Finding, PartId, SectionId, WayId } from '@keen/core';
+import type { Finding, PartId, SectionId, WashStepId, WayId } from '@keen/core';
+import { RUN_STEP_NAMES } from './run-words.js';
 
 /** The part of the car that a step is done on. */
 export const PART_NAMES: Readonly<Record<PartId, string>> = {
@@ -21,6 +22,10 @@ export const PART_NAMES: Readonly<Record<PartId, string>> = {
   boot: 'boot lid',
   rear: 'rear',
 };
+
+/** "Towel it dry, left flank": a step with the part that it is done on, where it is not done on all of the car at once. */
+export const stepOnPart = ({ id, part }: { readonly id: WashStepId; readonly part: PartId | null }): string =>
+  part ? `${RUN_STEP_NAMES[id]}, ${PART_NAMES[part]}` : RUN_STEP_NAMES[id];
 
 /** "one side": how much of the car at a time. */
 export const SECTION_NAMES: Readonly<Record<SectionId, string>> = {

@@ -30,7 +30,7 @@ export function conditionAnswer(job: OfCar, { keep }: Pick<Tools, 'keep'>): Cond
     estimated: state.estimated,
     season: seasonStandings(job, state, keep),
     target: state.target,
-    hand: handNeed(state.soilByGroup, job.places),
+    hand: handNeed(state.soil, job.places),
     coats: coatHistory(job.car.vehicle, state.coatEvents),
     protections: zoneProtections(state, job),
   };

@@ -5,7 +5,7 @@ import { shopMethod, stepKeys } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { KEEP_NOTHING } from '../shop/index.js';
 import { FACTS, THIS_HOUR_MS } from '../testing/facts.js';
-import { bottle } from '../testing/shop.js';
+import { BAY, bottle, HEATED_UNIT } from '../testing/shop.js';
 import { answerTo, type TrialAnswer } from './index.js';
 
 const tools = { keep: KEEP_NOTHING, report: () => undefined, clockMs: () => 0 };
@@ -32,8 +32,9 @@ const variant = (steps: readonly VariantStep[], leftOut: readonly string[] = [])
   leftOut,
 });
 
-const asked = (own: Variant | undefined) => ({
+const asked = (own: Variant | undefined, places = FACTS.places) => ({
   ...FACTS,
+  places,
   shelf: shelfOf(KIT),
   start: {
     placeId: 'bay',
@@ -43,8 +44,8 @@ const asked = (own: Variant | undefined) => ({
   },
 });
 
-function tried(own: Variant | undefined): TrialAnswer {
-  const answer = answerTo<'trial'>({ ...asked(own), kind: 'trial', kit: KIT }, tools);
+function tried(own: Variant | undefined, places = FACTS.places): TrialAnswer {
+  const answer = answerTo<'trial'>({ ...asked(own, places), kind: 'trial', kit: KIT }, tools);
   if (!answer) throw new Error('that hour is not known');
   return answer;
 }
@@ -68,7 +69,9 @@ describe('an order that is tried out', () => {
   });
 
   it('says of a step that is sent to the second place why it cannot be done there', () => {
-    const sent = tried(variant(KEYS.map((key) => row(key, key === 'foam-0' ? { stage: 'second' } : {}))));
+    const order = variant(KEYS.map((key) => row(key, key === 'foam-0' ? { stage: 'second' } : {})));
+    const finish = { place: HEATED_UNIT, driveMinutes: 5, priceMinor: 0 };
+    const sent = tried(order, [HEATED_UNIT, { ...BAY, finish }]);
     expect(faultsOf(sent, 'rinse-0')).toEqual([
       { key: 'rinse-0', id: 'rinse', fault: { kind: 'needs-first-place' }, fix: null },
     ]);
@@ -76,6 +79,8 @@ describe('an order that is tried out', () => {
       expect.objectContaining({ fault: { kind: 'not-rinsed-here' }, fix: { kind: 'any-place' } }),
     );
     expect(sent.minutes).toBe(plain.minutes);
+    // Where there is no second place, nobody asks.
+    expect(tried(order).faults).toEqual(plain.faults);
   });
 
   it('takes longer, more water and more money by what its steps say', () => {

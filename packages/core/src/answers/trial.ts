@@ -52,7 +52,7 @@ export function trialAnswer(question: TrialQuestion, tools: Pick<Tools, 'keep'>)
       return { key, id, fault, fix: step ? stepFix(fault, step) : null };
     }),
   );
-  const all = [...faults, ...ofPlaces(method)];
+  const all = place.finish ? [...faults, ...ofPlaces(method)] : faults;
   const isNew = (one: TrialFault, i: number): boolean =>
     all.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) === i;
   const { standing, limiting, findings } = judged.judgement;

@@ -1,19 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
+import { piece } from '../testing/shop.js';
 import { cleanOf, demoted, type Gear, isWorn, kitWarnings, laundered, takenFrom } from './index.js';
 
-const towels = (change: Partial<Gear> = {}): Gear => ({
-  id: 't',
-  name: 'Towels',
-  kind: 'folded-towel',
-  count: 20,
-  cleanCount: 5,
-  volumeMl: null,
-  outputLitresPerBottle: null,
-  lifeLitres: null,
-  litresUsed: 0,
-  notes: '',
-  ...change,
-});
+const towels = (change: Partial<Gear> = {}): Gear =>
+  piece({ id: 't', name: 'Towels', kind: 'folded-towel', count: 20, cleanCount: 5, ...change });
 
 describe('cloths that age', () => {
   it.each([

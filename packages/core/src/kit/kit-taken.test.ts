@@ -1,22 +1,11 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import { WATER } from '../testing/shop.js';
+import { piece, WATER } from '../testing/shop.js';
 import { type Gear, givenBack, takenFrom, washUse, type WashUse } from './index.js';
 
-const gear = (id: string, kind: Gear['kind'], change: Partial<Gear> = {}): Gear => ({
-  id,
-  name: id,
-  kind,
-  count: 10,
-  cleanCount: 10,
-  volumeMl: null,
-  outputLitresPerBottle: null,
-  lifeLitres: null,
-  litresUsed: 0,
-  notes: '',
-  ...change,
-});
+const gear = (id: string, kind: Gear['kind'], change: Partial<Gear> = {}): Gear =>
+  piece({ id, name: id, kind, count: 10, cleanCount: 10, ...change });
 const NO_USE: WashUse = {
   products: [],
   foldedTowels: 0,

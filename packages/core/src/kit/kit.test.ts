@@ -12,7 +12,7 @@ import {
   wayOf,
   waysOf,
 } from '../method/index.js';
-import { bottle, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
+import { bottle, houseWith, methodWith, piece as gear, VEHICLE } from '../testing/shop.js';
 import {
   bottlesFor,
   cleanOf,
@@ -28,20 +28,6 @@ import {
   washesLeft,
   worstMeeting,
 } from './index.js';
-
-const gear = (change: Partial<Gear>): Gear => ({
-  id: change.kind ?? 'g',
-  name: 'g',
-  kind: 'foamer',
-  count: 1,
-  cleanCount: 0,
-  volumeMl: null,
-  outputLitresPerBottle: null,
-  lifeLitres: null,
-  litresUsed: 0,
-  notes: '',
-  ...change,
-});
 
 const RINSELESS = bottle({ role: 'rinseless', usualParts: 255, fewestParts: 15, mostParts: 320, capMl: 30 });
 const FOAM = bottle({

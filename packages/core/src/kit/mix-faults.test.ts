@@ -25,7 +25,7 @@ function faultsAt(parts: number, at: { readonly placeC: number; readonly panelC?
 describe('twice the product in heat', () => {
   it('smears on warm paint, and says how strong, how strong usually and how warm', () => {
     expect(faultsAt(127, { placeC: 18, panelC: 41 })).toEqual([
-      { kind: 'smears', parts: 127, usualParts: 255, panelC: 41 },
+      { kind: 'smears', parts: 127, usualParts: 255, panelC: 41, warmC: 25 },
     ]);
   });
 

@@ -16,6 +16,8 @@ export type MixFault =
       readonly parts: number;
       readonly usualParts: number;
       readonly panelC: number;
+      /** From here on it does, °C (judgement). */
+      readonly warmC: number;
     }
   | ({ readonly kind: 'meets' } & Meeting);
 
@@ -59,7 +61,8 @@ function smearsOf(
   if (!bottle || wantsRinse || clearsItself || !goesOverBody || panelC < WARM_PANEL_C) return null;
   const { usualParts } = bottle;
   const parts = onPanel(product);
-  return (usualParts + 1) / (parts + 1) >= DOUBLE_DOSE ? { kind: 'smears', parts, usualParts, panelC } : null;
+  const isDouble = (usualParts + 1) / (parts + 1) >= DOUBLE_DOSE;
+  return isDouble ? { kind: 'smears', parts, usualParts, panelC, warmC: WARM_PANEL_C } : null;
 }
 
 /** What is wrong with what this step puts on, where and on what it does. */

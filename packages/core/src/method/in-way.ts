@@ -150,8 +150,8 @@ function stepsIn(method: Method, plain: readonly WashStep[], how: InWay): readon
  * these.
  *
  * @param driveMinutes to the second place, where the way has one
- * @returns the method with its steps unrolled, in its usual way where it cannot be ended in a second place as its steps stand; salt taken off is that of the method, whose parts are the whole car in the end, or of the half
- * that alone is washed
+ * @returns the method with its steps unrolled, in its usual way where its steps as they stand cannot be ended in a second place; salt
+ * taken off is that of the method, whose parts are the whole car in the end, or of the half that alone is washed
  */
 export function inWay(method: Method, way: Way, driveMinutes = 0): Method {
   if (way.isElsewhere && !canEndElsewhere(method, way.from)) return inUsualWay(method);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { DEFAULT_HOUSE, type HouseRules } from '../house-rules/index.js';
-import { chemicalClashes, EMPTY_KIT, type Gear, type Kit, type Mix, notRinsed } from '../kit/index.js';
+import { chemicalClashes, EMPTY_KIT, type Kit, type Mix, notRinsed } from '../kit/index.js';
 import {
   ACID_PH,
   ALKALI_PH,
@@ -15,7 +15,7 @@ import type { Place } from '../place/index.js';
 import { DEFAULT_LIMITS } from '../rules/index.js';
 import { SEASON_JOBS, withSeasonWork } from '../season/index.js';
 import { CLEAN } from '../soil/index.js';
-import { BAY, HEATED_UNIT, houseWith, methodWith, VEHICLE } from '../testing/shop.js';
+import { BAY, HEATED_UNIT, houseWith, methodWith, piece, VEHICLE } from '../testing/shop.js';
 import { PlaceCalendar, PlaceWeather } from '../verdict/index.js';
 import { BODY_CLASSES } from '../vehicle/index.js';
 import { bucketCooling, startForArrival } from '../water/index.js';
@@ -508,19 +508,6 @@ describe('what is prepared', () => {
   });
 });
 
-const TOWEL: Gear = {
-  id: 'drying',
-  name: 'Drying towels',
-  kind: 'drying-towel',
-  count: 4,
-  cleanCount: 4,
-  volumeMl: null,
-  outputLitresPerBottle: null,
-  lifeLitres: null,
-  litresUsed: 0,
-  notes: '',
-};
-
 describe('drying', () => {
   const grams = (
     methodId: string,
@@ -548,7 +535,7 @@ describe('drying', () => {
 
   it('takes fewer towels of a deep pile, as the shop weighed one, and says that it did', () => {
     const towels = (holdsGrams: number | null) =>
-      grams('bay-contact', 'towel', VEHICLE, BAY, { gear: [{ ...TOWEL, holdsGrams }] });
+      grams('bay-contact', 'towel', VEHICLE, BAY, { gear: [piece({ kind: 'drying-towel', holdsGrams })] });
     const plain = grams('bay-contact', 'towel');
     expect(plain?.towelHolds).toEqual({ grams: 350, isWeighed: false });
     expect(towels(null)).toEqual(plain);

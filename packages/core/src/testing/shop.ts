@@ -127,6 +127,21 @@ export const circumstances = (span: WeatherSpan, change: Partial<Circumstances> 
   ...change,
 });
 
+/** A foamer, unless changed. */
+export const piece = (change: Partial<Gear> = {}): Gear => ({
+  id: change.kind ?? 'g',
+  name: 'g',
+  kind: 'foamer',
+  count: 1,
+  cleanCount: 0,
+  volumeMl: null,
+  outputLitresPerBottle: null,
+  lifeLitres: null,
+  litresUsed: 0,
+  notes: '',
+  ...change,
+});
+
 /** A bottle of shampoo, unless changed. */
 export const bottle = (change: Partial<Product> = {}): Product => ({
   id: change.role ?? 'shampoo',

@@ -46,7 +46,7 @@ describe('what a way takes off', () => {
     expect(layer['lower-left']).toEqual(layer['lower-right']);
   });
 
-  it('is told by where most and least of it comes off', () => {
+  it('is summed up by where most and where least of it comes off', () => {
     expect(removedMostAndLeast(flush)).toEqual({
       most: { group: 'under', share: 0.9 },
       least: { group: 'upper', share: 0 },

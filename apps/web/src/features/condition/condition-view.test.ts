@@ -59,11 +59,16 @@ describe('condition', () => {
   });
 
   it.each([
-    ['now', 'Needs a hand: grade 4.5 on the lower body, and touch-free takes up to 4 off (judgement).'],
+    [
+      'now',
+      'Needs a hand: grade 4.5 on the lower body (seen), and touch-free takes up to 4 off (judgement).',
+    ],
     ['soon', 'About to need a hand: grade 4.5 on the lower body'],
     ['not-yet', 'Touch-free is enough: grade 4.5 on the lower body'],
   ] as const)('says when it needs a hand: %s', (when, text) => {
-    expect(handText({ group: 'lower', grade: 4.5, takesGrade: 4, when }).startsWith(text)).toBe(true);
+    expect(
+      handText({ group: 'lower', grade: 4.5, origin: 'measured', takesGrade: 4, when }).startsWith(text),
+    ).toBe(true);
   });
 
   it('shows water as seen, or as on the car', () => {

@@ -38,8 +38,8 @@ export function gradeText(grade: number, kind: SoilKind): string {
 const gradeOf = (grade: number): string => grade.toFixed(1).replace('.0', '');
 
 /** When a car needs a hand again, and how near that is. */
-export function handText({ group, grade, takesGrade, when }: HandNeed): string {
-  const nearness = `grade ${gradeOf(grade)} on the ${GROUP_NAMES[group]}, and touch-free takes up to ${gradeOf(takesGrade)} off (judgement)`;
+export function handText({ group, grade, origin, takesGrade, when }: HandNeed): string {
+  const nearness = `grade ${gradeOf(grade)} on the ${GROUP_NAMES[group]} (${origin === 'measured' ? 'seen' : 'estimated'}), and touch-free takes up to ${gradeOf(takesGrade)} off (judgement)`;
   switch (when) {
     case 'now':
       return `Needs a hand: ${nearness}.`;

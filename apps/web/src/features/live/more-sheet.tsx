@@ -2,8 +2,8 @@ import { Button } from '@mantine/core';
 import { type LiveStep, SKIP_REASONS, type SkipReason } from '@keen/core';
 import { Link } from 'react-router';
 import { Dialog } from '../../parts/dialog.js';
-import { RUN_STEP_NAMES, SKIP_NAMES } from '../../words/run-words.js';
-import { PART_NAMES } from '../../words/way-words.js';
+import { SKIP_NAMES } from '../../words/run-words.js';
+import { stepOnPart } from '../../words/way-words.js';
 import { skipDeeds } from './live-view.js';
 import { canSpeak, useSignals } from './signals.js';
 import shared from './live.module.css';
@@ -30,16 +30,12 @@ export function MoreSheet({ pack, log, state, moment, act, onClose }: MoreSheetP
 /** A wash that goes part by part has more steps than one looks through. */
 const MOST_AT_ONCE = 6;
 
-/** "Towel it dry, left flank". */
-const stepName = ({ id, part }: LiveStep['step']): string =>
-  part ? `${RUN_STEP_NAMES[id]}, ${PART_NAMES[part]}` : RUN_STEP_NAMES[id];
-
 function Sooner({ waiting, act }: { readonly waiting: readonly LiveStep[]; readonly act: PartProps['act'] }) {
   return (
     <div className={shared.choices}>
       {waiting.map(({ key, step }) => (
         <button key={key} type="button" onClick={() => act({ kind: 'sooner', step: key })}>
-          {stepName(step)}
+          {stepOnPart(step)}
         </button>
       ))}
     </div>
@@ -56,7 +52,7 @@ function SkipAndOrder({ state, moment, act, onDone }: PartProps & Pick<MoreSheet
   };
   return (
     <section>
-      <h3>Skip “{stepName(at.step).toLowerCase()}”, because</h3>
+      <h3>Skip “{stepOnPart(at.step).toLowerCase()}”, because</h3>
       <div className={shared.choices}>
         {SKIP_REASONS.map((reason) => (
           <button key={reason} type="button" onClick={() => skip(reason)}>
