@@ -26,7 +26,7 @@ export function Removal({ row, bodyClass }: RemovalProps) {
       <span>
         {[most, least].map(({ group, share }) => (
           <span key={group} className={classes.share}>
-            <span className="figure">{Math.round(share * 100)} %</span> {GROUP_NAMES[group]}
+            {Math.round(share * 100)} % {GROUP_NAMES[group]}
           </span>
         ))}
       </span>
