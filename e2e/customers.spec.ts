@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { chooseIn } from './menu.js';
+import { chooseIn, chooseItem, openMenu } from './menu.js';
 
 test('a customer is added, booked for a wash, and told of it; the outbox is exported as a file', async ({
   page,
@@ -65,9 +65,24 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
 
   await request.delete(`/api/washes/${id}`);
   await page.goto('/customers?show=bookings');
-  await page.getByRole('button', { name: 'Cancel the booking of the Black saloon' }).click();
+  const booked = page.getByRole('button', { name: 'Cancel the booking of the Black saloon' });
+  await expect(booked).toBeVisible();
+  let answer = (): void => undefined;
+  const isLate = new Promise<void>((resolve) => {
+    answer = resolve;
+  });
+  await page.route('**/api/bookings*', async (route) => {
+    if (route.request().method() === 'GET') await isLate;
+    await route.continue();
+  });
+  await booked.click();
   await page.getByText('People', { exact: true }).click();
-  await chooseIn(page, page.getByRole('button', { name: 'More about Nell Harrow' }), 'Delete');
+  const people = page.getByRole('heading', { level: 2 });
+  await expect(people.first()).toHaveText('Nell Harrow');
+  await openMenu(page, page.getByRole('button', { name: 'More about Nell Harrow' }));
+  answer();
+  await expect(people.first()).not.toHaveText('Nell Harrow');
+  await chooseItem(page, 'Delete');
   await expect(page.getByRole('heading', { name: 'Nell Harrow' })).toHaveCount(0);
 });
 

@@ -10,10 +10,13 @@ interface MoreMenuProps {
   readonly children: ReactNode;
 }
 
-/** What else can be done with something, behind one button. */
+/**
+ * What else can be done with something, behind one button.
+ * It stays open where its button is carried out of sight, as by a list that an answer puts in another order.
+ */
 export function MoreMenu({ about, size, children }: MoreMenuProps) {
   return (
-    <Menu position="bottom-end" withinPortal={false}>
+    <Menu position="bottom-end" withinPortal={false} hideDetached={false}>
       <Menu.Target>
         <Button variant="subtle" size={size} aria-label={`More about ${about}`}>
           More

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useAccounts, useDeleteAccount, useEndDevice, useOfferPairing } from '../../api/access-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
+import { MoreMenu } from '../../parts/more-menu.js';
 import { noticeOfFailure } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { ROLE_NAMES } from '../../words/access-words.js';
@@ -75,19 +76,12 @@ function Account({ account, workers, onPaired }: AccountProps) {
           >
             Let a phone in
           </Button>
-          <Menu position="bottom-end" withinPortal={false}>
-            <Menu.Target>
-              <Button size="compact-md" variant="subtle" aria-label={`More about the account of ${name}`}>
-                More
-              </Button>
-            </Menu.Target>
-            <Menu.Dropdown>
-              <Menu.Item onClick={() => setEditing(true)}>Change</Menu.Item>
-              <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>
-                Delete, and sign out everywhere
-              </Menu.Item>
-            </Menu.Dropdown>
-          </Menu>
+          <MoreMenu about={`the account of ${name}`} size="compact-md">
+            <Menu.Item onClick={() => setEditing(true)}>Change</Menu.Item>
+            <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>
+              Delete, and sign out everywhere
+            </Menu.Item>
+          </MoreMenu>
         </Group>
       </div>
       {isEditing ? (
