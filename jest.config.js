@@ -1,5 +1,5 @@
 import { CORE_IN_ONE } from './scripts/jest/from-source.js';
-import { VENDOR_MAPPER } from './scripts/jest/vendor.js';
+import { SERVER_VENDOR, WEB_VENDOR } from './scripts/jest/vendor.js';
 
 // Unit tests run in a zone that no shop of theirs is in: what reads the machine's own clock face shows.
 process.env.TZ = 'Pacific/Auckland';
@@ -43,6 +43,9 @@ const onCore = ({ moduleNameMapper, ...rest }) => ({
   globalSetup: `${import.meta.dirname}/scripts/jest/from-source.js`,
 });
 
+const server = project('server', 'apps/server');
+server.moduleNameMapper = { ...SERVER_VENDOR, ...server.moduleNameMapper };
+
 /** Components of the web in a made-up browser. */
 const components = {
   ...project('components', 'apps/web'),
@@ -50,7 +53,7 @@ const components = {
   testEnvironment: 'jsdom',
   testEnvironmentOptions: { customExportConditions: ['source', 'browser'] },
   moduleNameMapper: {
-    ...VENDOR_MAPPER,
+    ...WEB_VENDOR,
     '\\.css$': '<rootDir>/src/testing/no-styles.js',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
@@ -63,7 +66,7 @@ export default {
   workerIdleMemoryLimit: '1GB',
   projects: [
     project('core', 'packages/core'),
-    onCore(project('server', 'apps/server')),
+    onCore(server),
     onCore(project('web', 'apps/web')),
     { ...project('structure', 'scripts/structure'), testMatch: ['<rootDir>/*.test.ts'] },
     onCore(components),

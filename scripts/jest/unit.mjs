@@ -6,6 +6,8 @@ import { resolve } from 'node:path';
 const PROJECTS = [['core'], ['server'], ['components'], ['web', 'structure']];
 const root = resolve(import.meta.dirname, '..', '..');
 const jest = [
+  // Functions are optimised later than by default: most of what a test calls is not called for long.
+  '--interrupt-budget=500000',
   '--experimental-vm-modules',
   '--disable-warning=ExperimentalWarning',
   resolve(root, 'node_modules', 'jest', 'bin', 'jest.js'),

@@ -1,4 +1,4 @@
-// What component tests load of other people's packages, joined into a few files once: every test file has modules of its own, and more than a
+// What unit tests load of other people's packages, joined into a few files once: every test file has modules of its own, and more than a
 // thousand small ones are slow to open each time.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -7,35 +7,80 @@ import { join, resolve } from 'node:path';
 import { rolldown } from 'rolldown';
 
 const root = resolve(import.meta.dirname, '..', '..');
-const WEB = join(root, 'apps', 'web');
-const FOLDER = join(root, 'node_modules', '.cache', 'keen', 'vendor');
-const STAMP = join(FOLDER, 'stamp');
 const ICONS = '@tabler/icons-react';
-const PACKAGES = [
-  'react',
-  'react/jsx-runtime',
-  'react-dom',
-  'react-dom/client',
-  'react-router',
-  '@mantine/core',
-  '@mantine/hooks',
-  '@mantine/notifications',
-  '@mantine/spotlight',
-  '@tanstack/react-query',
-  '@testing-library/react',
-  '@testing-library/user-event',
-  ICONS,
-];
-/** These are CommonJS: what they export is read off them. */
-const COMMON = new Set(['react', 'react/jsx-runtime', 'react-dom', 'react-dom/client']);
 
-/** These have a default besides their names. */
-const DEFAULTS = new Set(['@testing-library/user-event']);
+/**
+ * Packages of a workspace that are joined: `names` are ECMAScript modules, of those that are `common` what they export is read off them, and
+ * `defaults` have a default besides their names.
+ */
+const shelf = (workspace, { names, common, defaults = [], isLeftAlone = () => false, options }) => ({
+  folder: join(root, workspace, 'node_modules', '.cache', 'keen', 'vendor'),
+  from: join(root, workspace, 'package.json'),
+  names: [...names, ...common],
+  common: new Set(common),
+  defaults: new Set(defaults),
+  external: (id) => id.startsWith('node:') || isLeftAlone(id),
+  options,
+});
 
-const fileOf = (name) => join(FOLDER, `${name.replaceAll(/[^\w-]/g, '_')}.mjs`);
+const WEB = shelf('apps/web', {
+  names: [
+    'react-router',
+    '@mantine/core',
+    '@mantine/hooks',
+    '@mantine/notifications',
+    '@mantine/spotlight',
+    '@tanstack/react-query',
+    '@testing-library/react',
+    '@testing-library/user-event',
+    ICONS,
+  ],
+  common: ['react', 'react/jsx-runtime', 'react-dom', 'react-dom/client'],
+  defaults: ['@testing-library/user-event'],
+  options: {
+    platform: 'browser',
+    resolve: { conditionNames: ['import', 'browser', 'default'] },
+    transform: { define: { 'process.env.NODE_ENV': '"test"' } },
+  },
+});
+
+/**
+ * These find their own files, must be in one place for all who keep something in them, or are parts of the framework that are not used.
+ * As in what is served, but for the reflection of decorators: it has to be there before any of them runs.
+ */
+const APART =
+  /^(piscina|@?libsql|@node-rs|sharp|highs|class-validator|class-transformer|reflect-metadata|@nestjs\/(microservices|websockets)|@fastify\/static)/u;
+
+const SERVER = shelf('apps/server', {
+  names: [
+    '@nestjs/common',
+    '@nestjs/core',
+    '@nestjs/platform-express',
+    '@nestjs/swagger',
+    'better-auth',
+    'better-auth/adapters/drizzle',
+    'better-auth/api',
+    'better-auth/cookies',
+    'better-auth/plugins/username',
+    'drizzle-orm',
+    'drizzle-orm/batch',
+    'drizzle-orm/libsql',
+    'drizzle-orm/libsql/migrator',
+    'drizzle-orm/sqlite-core',
+  ],
+  common: ['express', 'rxjs', 'supertest'],
+  isLeftAlone: (id) => APART.test(id),
+  options: { platform: 'node' },
+});
+
+const fileNameOf = (name) => name.replaceAll(/[^\w-]/g, '_');
+
+const mapperOf = ({ folder, names }) =>
+  Object.fromEntries(names.map((name) => [`^${name}$`, join(folder, `${fileNameOf(name)}.mjs`)]));
 
 /** For `moduleNameMapper`: each package by its exact name. */
-export const VENDOR_MAPPER = Object.fromEntries(PACKAGES.map((name) => [`^${name}$`, fileOf(name)]));
+export const WEB_VENDOR = mapperOf(WEB);
+export const SERVER_VENDOR = mapperOf(SERVER);
 
 const sourcesBelow = (folder) =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -46,55 +91,57 @@ const sourcesBelow = (folder) =>
 
 /** Of thousands of icons those that the web draws. */
 function usedIcons() {
-  const named = sourcesBelow(join(WEB, 'src')).flatMap((path) => {
+  const named = sourcesBelow(join(root, 'apps', 'web', 'src')).flatMap((path) => {
     const text = readFileSync(path, 'utf8');
     return text.includes(ICONS) ? [...text.matchAll(/\bIcon[A-Z]\w*/g)].map(([name]) => name) : [];
   });
-  const known = createRequire(join(WEB, 'package.json'))(ICONS);
+  const known = createRequire(WEB.from)(ICONS);
   return [...new Set(named)].filter((name) => name in known).toSorted();
 }
 
-function entryOf(name, icons) {
+/** Names that a file cannot export by themselves. */
+const WORDS = new Set(['default', 'static']);
+
+function entryOf({ from, common, defaults }, name, icons) {
   if (name === ICONS) return `export { ${icons.join(', ')} } from '${ICONS}';`;
-  if (!COMMON.has(name))
-    return `export * from '${name}';${DEFAULTS.has(name) ? ` export { default } from '${name}';` : ''}`;
-  const names = Object.keys(createRequire(join(WEB, 'package.json'))(name)).filter(
-    (one) => /^[A-Za-z_$][\w$]*$/.test(one) && one !== 'default',
+  if (!common.has(name))
+    return `export * from '${name}';${defaults.has(name) ? ` export { default } from '${name}';` : ''}`;
+  const names = Object.keys(createRequire(from)(name)).filter(
+    (one) => /^[A-Za-z_$][\w$]*$/.test(one) && !WORDS.has(one),
   );
   return `import all from '${name}';\nexport default all;\nexport const { ${names.join(', ')} } = all;`;
 }
 
-export async function joinVendor() {
-  const icons = usedIcons();
+async function joinShelf(of, icons) {
+  const { folder, names, external, options } = of;
+  const mark = join(folder, 'stamp');
   const lock = readFileSync(join(root, 'package-lock.json'));
   const own = readFileSync(import.meta.filename);
   const stamp = createHash('sha256').update(lock).update(own).update(icons.join()).digest('hex');
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === stamp) return;
-  rmSync(FOLDER, { recursive: true, force: true });
-  const entries = join(FOLDER, 'entries');
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
+  rmSync(folder, { recursive: true, force: true });
+  const entries = join(folder, 'entries');
   mkdirSync(entries, { recursive: true });
   const input = Object.fromEntries(
-    PACKAGES.map((name) => {
-      const path = join(entries, `${name.replaceAll(/[^\w-]/g, '_')}.mjs`);
-      writeFileSync(path, entryOf(name, icons));
-      return [name.replaceAll(/[^\w-]/g, '_'), path];
+    names.map((name) => {
+      const path = join(entries, `${fileNameOf(name)}.mjs`);
+      writeFileSync(path, entryOf(of, name, icons));
+      return [fileNameOf(name), path];
     }),
   );
-  const bundle = await rolldown({
-    input,
-    cwd: WEB,
-    platform: 'browser',
-    logLevel: 'silent',
-    external: (id) => id.startsWith('node:'),
-    resolve: { conditionNames: ['import', 'browser', 'default'] },
-    transform: { define: { 'process.env.NODE_ENV': '"test"' } },
-  });
+  const bundle = await rolldown({ input, logLevel: 'silent', external, ...options });
   await bundle.write({
-    dir: FOLDER,
+    dir: folder,
     format: 'esm',
     entryFileNames: '[name].mjs',
     chunkFileNames: '[name].mjs',
+    keepNames: true,
   });
   await bundle.close();
-  writeFileSync(STAMP, stamp);
+  writeFileSync(mark, stamp);
+}
+
+export async function joinVendor() {
+  await joinShelf(WEB, usedIcons());
+  await joinShelf(SERVER, []);
 }
