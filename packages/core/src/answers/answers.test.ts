@@ -127,6 +127,23 @@ describe('a plan', () => {
     expect(moves.map(({ window }) => window.startMs)).toContain(proposed?.window.startMs);
   });
 
+  it('keeps a promise by whatever method was agreed on, though better ones go in each of its hours', () => {
+    const places = DEAR.places.map((place) =>
+      place.id === UNIT
+        ? { ...place, methods: METHOD_IDS.map((methodId) => ({ methodId, priceMinor: 0 })) }
+        : place,
+    );
+    const span = { fromMs: THIS_HOUR_MS, readyByMs: THIS_HOUR_MS + 72 * MS_PER_HOUR };
+    const chosenWith = (methodId: string): (readonly [string | null, string])[] => {
+      const bookings = [{ id: 'b', vehicleId: FACTS.car.vehicle.id, ...span, methodId, extras: [] }];
+      const facts = { ...NOTES, bookings };
+      const { answer } = answerTo<'plan'>({ ...DEAR, places, kind: 'plan', cars: [FACTS.car], facts }, tools);
+      return answer.choices.map(({ period, window }) => [period.bookingId, window.methodId]);
+    };
+    for (const methodId of ['garage-rinseless', 'waterless', 'strip-reseal', 'rinseless-heavy'])
+      expect(chosenWith(methodId)).toContainEqual(['b', methodId]);
+  });
+
   it('is another where the forecast is another', () => {
     const control = winter(THIS_HOUR_MS, FACTS.weather.control.length, 9);
     const other = { ...DEAR, weather: { ...FACTS.weather, stamp: 'other', control } };

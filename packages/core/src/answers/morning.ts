@@ -4,7 +4,13 @@ import { gridRequest } from './week.js';
 import { windChill } from '../air/index.js';
 
 import { localTime, minutesOpen } from '../place/index.js';
-import { type AskMembers, PLAN_SLOT_MINUTES, type VehicleMorning, vehicleMorning } from '../plan/index.js';
+import {
+  type AgreedWash,
+  type AskMembers,
+  PLAN_SLOT_MINUTES,
+  type VehicleMorning,
+  vehicleMorning,
+} from '../plan/index.js';
 import { everyHour, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { type SeasonJobRow, shopSeasonJobs } from '../season/index.js';
 import {
@@ -47,8 +53,15 @@ const fixedExtras = ({ car, facts }: OfCarNotes): readonly SeasonJobId[] =>
 const agreedExtras = ({ car, facts }: OfCarNotes): readonly SeasonJobId[] =>
   facts.bookings.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
 
+/** Washes that a customer agreed on by their method. */
+const agreedWashes = ({ car, facts }: OfCarNotes): readonly AgreedWash[] =>
+  facts.bookings
+    .filter(({ vehicleId }) => vehicleId === car.vehicle.id)
+    .flatMap(({ methodId, fromMs, readyByMs }) => (methodId === null ? [] : { methodId, fromMs, readyByMs }));
+
 /** All that a morning is made from. */
 type MorningInputs = OfCar & {
+  readonly agreedWashes: readonly AgreedWash[];
   readonly startsMs: readonly number[];
   readonly fixedExtras: readonly SeasonJobId[];
   readonly agreedExtras: readonly SeasonJobId[];
@@ -96,6 +109,7 @@ export function morningOf(
     car: question.car,
     fixedExtras: fixedExtras(question),
     agreedExtras: agreedExtras(question),
+    agreedWashes: agreedWashes(question),
   };
   return keep.of('morning', { ...shared, ...own }, (inputs) => makeMorning(inputs, keep, onProgress));
 }

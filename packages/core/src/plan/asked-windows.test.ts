@@ -53,6 +53,32 @@ describe('starts of an hour', () => {
     ]);
   });
 
+  describe('of a method that was agreed on', () => {
+    const agreed = { methodId: 'm1', fromMs: at(9), readyByMs: at(12) };
+    const foremost = (agreedWashes: (typeof agreed)[]): string[] =>
+      asked(
+        [5, 4, 3, 2, 1].map((worth) => alone(plain(9, worth, `m${worth}`))),
+        { askMembers: () => answer(), limits: DEFAULT_LIMITS, agreedWashes },
+        null,
+      )
+        .filter(({ isForemost }) => isForemost)
+        .map(({ methodId }) => methodId);
+    const { startMs, endMs } = plain(9, 1);
+
+    it.each([
+      { what: 'within its time', change: {}, isAsked: true },
+      { what: 'to the minute', change: { fromMs: startMs, readyByMs: endMs }, isAsked: true },
+      { what: 'a minute before it', change: { fromMs: startMs + 60_000 }, isAsked: false },
+      { what: 'a minute beyond it', change: { readyByMs: endMs - 60_000 }, isAsked: false },
+    ])('are asked $what: $isAsked', ({ change, isAsked }) => {
+      expect(foremost([{ ...agreed, ...change }])).toEqual(['m5', 'm4', 'm3', ...(isAsked ? ['m1'] : [])]);
+    });
+
+    it('are not asked twice where they are foremost anyway', () => {
+      expect(foremost([{ ...agreed, methodId: 'm4' }])).toEqual(['m5', 'm4', 'm3']);
+    });
+  });
+
   it('lose the work of the season that they do not go with, and are asked again where they stand then', () => {
     const wash = { ...plain(9, 400), wayId: 'whole' as const, placeC: null };
     const other = { ...plain(9, 600, 'b'), wayId: 'whole' as const, placeC: null };

@@ -1,7 +1,7 @@
 import type { Limits } from '../rules/index.js';
 import { startOfHourMs } from '../weather/index.js';
 import type { Candidate } from './band-windows.js';
-import type { AskMembers } from './morning-case.js';
+import type { AgreedWash, AskMembers } from './morning-case.js';
 import type { Window } from './window.js';
 
 /** Worth first; behind stand windows of a kind that the house does not want next, and those that fail in too many members. */
@@ -18,6 +18,8 @@ interface Asking {
   /** What the members say of a start; absent: there are none. */
   readonly askMembers?: AskMembers | undefined;
   readonly limits: Limits;
+  /** Washes that were agreed on: of their methods the foremost are wanted, too. */
+  readonly agreedWashes?: readonly AgreedWash[] | undefined;
 }
 
 /** A start as the members have it: with its work of the season as it was judged with it, or without where it does not go with it. */
@@ -38,29 +40,68 @@ function ask(candidate: Candidate, askMembers: AskMembers): Candidate | Window {
   return { ...asJudged, isForemost: true, verdict, limiting, otherConditions, blockedFraction, failures };
 }
 
-/** One hour's starts, the worthiest asked one after the other until enough of them hold. */
-function askedInHour(candidates: Candidate[], { askMembers, limits }: Asking): Window[] {
-  const sort = byWorth(limits);
-  const waiting = candidates.sort((a, b) => sort(a.window, b.window));
-  const done: Window[] = [];
-  let holding = 0;
-  while (holding < FOREMOST && waiting.length > 0) {
-    const [next] = waiting.splice(0, 1);
-    if (!next) break;
-    const found = askMembers ? ask(next, askMembers) : { ...next.window, isForemost: true };
-    if ('window' in found) {
-      // What is worth less now stands further behind.
-      waiting.push(found);
-      waiting.sort((a, b) => sort(a.window, b.window));
-      continue;
-    }
-    done.push(found);
-    if (found.isWash && (found.blockedFraction ?? 0) <= limits.tolerableBlockedFraction) holding += 1;
+/** One hour's starts, and those of them that were asked. */
+class AskedHour {
+  private readonly done: Window[] = [];
+  private readonly waiting: Candidate[];
+  private readonly sort: ReturnType<typeof byWorth>;
+
+  constructor(
+    candidates: readonly Candidate[],
+    private readonly of: Asking,
+  ) {
+    this.sort = byWorth(of.limits);
+    this.waiting = [...candidates];
+    this.putInOrder();
   }
-  return [...done, ...waiting.map(({ window }) => window)];
+
+  private putInOrder(): void {
+    this.waiting.sort((a, b) => this.sort(a.window, b.window));
+  }
+
+  private holds({ isWash, blockedFraction }: Window): boolean {
+    return isWash && (blockedFraction ?? 0) <= this.of.limits.tolerableBlockedFraction;
+  }
+
+  /** Asks the worthiest that are meant, one after the other, until enough of them hold. */
+  askForemost(isMeant: (window: Window) => boolean): void {
+    const { askMembers } = this.of;
+    let holding = this.done.filter((window) => isMeant(window) && this.holds(window)).length;
+    while (holding < FOREMOST) {
+      const at = this.waiting.findIndex(({ window }) => isMeant(window));
+      const [next] = at < 0 ? [] : this.waiting.splice(at, 1);
+      if (!next) return;
+      const found = askMembers ? ask(next, askMembers) : { ...next.window, isForemost: true };
+      if ('window' in found) {
+        // What is worth less now stands further behind.
+        this.waiting.push(found);
+        this.putInOrder();
+        continue;
+      }
+      this.done.push(found);
+      if (this.holds(found)) holding += 1;
+    }
+  }
+
+  get windows(): Window[] {
+    return [...this.done, ...this.waiting.map(({ window }) => window)];
+  }
 }
 
-/** Asks the members of the worthiest starts of each hour, until enough of them hold; what lies beyond a deadline comes last. */
+function askedInHour(candidates: readonly Candidate[], of: Asking): Window[] {
+  const hour = new AskedHour(candidates, of);
+  hour.askForemost(() => true);
+  for (const { methodId, fromMs, readyByMs } of of.agreedWashes ?? [])
+    hour.askForemost(
+      (window) => window.methodId === methodId && window.startMs >= fromMs && window.endMs <= readyByMs,
+    );
+  return hour.windows;
+}
+
+/**
+ * Asks the members of the worthiest starts of each hour, until enough of them hold, and of as many by the method of a wash that was agreed
+ * on within its time; what lies beyond a deadline comes last.
+ */
 export function asked(candidates: readonly Candidate[], of: Asking, deadlineMs: number | null): Window[] {
   const sort = byWorth(of.limits);
   const isLate = ({ startMs }: Window): number => (deadlineMs !== null && startMs > deadlineMs ? 1 : 0);

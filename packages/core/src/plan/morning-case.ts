@@ -1,3 +1,4 @@
+import type { BookedSpan } from '../booking/index.js';
 import type { HouseRules } from '../house-rules/index.js';
 import type { Shelf } from '../kit/index.js';
 import type { Place } from '../place/index.js';
@@ -15,6 +16,9 @@ import type { Window } from './window.js';
 export type AskMembers = (
   window: Pick<Window, 'placeId' | 'methodId' | 'startMs'> & Partial<Pick<Window, 'extras'>>,
 ) => AskedStart | null;
+
+/** A wash of this car by a method that was agreed on, and within which time. */
+export type AgreedWash = Pick<BookedSpan, 'fromMs' | 'readyByMs'> & { readonly methodId: string };
 
 export interface MorningCase {
   readonly vehicle: Vehicle;
@@ -41,6 +45,8 @@ export interface MorningCase {
     readonly agreed: readonly SeasonJobRow[];
     readonly at: (placeId: string) => PlaceWeather | undefined;
   };
+  /** Washes of the car that were agreed on by their method. */
+  readonly agreedWashes?: readonly AgreedWash[];
   readonly nowMs: number;
   /** What can be done of the car at a place where all of it cannot; absent: nothing is looked for. */
   readonly halfAt?: (band: Band) => NearWay | null;
