@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { chromium } from '../scripts/chromium.mjs';
 
@@ -26,6 +28,9 @@ interface Group {
   /** The server has no demo data. */
   readonly isEmpty?: boolean;
 }
+
+/** Where the servers of one run find the demo data that one of them has made. */
+const SHARED_DEMO = join(tmpdir(), `keen-e2e-demo-${process.pid}`);
 
 const addressOf = (port: number): string => `http://127.0.0.1:${port}`;
 
@@ -56,7 +61,7 @@ export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig>
     webServer: groups.map(({ port, isEmpty = false }) => ({
       command: 'node serve.mjs',
       url: `${addressOf(port)}/api/health`,
-      env: { PORT: String(port), KEEN_EMPTY: isEmpty ? '1' : '0' },
+      env: { PORT: String(port), KEEN_EMPTY: isEmpty ? '1' : '0', KEEN_SHARED_DEMO: SHARED_DEMO },
       reuseExistingServer: false,
       timeout: 120_000,
       gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5000 },
