@@ -11,7 +11,7 @@ import { CLEAN } from '../soil/index.js';
 import { type AnyWash, anyWash, goes } from '../testing/any-wash.js';
 import { Phone } from '../testing/live.js';
 import { ZONE_GROUPS } from '../vehicle/index.js';
-import { climatesOf, panelAir, PanelWash, tracksOf, waitsThrough, type WashHours } from '../wash/index.js';
+import { airsOf, panelAir, PanelWash, tracksOf, waitsThrough, type WashHours } from '../wash/index.js';
 import { equippedMethod, judgedWays, methodsInWays, PlaceCalendar, PlaceWeather } from './index.js';
 
 /** So many made-up washes; `KEEN_SWEEP=10000` looks at more. */
@@ -30,7 +30,7 @@ function iceUnderHands(wash: AnyWash): string[] {
   const hours = hoursOf(wash);
   return tracksOf({ vehicle, place, method: found.method }, DEFAULT_LIMITS).flatMap((track) => {
     const startC = panelAir(place, track.surface, hours[0].site).dryC;
-    const panel = new PanelWash(track.material, climatesOf(place, track, hours), { startC });
+    const panel = new PanelWash(track.material, airsOf(place, track, hours), { startC });
     return track.events.flatMap(({ atMinute, deed, rubs }): string[] => {
       panel.advance(atMinute);
       const isOnIce = rubs && panel.iceKg * 1000 > DEFAULT_LIMITS.towelLeavesGramsPerM2;

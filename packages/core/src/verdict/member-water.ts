@@ -1,7 +1,7 @@
 import { heatCapacityOf, WATER_HEAT_J_PER_KG_K } from '../film/index.js';
 import type { Place } from '../place/index.js';
 import {
-  climatesOf,
+  airsOf,
   isSafeFilm,
   panelAir,
   PanelWash,
@@ -76,8 +76,8 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
   const hours = of.hoursFrom(of.member, atMinute);
   const control = of.hoursFrom(of.control, atMinute);
   if (!hours || !control || !event) return null;
-  const airs = hours.map(({ site }) => panelAir(of.place, track.surface, site));
-  const byK = (airs[0]?.dryC ?? 0) - panelAir(of.place, track.surface, control[0].site).dryC;
+  const airs = airsOf(of.place, track, hours);
+  const byK = airs[0].air.dryC - panelAir(of.place, track.surface, control[0].site).dryC;
   const panelJ = heatCapacityOf(track.material);
   const passesJ = event.deed.kind === 'wet' ? event.deed.passesKg * WATER_HEAT_J_PER_KG_K : 0;
   const startC = waited.startC + (byK * panelJ) / (panelJ + passesJ);
@@ -85,14 +85,14 @@ function memberFilm({ track, waited, needed }: InDanger, of: MemberCase): Member
   const watch =
     needed > 0 && !isLeft ? needed * (1 + of.limits.inHandFraction) + BEYOND_MINUTES : wait.watchMinutes;
   const filmKg = waited.filmGramsPerM2 / 1000;
-  if (airs.every((air) => isSafeFilm({ tempC: startC, waterKg: filmKg }, watch, air)))
+  if (airs.every(({ air }) => isSafeFilm({ tempC: startC, waterKg: filmKg }, watch, air)))
     return {
       firstIceMinute: null,
       dryMinute: null,
       lowestTempC: startC,
       highestTempC: startC,
     };
-  const panel = new PanelWash(track.material, climatesOf(of.place, track, hours), { startC });
+  const panel = new PanelWash(track.material, airs, { startC });
   panel.do({ kind: 'wet', filmKg, passesKg: filmKg, waterTempC: Math.max(0, startC) });
   // In a second place ice may melt again before a hand comes to it.
   const mayMelt = hours.length > 1 && needed > 0 && !isLeft;

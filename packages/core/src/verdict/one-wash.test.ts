@@ -15,7 +15,7 @@ import {
   waitsThrough,
   type WashHours,
 } from '../wash/index.js';
-import { climatesOf } from '../wash/index.js';
+import { airsOf } from '../wash/index.js';
 import { cellDetail, type Judged, PlaceCalendar, PlaceWeather, type WeatherSpan } from './index.js';
 
 const GARAGE: Place = {
@@ -173,7 +173,7 @@ describe('the faults of several washes', () => {
   it('a warm flood melts what foam left frozen, and the wash goes on', () => {
     const panel = new PanelWash(
       'steel',
-      climatesOf(
+      airsOf(
         BAY,
         { surface: { tiltDeg: 90, facesDeg: 0, absorptanceFraction: 0.5 } },
         hoursOf(

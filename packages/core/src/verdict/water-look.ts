@@ -2,7 +2,7 @@ import type { Method } from '../method/index.js';
 import type { Place } from '../place/index.js';
 import { judgeWater, type RuleId, type Situation } from '../rules/index.js';
 import type { PanelId } from '../vehicle/index.js';
-import { outcomeOf, type Track, type WashHours, waitsThrough } from '../wash/index.js';
+import { outcomeOf, type WashHours, waitsThrough } from '../wash/index.js';
 import { blockingIds, NOTHING } from './blocks.js';
 import type { Looked, WayCase } from './judged.js';
 
@@ -10,6 +10,12 @@ import type { Looked, WayCase } from './judged.js';
 export interface LookedUntil extends Looked {
   readonly fails: ReadonlySet<RuleId>;
 }
+
+type Piece = Looked['pieces'][number];
+
+/** Whether one goes through the pieces that failed last, in which order. */
+const LAST_FAILED_FIRST = [true, false] as const;
+const IN_ORDER = [false] as const;
 
 /** Looks at the water of one wash after the other at one place. */
 export class WaterLook {
@@ -39,24 +45,25 @@ export class WaterLook {
     const { method, tracks } = way;
     // One object for all pieces: copies would cost more than the rules.
     const situation: { -readonly [K in keyof Situation]: Situation[K] } = this.windowOf(startMs, method);
-    const isFirst = (track: Track): number => Number(lastFailed.has(track.panel.id));
-    const pieces: (Looked['pieces'][number] | undefined)[] = tracks.map(() => undefined);
-    const order = lastFailed.size === 0 ? tracks : [...tracks].sort((a, b) => isFirst(b) - isFirst(a));
-    for (const track of order) {
-      const piece = { track, waited: waitsThrough(track, { place, hours }) };
-      pieces[tracks.indexOf(track)] = piece;
-      // What neither froze nor dried is judged with all the others.
-      if (!piece.waited.some(({ iceMinutes, dryMinutes }) => iceMinutes !== null || dryMinutes !== null))
-        continue;
-      const water = outcomeOf([piece], { place, method }, hours);
-      situation.water = water;
-      const fails = blockingIds(judgeWater(situation));
-      if (fails.size === 0) continue;
-      lastFailed.clear();
-      lastFailed.add(track.panel.id);
-      return { fails, pieces: [piece], water };
-    }
-    const all = pieces.filter((piece) => piece !== undefined);
-    return { fails: NOTHING, pieces: all, water: outcomeOf(all, { place, method }, hours) };
+    const pieces: Piece[] = [];
+    const passes = lastFailed.size > 0 ? LAST_FAILED_FIRST : IN_ORDER;
+    for (const failedLast of passes)
+      for (let i = 0; i < tracks.length; i += 1) {
+        const track = tracks[i];
+        if (!track || lastFailed.has(track.panel.id) !== failedLast) continue;
+        const piece = { track, waited: waitsThrough(track, { place, hours }) };
+        pieces[i] = piece;
+        // What neither froze nor dried is judged with all the others.
+        if (!piece.waited.some(({ iceMinutes, dryMinutes }) => iceMinutes !== null || dryMinutes !== null))
+          continue;
+        const water = outcomeOf([piece], { place, method }, hours);
+        situation.water = water;
+        const fails = blockingIds(judgeWater(situation));
+        if (fails.size === 0) continue;
+        lastFailed.clear();
+        lastFailed.add(track.panel.id);
+        return { fails, pieces: [piece], water };
+      }
+    return { fails: NOTHING, pieces, water: outcomeOf(pieces, { place, method }, hours) };
   }
 }

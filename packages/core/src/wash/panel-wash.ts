@@ -1,5 +1,4 @@
 import {
-  FilmRun,
   FUSION_J_PER_KG,
   type PanelClimate,
   type PanelMaterial,
@@ -7,7 +6,7 @@ import {
   type WaterStore,
 } from '../film/index.js';
 import { SECONDS_PER_MINUTE } from '../quantity/index.js';
-import { storeOf } from './panel-store.js';
+import { filmRunOn, storeOf } from './panel-store.js';
 import type { ClimateFrom, PanelDeed, PanelSpan } from './panel-deed.js';
 
 /** A dry panel is followed in steps of so many kelvins at most: radiation alone bends the balance. */
@@ -33,7 +32,6 @@ export class PanelWash {
   enthalpyJ: number;
   readonly stepScale: number;
   private readonly store: WaterStore;
-  private run: FilmRun | null = null;
 
   /**
    * @param climates in order; the first holds from the start
@@ -85,18 +83,16 @@ export class PanelWash {
   }
 
   private runWet(climate: PanelClimate, endMinute: number, until: 'end' | 'ice' | 'edge'): void {
-    const run = (this.run ??= new FilmRun(this.store, climate, this));
-    run.begin(climate, this.waterKg, this.enthalpyJ);
+    const run = filmRunOn(this.material, climate, this);
     const limit = (endMinute - this.minute) * SECONDS_PER_MINUTE;
     while (run.drySeconds === null && run.seconds < limit - 1e-7) {
       if (until !== 'end' && run.firstIceSeconds !== null) break;
       run.step(limit - run.seconds);
     }
     const from = this.minute;
-    const minuteOf = (seconds: number): number => from + seconds / SECONDS_PER_MINUTE;
-    if (run.firstIceSeconds !== null) this.firstIceMinute ??= minuteOf(run.firstIceSeconds);
-    if (run.drySeconds !== null) this.dryMinute ??= minuteOf(run.drySeconds);
-    this.minute = run.seconds >= limit - 1e-7 ? endMinute : minuteOf(run.seconds);
+    if (run.firstIceSeconds !== null) this.firstIceMinute ??= from + run.firstIceSeconds / SECONDS_PER_MINUTE;
+    if (run.drySeconds !== null) this.dryMinute ??= from + run.drySeconds / SECONDS_PER_MINUTE;
+    this.minute = run.seconds >= limit - 1e-7 ? endMinute : from + run.seconds / SECONDS_PER_MINUTE;
     this.waterKg = run.waterKg;
     this.iceKg = run.iceKg;
     this.tempC = run.tempC;

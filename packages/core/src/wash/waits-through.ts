@@ -34,17 +34,22 @@ export interface Look {
   readonly watchMinutes?: number;
 }
 
-export const climatesOf = (
+/** What surrounds a piece of the car from a minute of the wash on. */
+export interface AirFrom extends ClimateFrom {
+  readonly air: PanelAir;
+}
+
+export const airsOf = (
   place: Place,
-  track: Pick<Track, 'surface'>,
+  { surface }: Pick<Track, 'surface'>,
   hours: WashHours,
-): readonly [ClimateFrom, ...ClimateFrom[]] => {
-  const at = ({ fromMinute, site }: HourFrom): ClimateFrom => ({
-    fromMinute,
-    climate: panelAir(place, track.surface, site).climate,
-  });
-  const [first, ...others] = hours;
-  return [at(first), ...others.map(at)];
+): readonly [AirFrom, ...AirFrom[]] => {
+  const at = ({ fromMinute, site }: HourFrom): AirFrom => {
+    const air = panelAir(place, surface, site);
+    return { fromMinute, climate: air.climate, air };
+  };
+  const first = at(hours[0]);
+  return hours.length === 1 ? [first] : [first, ...hours.slice(1).map(at)];
 };
 
 /** The most that leaves a panel no warmer than this in some minutes, kg/m². */
@@ -60,8 +65,8 @@ export const isSafeFilm = (
   air: PanelAir,
 ): boolean => tempC > 0 && air.keepsLiquid && mostLeaving(air, tempC, minutes) < waterKg;
 
-function isSafe(panel: PanelWash, minutes: number, airs: readonly PanelAir[]): boolean {
-  return panel.iceKg === 0 && airs.every((air) => isSafeFilm(panel, minutes, air));
+function isSafe(panel: PanelWash, minutes: number, airs: readonly AirFrom[]): boolean {
+  return panel.iceKg === 0 && airs.every(({ air }) => isSafeFilm(panel, minutes, air));
 }
 
 /** How the film fares if nothing comes to it: from where the panel stands now, up to its watch. */
@@ -75,7 +80,7 @@ function watched(
     twin,
   }: {
     readonly fromMinute: number;
-    readonly airs: readonly PanelAir[];
+    readonly airs: readonly AirFrom[];
     readonly watchMinutes: number;
     /** Another of the same panel, to be followed on. */
     readonly twin: () => PanelWash;
@@ -107,13 +112,12 @@ export function waitsThrough(
   { place, hours }: { readonly place: Place; readonly hours: WashHours },
   { panelK = 0, watchMinutes = 0 }: Look = {},
 ): Waited[] {
-  const { events, waits, material, surface } = track;
-  const airs = hours.map(({ site }) => panelAir(place, surface, site));
-  const startC = panelAir(place, surface, hours[0].site).dryC + panelK;
-  const climates = climatesOf(place, track, hours);
-  const panel = new PanelWash(material, climates, { startC });
+  const { events, waits, material } = track;
+  const airs = airsOf(place, track, hours);
+  const startC = airs[0].air.dryC + panelK;
+  const panel = new PanelWash(material, airs, { startC });
   let other: PanelWash | null = null;
-  const twin = (): PanelWash => (other ??= new PanelWash(material, climates, { startC }));
+  const twin = (): PanelWash => (other ??= new PanelWash(material, airs, { startC }));
   const found: Waited[] = [];
   let wait: Wait | null = null;
   let fromMinute = 0;

@@ -62,19 +62,21 @@ interface OnPiece {
   readonly waited: Waited;
 }
 
+const stepIdOf = ({ track, waited }: OnPiece, steps: readonly WashStep[]): WashStepId | null =>
+  steps[track.events[waited.wait.event]?.step ?? -1]?.id ?? null;
+
 function take(worst: Worst, one: OnPiece, steps: readonly WashStep[]): void {
   const { track, waited } = one;
   const { wait, iceMinutes, dryMinutes, lowestC } = waited;
   const panel = track.panel.id;
-  const stepOf = (): WashStepId | null => steps[track.events[wait.event]?.step ?? -1]?.id ?? null;
   const needed = wait.toTouch ?? 0;
   if (wait.toTouch !== null || wait.isLast) {
     if (isWorse(worst.ice, iceMinutes, needed))
-      worst.ice = { panel, minutes: iceMinutes, needed, step: stepOf() };
+      worst.ice = { panel, minutes: iceMinutes, needed, step: stepIdOf(one, steps) };
     if (!worst.coldest || lowestC < worst.coldest.tempC) worst.coldest = { panel, tempC: lowestC };
   }
   if (wait.toOff !== null && isWorse(worst.product, dryMinutes, wait.toOff))
-    worst.product = { panel, minutes: dryMinutes, needed: wait.toOff, step: stepOf() };
+    worst.product = { panel, minutes: dryMinutes, needed: wait.toOff, step: stepIdOf(one, steps) };
   takeLabel(worst, one, steps);
   if (!wait.isLast) return;
   const kind = track.panel.material === 'glass' ? 'dryGlass' : 'dry';
@@ -82,7 +84,14 @@ function take(worst: Worst, one: OnPiece, steps: readonly WashStep[]): void {
   // What is left dries everywhere in the end: the most water leaves the most behind.
   const isHeavier = filmGramsPerM2 > (worst[kind]?.filmGramsPerM2 ?? -1);
   if (needed === 0 ? !isHeavier : !isWorse(worst[kind], dryMinutes, needed)) return;
-  worst[kind] = { panel, minutes: dryMinutes, needed, step: stepOf(), filmGramsPerM2, warmestC: highestC };
+  worst[kind] = {
+    panel,
+    minutes: dryMinutes,
+    needed,
+    step: stepIdOf(one, steps),
+    filmGramsPerM2,
+    warmestC: highestC,
+  };
 }
 
 function takeLabel(
