@@ -1,5 +1,6 @@
 // The planner against its own bound and against the integer-programming library alone, on a real plan and on made-up schedules.
 import { checkSchedule, solveSchedule } from '@keen/core';
+import { median } from './shared.mjs';
 
 const internals = new URL('../../packages/core/dist/schedule/', import.meta.url);
 const { compile } = await import(new URL('compiled.js', internals));
@@ -94,10 +95,16 @@ const HARD = {
 const clockSeconds = () => performance.now() / 1000;
 const solved = (problem, timeLimitSeconds) => solveSchedule(problem, { clockSeconds, timeLimitSeconds });
 
-async function measured(work) {
-  const start = clockSeconds();
-  const answer = await work();
-  return { answer, seconds: clockSeconds() - start };
+/** What it answers, and the median of its seconds. */
+async function measured(work, runs) {
+  const seconds = [];
+  let answer;
+  for (let run = 0; run < runs; run += 1) {
+    const start = clockSeconds();
+    answer = await work();
+    seconds.push(clockSeconds() - start);
+  }
+  return { answer, seconds: median(seconds) };
 }
 
 async function byLibraryAlone(problem) {
@@ -122,21 +129,22 @@ export async function measureSchedules(planned, add) {
     check(problem, quick);
     check(problem, best);
   };
-  const provable = Object.entries(MADE_UP).map(([name, kind]) => [name, madeUp(kind)]);
-  for (const [name, problem] of [['that plan', planned], ...provable]) {
+  const provable = Object.entries(MADE_UP).map(([name, kind]) => [name, madeUp(kind), 1]);
+  // A plan is proven so soon that what is compiled first would count for most of it.
+  for (const [name, problem, runs] of [['that plan', planned, 3], ...provable]) {
     const quick = await solved(problem, QUICK_SECONDS);
-    const { answer: best, seconds } = await measured(() => solved(problem, PROOF_SECONDS));
+    const { answer: best, seconds } = await measured(() => solved(problem, PROOF_SECONDS), runs);
     told(name, { problem, quick, best });
-    const isProven = best.status === 'proven';
+    const { answer: alone, seconds: aloneSeconds } = await measured(() => byLibraryAlone(problem), runs);
+    const limit = runs > 1 ? aloneSeconds : PROOF_SECONDS;
     add(`schedule, ${name}: until proven`, {
-      measured: `${seconds.toFixed(1)} s, ${best.status}`,
-      asked: '≤ 60 s',
-      ok: isProven,
+      measured: `${seconds.toFixed(2)} s, ${best.status}`,
+      asked: runs > 1 ? 'no later than HiGHS alone' : `≤ ${PROOF_SECONDS} s`,
+      ok: best.status === 'proven' && seconds <= limit,
     });
-    const { answer: alone, seconds: aloneSeconds } = await measured(() => byLibraryAlone(problem));
     const how = alone.isProven ? 'proven' : 'not proven';
     add(`schedule, ${name}: HiGHS alone`, {
-      measured: `${aloneSeconds.toFixed(1)} s, ${how}`,
+      measured: `${aloneSeconds.toFixed(2)} s, ${how}`,
       asked: 'no figure asked',
       ok: true,
     });

@@ -13,8 +13,12 @@ export interface SolveWatch extends ScheduleWatch {
 /** The share of the time that the search for a good start may take, and of that what it takes to begin with where time is ample. */
 const SEARCH_FRACTION = 0.75;
 const FIRST_SEARCH_FRACTION = 0.15;
-/** With so much time, what was found by a first dive is proven if that is quick, before more is searched for. */
+/**
+ * With so much time a proof is tried early on: at once, since most plans of a shop are proven sooner than a good start is found; and of what
+ * a first dive has found, before more is searched for.
+ */
 const AMPLE_SECONDS = 20;
+const FIRST_PROOF_FRACTION = 0.02;
 const QUICK_PROOF_FRACTION = 0.2;
 /** Options of the first programme; each next one takes in twice as many. */
 const FIRST_KERNEL = 400;
@@ -89,11 +93,15 @@ export async function solveSchedule(problem: ScheduleProblem, watch: SolveWatch)
   const isAmple = timeLimitSeconds >= AMPLE_SECONDS;
   const spentFraction = shareOf(isAmple ? SEARCH_FRACTION * FIRST_SEARCH_FRACTION : SEARCH_FRACTION);
   const search = new Search(problem, { onBetter, spentFraction });
-  if (isAmple) {
-    search.run(shareOf(SEARCH_FRACTION), 1);
-    const untilSeconds = spent() + QUICK_PROOF_FRACTION * timeLimitSeconds;
+  const proveWithin = async (share: number): Promise<void> => {
+    const untilSeconds = spent() + share * timeLimitSeconds;
     const quick = { isOver, onBetter, secondsLeft: () => Math.min(untilSeconds - spent(), secondsLeft()) };
     search.learn(await prove(search.start, quick));
+  };
+  if (isAmple) {
+    await proveWithin(FIRST_PROOF_FRACTION);
+    search.run(shareOf(SEARCH_FRACTION), 1);
+    await proveWithin(QUICK_PROOF_FRACTION);
   }
   search.run(shareOf(SEARCH_FRACTION));
   const { roster, bound } = await prove(search.start, { isOver, onBetter, secondsLeft });
