@@ -50,7 +50,7 @@ export class AccessGuard implements CanActivate {
       throw turnedAway(403, {
         code: 'not-yours',
         field: null,
-        message: 'This wash is somebody else’s; a helper sees the own ones.',
+        message: 'This wash is somebody else’s; a helper sees only their own.',
       });
   }
 }

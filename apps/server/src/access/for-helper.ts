@@ -41,7 +41,7 @@ const byName = (cars: unknown): unknown => {
   return typeof cars === 'object' && cars !== null ? { ...cars, keeper: '', notes: '' } : cars;
 };
 
-/** A helper sees no prices, of the washes the own ones, and cars by name. */
+/** A helper sees no prices, of the washes only their own, and cars by name. */
 @Injectable()
 export class ForHelper implements NestInterceptor {
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {

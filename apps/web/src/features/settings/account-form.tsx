@@ -8,6 +8,14 @@ import { likelyDeviceName } from '../../parts/device-name.js';
 import { ROLE_MEANS, ROLE_NAMES } from '../../words/access-words.js';
 import classes from './accounts.module.css';
 
+/** What explains a field stands below it, so that fields side by side are level. */
+const FIELD_FIRST: ('label' | 'input' | 'error' | 'description')[] = [
+  'label',
+  'input',
+  'error',
+  'description',
+];
+
 interface AccountFormProps {
   /** null: a new one. */
   readonly account: AccountView | null;
@@ -73,6 +81,7 @@ export function AccountForm({ account, isFirst, workers, onClose }: AccountFormP
         />
         <PasswordInput
           label={account ? 'New password' : 'Password'}
+          inputWrapperOrder={FIELD_FIRST}
           description={
             account
               ? 'Left empty, it stays; a new one signs out everywhere'
@@ -85,6 +94,7 @@ export function AccountForm({ account, isFirst, workers, onClose }: AccountFormP
         />
         <Select
           label="Role"
+          inputWrapperOrder={FIELD_FIRST}
           description={ROLE_MEANS[fields.role]}
           data={ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }))}
           allowDeselect={false}
@@ -94,8 +104,9 @@ export function AccountForm({ account, isFirst, workers, onClose }: AccountFormP
           error={errors.role}
         />
         <Select
-          label="Whose washes are the own ones"
-          description="Of the people above"
+          label="Who this is in the plan"
+          inputWrapperOrder={FIELD_FIRST}
+          description="A helper sees only their own washes"
           clearable
           data={workers.map(({ id, name }) => ({ value: id, label: name }))}
           value={fields.workerId}

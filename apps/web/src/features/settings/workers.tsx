@@ -69,7 +69,7 @@ export function WorkersSection({ workers, onSave }: WorkersSectionProps) {
                 variant="default"
                 onClick={() => setDraft(shown.filter(({ id }) => id !== row.id))}
               >
-                Remove {row.name}
+                Delete {row.name}
               </Button>
             )}
           </div>
