@@ -28,7 +28,7 @@ async function answered(url) {
   }
 }
 
-/** Demo data with its first morning worked out: a minute's work of this machine, done once for all servers of a run. */
+/** Demo data with its first morning worked out: the longest sum that there is, made once for all servers of a run. */
 async function makeDemo(folder) {
   const env = envOf(folder, port + 100);
   const { status } = spawnSync('node', [file('demo', 'seed-command.js')], { env, stdio: 'inherit' });
