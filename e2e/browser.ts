@@ -34,11 +34,11 @@ const SHARED_DEMO = join(tmpdir(), `keen-e2e-demo-${process.pid}`);
 
 const addressOf = (port: number): string => `http://127.0.0.1:${port}`;
 
-/** One browser; each group has a server and a worker of its own, so that groups run side by side. */
-export const suite = (groups: readonly Group[]): ReturnType<typeof defineConfig> =>
+/** One browser; each group has a server and a worker of its own, so that groups run side by side, so many at a time. */
+export const suite = (groups: readonly Group[], workers: number): ReturnType<typeof defineConfig> =>
   defineConfig({
     testDir: '.',
-    workers: groups.length,
+    workers,
     timeout: 120_000,
     expect: { timeout: 30_000 },
     reporter: [['list']],

@@ -296,6 +296,8 @@ test.describe('with no signal', () => {
     await page.goto(`${signal.address}/run/${id}/live`);
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await press(page).click();
+    // What is shown is kept.
+    await expect(bar(page).getByRole('button', { name: 'More' })).toBeVisible();
     const written: string[] = [];
     for (let event = 0; event < 24; event += 1) {
       const dice = random();
