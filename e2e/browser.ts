@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
@@ -30,7 +31,7 @@ interface Group {
 }
 
 /** Where the servers of one run find the demo data that one of them has made. */
-const SHARED_DEMO = join(tmpdir(), `keen-e2e-demo-${process.pid}`);
+const SHARED_DEMO = join(tmpdir(), `keen-e2e-demo-${randomUUID()}`);
 
 const addressOf = (port: number): string => `http://127.0.0.1:${port}`;
 

@@ -49,15 +49,18 @@ function workingHours({ facts, weather, timeZone }: OfNotes): number[] {
 const fixedExtras = ({ car, facts }: OfCarNotes): readonly SeasonJobId[] =>
   facts.fixed.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
 
+const bookingsOf = ({ car, facts }: OfCarNotes): PlanNotes['bookings'] =>
+  facts.bookings.filter(({ vehicleId }) => vehicleId === car.vehicle.id);
+
 /** Work of the season that a customer agreed on. */
-const agreedExtras = ({ car, facts }: OfCarNotes): readonly SeasonJobId[] =>
-  facts.bookings.filter(({ vehicleId }) => vehicleId === car.vehicle.id).flatMap(({ extras }) => extras);
+const agreedExtras = (of: OfCarNotes): readonly SeasonJobId[] =>
+  bookingsOf(of).flatMap(({ extras }) => extras);
 
 /** Washes that a customer agreed on by their method. */
-const agreedWashes = ({ car, facts }: OfCarNotes): readonly AgreedWash[] =>
-  facts.bookings
-    .filter(({ vehicleId }) => vehicleId === car.vehicle.id)
-    .flatMap(({ methodId, fromMs, readyByMs }) => (methodId === null ? [] : { methodId, fromMs, readyByMs }));
+const agreedWashes = (of: OfCarNotes): readonly AgreedWash[] =>
+  bookingsOf(of).flatMap(({ methodId, fromMs, readyByMs }) =>
+    methodId === null ? [] : { methodId, fromMs, readyByMs },
+  );
 
 /** All that a morning is made from. */
 type MorningInputs = OfCar & {

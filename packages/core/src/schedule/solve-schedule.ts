@@ -14,7 +14,7 @@ export interface SolveWatch extends ScheduleWatch {
 const SEARCH_FRACTION = 0.75;
 const FIRST_SEARCH_FRACTION = 0.15;
 /**
- * With so much time a proof is tried early on: at once, since most plans of a shop are proven sooner than a good start is found; and of what
+ * With so much time a proof is tried early on: at once, since a shop's plan may be proven sooner than a good start is found; and of what
  * a first dive has found, before more is searched for.
  */
 const AMPLE_SECONDS = 20;

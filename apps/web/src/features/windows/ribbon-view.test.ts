@@ -1,13 +1,12 @@
 import { linePoints } from '../../parts/hour-lines.js';
 import { describe, expect, it } from '@jest/globals';
 import type { Band, Cell, VerdictKind, WindowsView } from '@keen/core';
+import { firstChoice, moveByKey, pointOf, startAt } from './chosen-start.js';
 import {
   bandLayout,
   cellOpacity,
-  firstChoice,
   goingAt,
   isInDoubt,
-  moveByKey,
   openBands,
   roadRuns,
   runsOf,
@@ -70,6 +69,36 @@ describe('the first look', () => {
 
   it('stays at the start where nothing goes', () => {
     expect(firstChoice([band(['no', 'wait'])], 0)).toEqual({ bandIndex: 0, hourIndex: 0 });
+  });
+});
+
+describe('a start that was chosen', () => {
+  const [first, second] = [
+    { ...band(['no', 'go', 'go']), methodId: 'a' },
+    { ...band(['go', 'go', 'go']), methodId: 'b' },
+  ];
+  const start = startAt([first, second], { bandIndex: 1, hourIndex: 1 });
+
+  it('is found again where it was', () => {
+    expect(start).toEqual({ placeId: 'p', methodId: 'b', startMs: 3_600_000 });
+    expect(pointOf([first, second], start)).toEqual({ bandIndex: 1, hourIndex: 1 });
+  });
+
+  it('stays itself when the first hour has gone by, or a band above it', () => {
+    const later = { ...second, cells: second.cells.slice(1) };
+    expect(pointOf([later], start)).toEqual({ bandIndex: 0, hourIndex: 0 });
+    expect(pointOf([first, later], { ...later, startMs: 2 * 3_600_000 })).toEqual({
+      bandIndex: 1,
+      hourIndex: 1,
+    });
+  });
+
+  it('gives way to the nearest that is left', () => {
+    expect(pointOf([first], start)).toEqual({ bandIndex: 0, hourIndex: 1 });
+    const later = { ...second, cells: second.cells.slice(2) };
+    expect(pointOf([first, later], start)).toEqual({ bandIndex: 1, hourIndex: 0 });
+    expect(startAt([], { bandIndex: 0, hourIndex: 0 })).toBeNull();
+    expect(pointOf([], null)).toEqual({ bandIndex: 0, hourIndex: 0 });
   });
 });
 

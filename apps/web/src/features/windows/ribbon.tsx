@@ -5,14 +5,13 @@ import { VerdictPatterns } from '../../parts/verdict-patterns.js';
 import { methodName } from '../../words/names.js';
 import { verdictText } from '../../words/verdict-words.js';
 import { BandRow } from './band-row.js';
+import { moveByKey, type Point } from './chosen-start.js';
 import {
   BAND_GAP,
   bandLayout,
   CLOCK_HEIGHT,
   DAY_HEIGHT,
   HEAD_HEIGHT,
-  moveByKey,
-  type Point,
   ROAD_HEIGHT,
   SKY_HEIGHT,
 } from './ribbon-view.js';

@@ -22,7 +22,8 @@ import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
 import { Refused } from './refused.js';
 import { Reasons } from './reasons.js';
-import { CELL_WIDTHS, firstChoice, openBands, type Point, type Zoom } from './ribbon-view.js';
+import { firstChoice, type Point, pointOf, startAt } from './chosen-start.js';
+import { CELL_WIDTHS, openBands, type Zoom } from './ribbon-view.js';
 import { Ribbon } from './ribbon.js';
 import { everGoes, weekText } from './week-view.js';
 import classes from './ribbon.module.css';
@@ -88,7 +89,9 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const open = useMemo(() => openBands(view), [view]);
   const [isAllShown, setAllShown] = useState(() => !open.some(everGoes));
   const bands = useMemo(() => (isAllShown ? open : open.filter(everGoes)), [open, isAllShown]);
-  const [chosen, setChosen] = useState<Point>(() => firstChoice(bands, nowMs));
+  const [start, setStart] = useState(() => startAt(bands, firstChoice(bands, nowMs)));
+  const chosen = pointOf(bands, start);
+  const choose = (point: Point): void => setStart(startAt(bands, point));
   const isPhone = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
   const [zoom, setZoom] = useState<Zoom>(isPhone ? 'days' : 'week');
   const plan = usePlanWash();
@@ -102,14 +105,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const show = ({ placeId, methodId, startMs }: NearWay): void => {
     // What never goes may be folded away.
     setAllShown(true);
-    const bandIndex = open.findIndex((one) => one.placeId === placeId && one.methodId === methodId);
-    const hourIndex = open[bandIndex]?.cells.findLastIndex((one) => one.startMs <= startMs) ?? -1;
-    if (bandIndex >= 0 && hourIndex >= 0) setChosen({ bandIndex, hourIndex });
-  };
-  const fold = (): void => {
-    const shownNext = isAllShown ? open.filter(everGoes) : open;
-    setChosen({ ...chosen, bandIndex: Math.max(0, shownNext.indexOf(band)) });
-    setAllShown(!isAllShown);
+    setStart({ placeId, methodId, startMs });
   };
   const planCell = (): void => {
     const { placeId, methodId } = band;
@@ -140,13 +136,13 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
           places={places}
           cellWidth={CELL_WIDTHS[zoom]}
           chosen={chosen}
-          onChoose={setChosen}
+          onChoose={choose}
           onPlan={planCell}
           format={format}
         />
         <div className={classes.below}>
           <Legend />
-          <FoldButton bands={open} isAllShown={isAllShown} onFold={fold} />
+          <FoldButton bands={open} isAllShown={isAllShown} onFold={() => setAllShown(!isAllShown)} />
           <SegmentedControl
             aria-label="How much of the week is shown"
             data={[
@@ -165,7 +161,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
         hourIndex={chosen.hourIndex}
         bands={bands}
         places={places}
-        onChooseBand={(bandIndex) => setChosen({ ...chosen, bandIndex })}
+        onChooseBand={(bandIndex) => choose({ ...chosen, bandIndex })}
         onShow={show}
         place={places.find(({ id }) => id === band.placeId)}
         format={format}
