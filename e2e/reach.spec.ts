@@ -75,23 +75,6 @@ async function follow(page: Page, path: string): Promise<void> {
   await shown(page);
 }
 
-test('axe finds nothing on any view, and enough contrast by night', async ({ page }) => {
-  test.setTimeout(LONG_WALK_MS);
-  await settled(page, '/nowhere');
-  for (const path of VIEWS) {
-    await test.step(path, async () => {
-      await page.emulateMedia({ colorScheme: 'light' });
-      await (path.includes('?') ? settled(page, path) : follow(page, path));
-      await unmoving(page);
-      expect.soft(await faultsOf(page), `${path} by day`).toEqual([]);
-      await page.emulateMedia({ colorScheme: 'dark' });
-      await unmoving(page);
-      const night = await faultsOf(page, { part: 'main', rules: ['color-contrast'] });
-      expect.soft(night, `${path} by night`).toEqual([]);
-    });
-  }
-});
-
 /** Units of the other set, behind a figure or in the name of a field. */
 const METRIC = /(?:\d\s?|, )(?:°C|km\/h|km|mm|mL|L|m\/s|mg\/L)(?![\w/²])/;
 /** The user's own words, what was sent as it was, the sums in their own units, and both sets side by side. */
@@ -123,41 +106,65 @@ async function openForm(page: Page, [path, button]: (typeof FORMS)[number]): Pro
   return form;
 }
 
-test('nothing of a view is wider than a phone or a sheet of paper, and all of it is in the units that were chosen', async ({
-  page,
-  request,
-}) => {
-  test.setTimeout(LONG_WALK_MS);
-  const before = ((await (await request.get('/api/settings')).json()) as { display: object }).display;
-  const imperial = { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', volume: 'gal' };
-  await request.patch('/api/settings', { data: { display: { ...before, ...imperial } } });
-  try {
-    await page.setViewportSize(PHONE);
-    await settled(page, '/nowhere');
-    for (const path of VIEWS) {
-      await (path.includes('?') ? settled(page, path) : follow(page, path));
-      await fits(page, HALF_A_DESK, path);
-      await fits(page, PHONE, path);
-      if (PRINTED.has(path)) {
-        await page.emulateMedia({ media: 'print' });
-        await fits(page, PAPER, `${path} on paper`);
-        await page.emulateMedia({ media: 'screen' });
-      }
-      expect.soft(await metricIn(page.getByRole('main')), path).toEqual([]);
-    }
-    for (const form of FORMS)
-      expect.soft(await metricIn(await openForm(page, form)), form.join(', ')).toEqual([]);
-  } finally {
-    await request.patch('/api/settings', { data: { display: before } });
-  }
-});
+/** Faults that axe finds by day, and contrast that is too low by night. */
+async function looksFaultless(page: Page, path: string): Promise<void> {
+  await unmoving(page);
+  expect.soft(await faultsOf(page), `${path} by day`).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await unmoving(page);
+  const night = await faultsOf(page, { part: 'main', rules: ['color-contrast'] });
+  expect.soft(night, `${path} by night`).toEqual([]);
+  await page.emulateMedia({ colorScheme: 'light' });
+}
 
-test('axe finds nothing in the forms', async ({ page }) => {
-  for (const form of FORMS) {
-    await openForm(page, form);
-    await unmoving(page);
-    expect(await faultsOf(page, { part: '[role="dialog"]' }), form.join(', ')).toEqual([]);
+/** On half a desk, a phone and, where it is printed, on a sheet of paper. */
+async function fitsEverywhere(page: Page, path: string): Promise<void> {
+  await fits(page, HALF_A_DESK, path);
+  await fits(page, PHONE, path);
+  if (PRINTED.has(path)) {
+    await page.emulateMedia({ media: 'print' });
+    await fits(page, PAPER, `${path} on paper`);
+    await page.emulateMedia({ media: 'screen' });
   }
+  await page.setViewportSize(DESK);
+}
+
+test.describe('in the units that were chosen', () => {
+  const imperial = { temperature: 'F', wind: 'mph', distance: 'mi', hardness: 'gpg', volume: 'gal' };
+  let before: object = {};
+
+  test.beforeAll(async ({ request }) => {
+    before = ((await (await request.get('/api/settings')).json()) as { display: object }).display;
+    await request.patch('/api/settings', { data: { display: { ...before, ...imperial } } });
+  });
+
+  test.afterAll(async ({ request }) => {
+    await request.patch('/api/settings', { data: { display: before } });
+  });
+
+  test('every view is faultless by day and by night, no wider than a phone or a sheet of paper, and in them', async ({
+    page,
+  }) => {
+    test.setTimeout(LONG_WALK_MS);
+    await settled(page, '/nowhere');
+    for (const path of VIEWS)
+      await test.step(path, async () => {
+        await (path.includes('?') ? settled(page, path) : follow(page, path));
+        await looksFaultless(page, path);
+        await fitsEverywhere(page, path);
+        expect.soft(await metricIn(page.getByRole('main')), path).toEqual([]);
+      });
+  });
+
+  test('every form is faultless and in them', async ({ page }) => {
+    for (const form of FORMS)
+      await test.step(form.join(', '), async () => {
+        const dialog = await openForm(page, form);
+        await unmoving(page);
+        expect.soft(await faultsOf(page, { part: '[role="dialog"]' }), form.join(', ')).toEqual([]);
+        expect.soft(await metricIn(dialog), form.join(', ')).toEqual([]);
+      });
+  });
 });
 
 test('keys: g and a letter, the palette, the sheet, the skip link', async ({ page }) => {

@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { rolldown } from 'rolldown';
+import { takenOnce } from './globals.js';
 import { joinVendor } from './vendor.js';
 
 const root = resolve(import.meta.dirname, '..', '..');
@@ -29,10 +30,9 @@ async function joinCore() {
     external: (id) => !/^[./]/.test(id),
     platform: 'neutral',
   });
-  // As in what is compiled file by file: a global is slow to look up in the context of a test.
-  const banner = 'const Math = globalThis.Math;';
   const made = `${CORE_IN_ONE}.part`;
-  await bundle.write({ file: made, format: 'esm', banner, codeSplitting: false });
+  const plugins = [{ name: 'globals', renderChunk: takenOnce }];
+  await bundle.write({ file: made, format: 'esm', plugins, codeSplitting: false });
   await bundle.close();
   renameSync(made, CORE_IN_ONE);
 }

@@ -5,6 +5,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync
 import { createRequire } from 'node:module';
 import { join, resolve } from 'node:path';
 import { rolldown } from 'rolldown';
+import { takenOnce } from './globals.js';
 
 const root = resolve(import.meta.dirname, '..', '..');
 const ICONS = '@tabler/icons-react';
@@ -116,8 +117,10 @@ async function joinShelf(of, icons) {
   const { folder, names, external, options } = of;
   const mark = join(folder, 'stamp');
   const lock = readFileSync(join(root, 'package-lock.json'));
-  const own = readFileSync(import.meta.filename);
-  const stamp = createHash('sha256').update(lock).update(own).update(icons.join()).digest('hex');
+  const own = ['vendor.js', 'globals.js'].map((name) =>
+    readFileSync(join(import.meta.dirname, name), 'utf8'),
+  );
+  const stamp = createHash('sha256').update(lock).update(own.join()).update(icons.join()).digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
   rmSync(folder, { recursive: true, force: true });
   const entries = join(folder, 'entries');
@@ -136,6 +139,7 @@ async function joinShelf(of, icons) {
     entryFileNames: '[name].mjs',
     chunkFileNames: '[name].mjs',
     keepNames: true,
+    plugins: [{ name: 'globals', renderChunk: takenOnce }],
   });
   await bundle.close();
   writeFileSync(mark, stamp);

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useRef, useState } from 'react';
 import { show } from '../testing/show.js';
@@ -51,7 +51,7 @@ describe('the focus', () => {
     screen.getByRole('button', { name: 'one' }).focus();
     await userEvent.click(screen.getByText('Nothing to press'));
     expect(document.activeElement).toBe(document.body);
-    screen.getByRole('button', { name: 'one' }).click();
+    act(() => screen.getByRole('button', { name: 'one' }).click());
     await waitFor(() => expect(screen.queryByRole('button', { name: 'one' })).toBeNull());
     expect(document.activeElement).toBe(document.body);
   });
@@ -63,7 +63,7 @@ describe('the focus', () => {
     await waitFor(() => expect(wait.disabled).toBe(true));
     // A browser takes the focus from what is disabled; this made-up one does not.
     wait.blur();
-    screen.getByRole('button', { name: 'Done waiting' }).click();
+    act(() => screen.getByRole('button', { name: 'Done waiting' }).click());
     await waitFor(() => expect(focused()).toBe('Wait'));
   });
 });

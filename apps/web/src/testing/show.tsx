@@ -1,7 +1,7 @@
 import { MantineProvider } from '@mantine/core';
 import { Notifications, notifications } from '@mantine/notifications';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { configure, render, type RenderResult } from '@testing-library/react';
+import { act, configure, render, type RenderResult } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
 
@@ -13,7 +13,7 @@ export function show(
   children: ReactNode,
   client = new QueryClient(),
 ): RenderResult & { readonly client: QueryClient } {
-  notifications.clean();
+  act(() => notifications.clean());
   client.setDefaultOptions({ queries: { retry: false, staleTime: Infinity } });
   const shown = render(
     <MantineProvider env="test">

@@ -45,6 +45,10 @@ export class BandJudge {
     this.others = new OtherWays(this.ways, {
       caseOf: (plain, way) => this.caseOf(plain, way),
       lookedIn: (one, startMs) => this.lookedIn(one, startMs),
+      failsAgain: (one, startMs) => {
+        const hours = this.hoursOf(one, startMs);
+        return hours && this.water.failsAgain(one, startMs, hours);
+      },
       judgeIn: (one, startMs, looked) => this.judgeIn(one, startMs, looked),
     });
     this.water = new WaterLook(place, (startMs, method) => this.windowOf(startMs, method));

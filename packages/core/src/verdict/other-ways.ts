@@ -11,6 +11,8 @@ interface LooksAtWays {
   readonly caseOf: (plain: Method, way: Way) => WayCase;
   /** null: the weather is not known. */
   readonly lookedIn: (one: WayCase, startMs: number) => LookedUntil | null;
+  /** By what it fails where a start failed last; null: by nothing there. */
+  readonly failsAgain: (one: WayCase, startMs: number) => LookedUntil | null;
   readonly judgeIn: (one: WayCase, startMs: number, looked: LookedUntil) => Judgement;
 }
 
@@ -36,15 +38,17 @@ export class OtherWays {
 
   /** The first that goes, where water alone keeps the usual one from going; null: none does. */
   first(plain: Method, startMs: number, { fails, blocked }: UsualFails): OtherWay | null {
-    const { caseOf, lookedIn } = this.at;
+    const { caseOf, failsAgain } = this.at;
     const groups = this.groups.filter(([way]) => way?.from !== 'drying' || isOfLastWater(fails, blocked));
-    const smallestOf = onceEach((group: readonly Way[]) => {
+    // Asked of the piece that failed last alone: it nearly always is the one that fails again, and a look at all of them costs ten times that.
+    const smallestFails = onceEach((group: readonly Way[]) => {
       const smallest = group.at(-1);
-      return smallest ? lookedIn(caseOf(plain, smallest), startMs) : null;
+      return smallest ? failsAgain(caseOf(plain, smallest), startMs) : null;
     });
     // Against ice nothing does more than fresh warm water before each of the smallest parts: where that freezes, all does.
     const strongest = groups.filter(([way]) => way?.before !== null);
-    const freezes = (group: readonly Way[]): boolean => smallestOf(group)?.fails.has('ice-on-car') ?? true;
+    const freezes = (group: readonly Way[]): boolean =>
+      smallestFails(group)?.fails.has('ice-on-car') ?? false;
     const isHopeless = strongest.length > 0 && strongest.every(freezes);
     const groupOf = new Map(
       isHopeless ? [] : groups.flatMap((group) => group.map((way) => [way, group] as const)),
@@ -53,11 +57,9 @@ export class OtherWays {
       const group = groupOf.get(way);
       // What fails above, under the open sky, need not fail on the lower body, where most of the salt is; half of it takes half the time.
       if (!group && !way.isElsewhere && way.only !== 'lower') continue;
-      const smallest = group && smallestOf(group);
       // What waits too long in the smallest parts waits too long in larger ones.
-      if (group && smallest?.fails.size !== 0) continue;
-      const known = smallest && way === group.at(-1) ? smallest : undefined;
-      const found = this.in(caseOf(plain, way), startMs, known);
+      if (group && smallestFails(group)) continue;
+      const found = this.in(caseOf(plain, way), startMs);
       if (found) return found;
     }
     return null;
@@ -75,8 +77,8 @@ export class OtherWays {
     return null;
   }
 
-  private in(one: WayCase, startMs: number, known?: LookedUntil): OtherWay | null {
-    const looked = known ?? this.at.lookedIn(one, startMs);
+  private in(one: WayCase, startMs: number): OtherWay | null {
+    const looked = this.at.lookedIn(one, startMs);
     if (!looked || looked.fails.size > 0) return null;
     const judgement = this.at.judgeIn(one, startMs, looked);
     if (judgement.standing === 'no' || judgement.standing === 'unknown') return null;

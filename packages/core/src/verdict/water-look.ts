@@ -41,29 +41,55 @@ export class WaterLook {
    * @returns the piece that fails and what it fails by, or what all of them do
    */
   untilBlocked(way: WayCase, startMs: number, hours: WashHours): LookedUntil {
-    const { place, lastFailed } = this;
+    const { place } = this;
     const { method, tracks } = way;
-    // One object for all pieces: copies would cost more than the rules.
-    const situation: { -readonly [K in keyof Situation]: Situation[K] } = this.windowOf(startMs, method);
+    const blocks = this.blocker(way, startMs, hours);
     const pieces: Piece[] = [];
-    const passes = lastFailed.size > 0 ? LAST_FAILED_FIRST : IN_ORDER;
-    for (const failedLast of passes)
+    for (const failedLast of this.lastFailed.size > 0 ? LAST_FAILED_FIRST : IN_ORDER)
       for (let i = 0; i < tracks.length; i += 1) {
         const track = tracks[i];
-        if (!track || lastFailed.has(track.panel.id) !== failedLast) continue;
+        if (!track || this.lastFailed.has(track.panel.id) !== failedLast) continue;
         const piece = { track, waited: waitsThrough(track, { place, hours }) };
         pieces[i] = piece;
-        // What neither froze nor dried is judged with all the others.
-        if (!piece.waited.some(({ iceMinutes, dryMinutes }) => iceMinutes !== null || dryMinutes !== null))
-          continue;
-        const water = outcomeOf([piece], { place, method }, hours);
-        situation.water = water;
-        const fails = blockingIds(judgeWater(situation));
-        if (fails.size === 0) continue;
-        lastFailed.clear();
-        lastFailed.add(track.panel.id);
-        return { fails, pieces: [piece], water };
+        const failing = blocks(piece);
+        if (failing) return failing;
       }
     return { fails: NOTHING, pieces, water: outcomeOf(pieces, { place, method }, hours) };
+  }
+
+  /** What fails on the pieces on which a start failed last; null: nothing there, whatever the others do. */
+  failsAgain(way: WayCase, startMs: number, hours: WashHours): LookedUntil | null {
+    const { place, lastFailed } = this;
+    const blocks = this.blocker(way, startMs, hours);
+    for (const track of way.tracks) {
+      if (!lastFailed.has(track.panel.id)) continue;
+      const failing = blocks({ track, waited: waitsThrough(track, { place, hours }) });
+      if (failing) return failing;
+    }
+    return null;
+  }
+
+  /** Tells of each piece of one wash by what it fails; null: by nothing. */
+  private blocker(
+    { method }: WayCase,
+    startMs: number,
+    hours: WashHours,
+  ): (piece: Piece) => LookedUntil | null {
+    const { place, lastFailed } = this;
+    // One object for all pieces: copies would cost more than the rules.
+    let situation: { -readonly [K in keyof Situation]: Situation[K] } | null = null;
+    return (piece) => {
+      // What neither froze nor dried is judged with all the others.
+      if (!piece.waited.some(({ iceMinutes, dryMinutes }) => iceMinutes !== null || dryMinutes !== null))
+        return null;
+      situation ??= this.windowOf(startMs, method);
+      const water = outcomeOf([piece], { place, method }, hours);
+      situation.water = water;
+      const fails = blockingIds(judgeWater(situation));
+      if (fails.size === 0) return null;
+      lastFailed.clear();
+      lastFailed.add(piece.track.panel.id);
+      return { fails, pieces: [piece], water };
+    };
   }
 }
