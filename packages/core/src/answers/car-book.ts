@@ -1,5 +1,5 @@
 import { type Keeper, type OfCar, roadFacts, standsAt } from '../shop/index.js';
-import { type BandBook, type BandPage, emptyPage } from '../verdict/index.js';
+import { type BandBook, type BandPage, emptyPage, type MethodNames } from '../verdict/index.js';
 
 /** A page that was not asked for so many times in a row is given up: a change that is taken back finds what it had. */
 const UNUSED_TIMES = 3;
@@ -12,7 +12,8 @@ interface KeptPage {
   readonly size: number;
 }
 
-const sizeOf = ({ cells, asked }: BandPage): number => (cells?.length ?? 0) + asked.size;
+const sizeOf = ({ refusal, cells, asked }: BandPage): number =>
+  Number(refusal !== undefined) + (cells?.length ?? 0) + asked.size;
 
 /**
  * What was found out about a car when its morning was made last. Whatever changed since, what does not read it is found here: another
@@ -36,6 +37,10 @@ export class CarBook implements BandBook {
 
   name(inputs: object): string {
     return this.keep.name(inputs);
+  }
+
+  names(inputs: object, make: () => MethodNames): MethodNames {
+    return this.keep.of('names', inputs, make);
   }
 
   page(name: string): BandPage {

@@ -143,6 +143,7 @@ function makeMorning(
     ...inputs,
     vehicle: state.vehicle,
     bands,
+    methodsWith: judges.methodsWith,
     soil: state.soilByGroup,
     ledger: state.ledger,
     ahead: state.ahead,

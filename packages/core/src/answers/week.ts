@@ -75,6 +75,7 @@ export function weekAnswer(question: OfCar, { keep, report }: Pick<Tools, 'keep'
   const book: BandBook | null = keep.keeps
     ? {
         name: (inputs) => keep.name(inputs),
+        names: (inputs, make) => keep.of('names', inputs, make),
         page: (name) => keep.of('band', { under, name }, emptyPage),
       }
     : null;

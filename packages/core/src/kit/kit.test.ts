@@ -24,6 +24,7 @@ import {
   type Product,
   productUse,
   shelfOf,
+  withoutPrices,
   STEP_PRODUCTS,
   washesLeft,
   worstMeeting,
@@ -473,6 +474,25 @@ describe('what a wash reads of the kit', () => {
     const shelf = (leftMl: number) => shelfOf({ products: [{ ...FOAM, leftMl }], gear: [] });
     expect(shelf(10)).toEqual(shelf(900));
     expect(shelf(0)).not.toEqual(shelf(900));
+  });
+
+  it('takes the same bottle by the rank of what they cost alone', () => {
+    const alike = (id: string, priceMinor: number, bottleMl = 500) =>
+      bottle({ ...FOAM, id, priceMinor, bottleMl });
+    const products = [
+      alike('dear', 900),
+      alike('fair', 700),
+      alike('as fair', 1400, 1000),
+      alike('odd', 333, 1000 / 3),
+    ];
+    const shelf = shelfOf({ products, gear: [] });
+    const takenFrom = (of: typeof shelf) =>
+      methodWith('bay-contact', { shelf: of }).steps.map(({ product }) => product?.id);
+    expect(takenFrom(withoutPrices(shelf))).toEqual(takenFrom(shelf));
+    const twice = products.map((one) => ({ ...one, priceMinor: 2 * one.priceMinor }));
+    expect(withoutPrices(shelfOf({ products: twice, gear: [] }))).toEqual(withoutPrices(shelf));
+    const dearest = products.map((one) => (one.id === 'odd' ? { ...one, priceMinor: 9000 } : one));
+    expect(withoutPrices(shelfOf({ products: dearest, gear: [] }))).not.toEqual(withoutPrices(shelf));
   });
 
   it('knows the sizes of foamer, sprayer and bucket; a lance foams where there is no foamer', () => {

@@ -61,3 +61,20 @@ export const shelfOf = (kit: Kit): Shelf => ({
     bucket: vesselOf(kit, 'bucket'),
   },
 });
+
+/**
+ * The same bottles with their prices only as far as these decide which one is taken: by rank. It names what does not rest on money; what
+ * is made of it knows none.
+ */
+export function withoutPrices({ bottles, vessels }: Shelf): Shelf {
+  const perMl = ({ priceMinor, bottleMl }: ShelfBottle): number => priceMinor / bottleMl;
+  const inOrder = [...new Set(bottles.map(perMl))].sort((a, b) => a - b);
+  return {
+    vessels,
+    bottles: bottles.map((bottle) =>
+      bottle.bottleMl > 0
+        ? { ...bottle, priceMinor: inOrder.indexOf(perMl(bottle)) * bottle.bottleMl }
+        : bottle,
+    ),
+  };
+}

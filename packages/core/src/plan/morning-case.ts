@@ -6,7 +6,7 @@ import type { Limits } from '../rules/index.js';
 import type { CompiledHour, SaltLedger } from '../salt/index.js';
 import type { SeasonJobRow } from '../season/index.js';
 import type { ByGroup, Vehicle } from '../vehicle/index.js';
-import type { AskedStart, Band, Cell, NearWay, PlaceWeather } from '../verdict/index.js';
+import type { AskedStart, Band, Cell, methodsWithWork, NearWay, PlaceWeather } from '../verdict/index.js';
 import type { WashHistory } from './cadence.js';
 import type { TargetState } from './cadence-target.js';
 import type { Prices } from './data/prices.js';
@@ -29,6 +29,8 @@ export interface MorningCase {
   readonly shelf: Shelf;
   readonly soil: ByGroup;
   readonly bands: readonly Band[];
+  /** The car's methods, where the bands were made of them; absent: made again. */
+  readonly methodsWith?: ReturnType<typeof methodsWithWork>;
   readonly ledger: SaltLedger;
   /** From the present hour on. */
   readonly ahead: readonly CompiledHour[];

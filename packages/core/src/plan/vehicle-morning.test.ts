@@ -104,6 +104,21 @@ describe('the starts of a car', () => {
     }
   });
 
+  it('save the same hours whatever was asked about the car before', () => {
+    const few = bands.map((band) => ({
+      ...band,
+      cells: band.cells.filter(({ startMs }) => startMs < THIS_HOUR_MS + 20 * MS_PER_HOUR),
+    }));
+    const own = () => runLedger(past, { washes: [] });
+    const asked = own();
+    expect(morningOf({ bands: few, ledger: asked }).windows.length).toBeGreaterThan(0);
+    expect(morningOf({ ledger: asked })).toEqual(morningOf({ ledger: own() }));
+    // Another ledger, or other hours to come, are others.
+    const later = ahead.slice(0, 100);
+    expect(morningOf({ ledger: asked, ahead: later })).toEqual(morningOf({ ledger: own(), ahead: later }));
+    expect(morningOf({ ledger: asked, ahead: later })).not.toEqual(morningOf({ ledger: asked }));
+  });
+
   it('count lateness from the day it was wanted', () => {
     const { due } = morningOf();
     expect(due.daysLate).toBeCloseTo(10, 9);

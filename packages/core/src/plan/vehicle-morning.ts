@@ -70,7 +70,7 @@ export function vehicleMorning(input: MorningCase): VehicleMorning {
   const due = dueState(input.target, { ...input.history, nowMs: input.nowMs }, input.house);
   const zones = input.ledger.zones();
   const savedOf = savedBy(input);
-  const methodOf = methodsInWays(input);
+  const methodOf = methodsInWays(input, input.methodsWith);
   const all = input.bands.flatMap((band) => bandCandidates(input, { band, due, savedOf, methodOf }));
   const windows = asked(all, input, due.deadlineMs);
   const atMs = windows[0]?.startMs ?? Math.ceil(input.nowMs / MS_PER_HOUR) * MS_PER_HOUR;

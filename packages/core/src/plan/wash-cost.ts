@@ -37,12 +37,23 @@ export function meterRuns(steps: readonly Pick<WashStep, 'minutes' | 'onMeter'>[
 /** What of a place decides the price. */
 export type CostPlace = Pick<Place, 'methods' | 'tariff' | 'finish'>;
 
+/** A method at a place is asked for at each of its starts. */
+const costs = new WeakMap<Method, WeakMap<CostPlace, WashCost>>();
+
 /**
  * What does this wash cost here?
  *
  * @returns the price of the visit, with that of the second place where the wash ends in one, the cheapest way to run the meter over the method's paid steps, and product
  */
 export function washCost(place: CostPlace, method: Method): WashCost {
+  const ofMethod = costs.get(method) ?? new WeakMap<CostPlace, WashCost>();
+  costs.set(method, ofMethod);
+  const cost = ofMethod.get(place) ?? costOf(place, method);
+  ofMethod.set(place, cost);
+  return cost;
+}
+
+function costOf(place: CostPlace, method: Method): WashCost {
   const hereMinor = place.methods.find(({ methodId }) => methodId === method.id)?.priceMinor ?? 0;
   const endsThere = method.steps.some(({ isElsewhere }) => isElsewhere);
   const visitMinor = hereMinor + (endsThere ? (place.finish?.priceMinor ?? 0) : 0);

@@ -1,13 +1,7 @@
 import { type DoneWash, type WashEffect, washEffect, workAmongSteps } from '../log/index.js';
-import {
-  type Fittings,
-  fittingsOf,
-  isMethodId,
-  type Method,
-  METHOD_IDS,
-  PLAIN_FITTINGS,
-} from '../method/index.js';
-import { methodsWithWork } from '../verdict/index.js';
+import { type Fittings, fittingsOf, isMethodId, type Method, PLAIN_FITTINGS } from '../method/index.js';
+import { withoutPrices } from '../kit/index.js';
+import { methodsWithWork, plainMethods } from '../verdict/index.js';
 import { type TargetState, targetState } from '../plan/index.js';
 import { type CoatEvent, protectionsAfter } from '../protection/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
@@ -28,7 +22,7 @@ import { type CarCase, livedHours, type LivedHours } from './lived-hours.js';
 export interface CarState extends LivedHours {
   /** With its protection as the washes since have left it. */
   readonly vehicle: Vehicle;
-  readonly methods: readonly Method[];
+  readonly methods: readonly Pick<Method, 'id' | 'removes'>[];
   /** What each done wash changed, by the steps that were done; in the order of the record, the one before the log first. */
   readonly washes: readonly WashEffect[];
   /** What of that became of its protection. */
@@ -53,7 +47,8 @@ export function carStateOf(question: OfCar, keep: Keeper): CarState {
     car,
     house,
     limits,
-    shelf,
+    // A price changes nothing that was done.
+    shelf: withoutPrices(shelf),
     season,
     drivesOn,
     standsAt: standsAt(question),
@@ -70,7 +65,7 @@ function waysAndWashes(setting: CarCase): Pick<CarState, 'methods' | 'washes' | 
   const methodsWith = methodsWithWork({ ...setting, vehicle });
   const rows = shopSeasonJobs(setting.season);
   const there = ({ placeId = '' }: DoneWash): Fittings => setting.fittings[placeId] ?? PLAIN_FITTINGS;
-  const methods = METHOD_IDS.map((id) => methodsWith([], PLAIN_FITTINGS)(id, null));
+  const methods = plainMethods({ ...setting, vehicle }, methodsWith);
   const logged = washes.flatMap((wash) =>
     isMethodId(wash.methodId)
       ? [washEffect(wash, methodsWith(workAmongSteps(wash, rows), there(wash))(wash.methodId, null))]

@@ -6,8 +6,10 @@ export const KEPT_ROOMS = {
   site: 10,
   /** Cars brought up to the present. */
   'car-state': 16,
+  /** What the pages of a car's book are named by, for each that has other fittings or work. */
+  names: 200,
   /** One method at one place over a week for one car. */
-  band: 250,
+  band: 400,
   /** All starts of one car that a plan may choose from; large. */
   morning: 80,
   /** What was found out about one car last, whatever has changed since; in files alone. */

@@ -1,6 +1,6 @@
 import type { WayId } from '../method/index.js';
 import type { Place } from '../place/index.js';
-import type { Judgement } from '../rules/index.js';
+import type { Finding, Judgement } from '../rules/index.js';
 import type { Cell } from './band.js';
 import type { RuledBy } from './circumstances.js';
 import type { MemberFailures } from './failed-fraction.js';
@@ -17,6 +17,8 @@ export interface AskedStart extends Judgement {
 
 /** What was found out about one method at one place for one car: its starts, and what the members said of those that they were asked about. */
 export interface BandPage {
+  /** What refuses it for good; null: nothing does; undefined: not looked for yet. */
+  refusal?: Finding | null;
   /** null: not judged yet. */
   cells: readonly Cell[] | null;
   readonly asked: Map<number, AskedStart | null>;
@@ -24,9 +26,14 @@ export interface BandPage {
 
 export const emptyPage = (): BandPage => ({ cells: null, asked: new Map() });
 
+/** By method: a name for how it is done in every cold. */
+export type MethodNames = Readonly<Record<string, string>>;
+
 /** Pages that were made before. A page goes by a name for all that it rests on: a change in anything that it reads gives it another. */
 export interface BandBook {
   name(inputs: object): string;
+  /** Names that go by these inputs; made where they are not known. */
+  names(inputs: object, make: () => MethodNames): MethodNames;
   page(name: string): BandPage;
 }
 

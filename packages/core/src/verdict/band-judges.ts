@@ -1,17 +1,18 @@
 import { coldsOf } from '../kit/index.js';
-import { fittingsOf, isMethodId, type Method } from '../method/index.js';
+import { fittingsOf, isMethodId, type Method, METHOD_IDS } from '../method/index.js';
 import type { SeasonJobRow } from '../season/index.js';
 import {
   type AskedStart,
   type BandBook,
   type BandPage,
   emptyPage,
+  type MethodNames,
   type PageInputs,
   readsOf,
 } from './band-book.js';
 import { BandJudge } from './band-judge.js';
 import type { Circumstances } from './circumstances.js';
-import { methodsWithWork } from './equipped-method.js';
+import { decidesMethods, methodsWithWork } from './equipped-method.js';
 import { failedFraction, withForecast } from './failed-fraction.js';
 import type { PlaceSite } from './site-hours.js';
 
@@ -44,8 +45,9 @@ class PerBand<V> {
 export class BandJudges {
   private readonly judges = new PerBand<BandJudge>();
   private readonly pages = new PerBand<BandPage>();
-  private readonly methodsWith: ReturnType<typeof methodsWithWork>;
-  private readonly methodNames = new Map<MethodsByCold, Map<string, string>>();
+  /** The car's methods, with work of the season or without. */
+  readonly methodsWith: ReturnType<typeof methodsWithWork>;
+  private readonly methodNames = new Map<MethodsByCold, MethodNames>();
   private readonly placeNames = new Map<PlaceSite, string>();
 
   /** @param book what was found out before; absent: nothing */
@@ -76,9 +78,7 @@ export class BandJudges {
     const { book } = this;
     const make = (): BandPage =>
       book
-        ? book.page(
-            `${this.placeName(book, site)} ${this.methodName(book, this.methodsAt(site, work), methodId)}`,
-          )
+        ? book.page(`${this.placeName(book, site)} ${this.namesAt(book, site, work)[methodId]}`)
         : emptyPage();
     return this.pages.of({ site, methodId, work }, make);
   }
@@ -95,12 +95,20 @@ export class BandJudges {
     return name;
   }
 
-  /** A name for a method in every cold in which it takes other bottles. */
-  private methodName(book: BandBook, methods: MethodsByCold, methodId: string): string {
-    const names = this.methodNames.get(methods) ?? new Map<string, string>();
+  private namesAt(book: BandBook, { place }: PlaceSite, work: readonly SeasonJobRow[]): MethodNames {
+    const fittings = fittingsOf(place);
+    const methods = this.methodsWith(work, fittings);
+    const names =
+      this.methodNames.get(methods) ??
+      book.names({ ...decidesMethods(this.request), work, fittings }, () =>
+        Object.fromEntries(METHOD_IDS.map((id) => [id, book.name({ inColds: this.inColds(methods, id) })])),
+      );
     this.methodNames.set(methods, names);
-    const known = names.get(methodId);
-    if (known !== undefined) return known;
+    return names;
+  }
+
+  /** A method in every cold in which it takes other bottles, without what it costs. */
+  private inColds(methods: MethodsByCold, methodId: string): string[] {
     const inColds: string[] = [];
     let last: Method | null = null;
     for (const placeC of coldsOf(this.request.shelf)) {
@@ -108,9 +116,7 @@ export class BandJudges {
       if (method !== last) inColds.push(`${placeC} ${asJudged(method)}`);
       last = method;
     }
-    const name = book.name({ inColds });
-    names.set(methodId, name);
-    return name;
+    return inColds;
   }
 }
 

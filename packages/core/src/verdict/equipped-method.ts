@@ -1,5 +1,5 @@
 import type { HouseRules } from '../house-rules/index.js';
-import { coldClass, equip, type Shelf } from '../kit/index.js';
+import { coldClass, equip, type Shelf, withoutPrices } from '../kit/index.js';
 import type { Place } from '../place/index.js';
 import {
   atFittings,
@@ -8,6 +8,8 @@ import {
   inUsualWay,
   inWay,
   type Method,
+  METHOD_IDS,
+  PLAIN_FITTINGS,
   shopMethod,
   sizeFactor,
   type WayId,
@@ -32,6 +34,13 @@ export interface MethodCase {
   readonly work?: readonly SeasonJobRow[];
   /** What the place has that changes the steps; absent: nothing out of the ordinary. */
   readonly fittings?: Fittings;
+}
+
+/** All that decides how a car is washed, but what it costs: wherever, in whatever cold, with whatever work. */
+export function decidesMethods({ vehicle, house, limits, shelf }: MethodCase): MethodCase {
+  const { protection, protections, delicateWheels, hasChargePort, bodyClass } = vehicle;
+  const car = { protection, protections, delicateWheels, hasChargePort, bodyClass };
+  return { vehicle: car, house, limits, shelf: withoutPrices(shelf) };
 }
 
 /** What of a place decides how a wash is done there. */
@@ -96,6 +105,14 @@ export function methodsWithWork(
   };
 }
 
+/** Every method as it is done on the car in whatever cold, at a place that has nothing out of the ordinary. */
+export function plainMethods(
+  of: Omit<MethodCase, 'placeC' | 'work' | 'fittings'>,
+  methodsWith = methodsWithWork(of),
+): Method[] {
+  return METHOD_IDS.map((id) => methodsWith([], PLAIN_FITTINGS)(id, null));
+}
+
 /** How a method is done at a place in a way: where the place has no second one, nothing is ended there. */
 export function methodAt(
   plain: Method,
@@ -106,15 +123,19 @@ export function methodAt(
   return way.isElsewhere && !finish ? inUsualWay(plain) : inWay(plain, way, finish?.driveMinutes);
 }
 
-/** The methods in their ways, the usual one where none is given, with work of the season or without; each made once. */
+/**
+ * The methods in their ways, the usual one where none is given, with work of the season or without; each made once.
+ *
+ * @param methodsWith the same methods where somebody has made them already
+ */
 export function methodsInWays(
   of: Omit<MethodCase, 'placeC' | 'work' | 'fittings'>,
+  methodsWith = methodsWithWork(of),
 ): (
   methodId: string,
   cell: { readonly placeC?: number | null; readonly wayId?: WayId },
   at: { readonly place: WashPlace; readonly work?: readonly SeasonJobRow[] },
 ) => Method {
-  const methodsWith = methodsWithWork(of);
   const made = new Map<Method, Map<string, Method>>();
   return (methodId, { placeC = null, wayId }, { place, work = [] }) => {
     const plain = methodsWith(work, fittingsOf(place))(methodId, placeC);

@@ -23,6 +23,7 @@ import {
   cellDetail,
   emptyPage,
   type GridRequest,
+  type MethodNames,
   memberAsker,
   NightAir,
   PlaceCalendar,
@@ -123,11 +124,19 @@ describe('pages that are there already', () => {
     ...change,
   });
   const pages = new Map<string, BandPage>();
+  const named = new Map<string, MethodNames>();
+  const names = (inputs: object, make: () => MethodNames): MethodNames => {
+    const key = JSON.stringify(inputs);
+    const there = named.get(key) ?? make();
+    named.set(key, there);
+    return there;
+  };
   /** How many of the bands that are not refused for good were found, of how many. */
   function found(change: Partial<GridRequest> = {}): { known: number; of: number; bands: Band[] } {
     let known = 0;
     const book: BandBook = {
       name: JSON.stringify,
+      names,
       page: (name) => {
         const page = pages.get(name);
         if (page?.cells) known += 1;
@@ -143,6 +152,7 @@ describe('pages that are there already', () => {
     undefined,
     new BandJudges(request(), {
       name: JSON.stringify,
+      names,
       page: (name) => {
         const page = emptyPage();
         pages.set(name, page);
@@ -191,17 +201,26 @@ describe('pages that are there already', () => {
     expect(before.known).toBeGreaterThan(0);
     for (const { placeId, methodId, cells, refusal } of before.bands)
       if (!refusal) expect(cells).toHaveLength(bandOf(first, placeId, methodId).cells.length);
-    const names = (bottles: ShelfBottle): string[] => {
-      const asked = request(shelfWith(bottles));
+    const namesWith = (...bottles: ShelfBottle[]): string[] => {
+      const asked = request(shelfWith(...bottles));
       const seen: string[] = [];
       const page = (name: string): BandPage => (seen.push(name), emptyPage());
-      const judges = new BandJudges(asked, { name: JSON.stringify, page });
+      const judges = new BandJudges(asked, { name: JSON.stringify, names, page });
       for (const site of asked.sites) judges.page(site, 'garage-rinseless');
       return seen;
     };
-    expect(names(bottle({ priceMinor: 9900 }))).toEqual(names(bottle()));
-    expect(names(bottle({ inUsePh: 9 }))).not.toEqual(names(bottle()));
-    expect(names(bottle({ lowestWorkC: 3 }))).not.toEqual(names(bottle()));
+    const made = namesWith(bottle());
+    const { size } = named;
+    expect(namesWith(bottle({ priceMinor: 9900 }))).toEqual(made);
+    // What was named before is not made again.
+    expect(named.size).toBe(size);
+    expect(namesWith(bottle({ inUsePh: 9 }))).not.toEqual(made);
+    expect(namesWith(bottle({ lowestWorkC: 3 }))).not.toEqual(made);
+    // Of two that are alike, the cheaper is taken.
+    const [a, b] = [bottle({ id: 'a', carMl: 20 }), bottle({ id: 'b', carMl: 40 })];
+    expect(namesWith(a, { ...b, priceMinor: a.priceMinor + 1 })).not.toEqual(
+      namesWith(a, { ...b, priceMinor: a.priceMinor - 1 }),
+    );
   });
 
   it.each<{ change: Partial<GridRequest>; why: string }>([

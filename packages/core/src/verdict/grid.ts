@@ -134,9 +134,11 @@ function makeBand(
   }: { readonly methodId: string; readonly judges: BandJudges; readonly remembers: boolean },
 ): Band {
   const base = { placeId: site.place.id, methodId };
-  const refusal = lastingRefusal(request, site.place, judges.method(site, methodId));
-  if (refusal) return { ...base, refusal, cells: [] };
   const page = judges.page(site, methodId);
+  if (page.refusal === undefined)
+    page.refusal = lastingRefusal(request, site.place, judges.method(site, methodId));
+  const { refusal } = page;
+  if (refusal) return { ...base, refusal, cells: [] };
   page.cells ??= cellsOf(judges.of(site, methodId), request, remembers);
   return { ...base, refusal, cells: page.cells };
 }
