@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { afterAll, beforeAll, describe, expect, it, jest } from '@jest/globals';
 import type { PlaceRecord, VehicleRecord, WashRecord } from '@keen/core';
 import { MS_PER_HOUR } from '@keen/core';
 import { sql } from 'drizzle-orm';
@@ -45,6 +45,7 @@ describe('a full disk', () => {
 
   it('takes writing away, and says so', async () => {
     const note = 'x'.repeat(1900);
+    const log = jest.spyOn(process.stderr, 'write').mockReturnValue(true);
     let refused = null;
     for (let n = 0; n < 40 && !refused; n += 1) {
       const answer = await api()
@@ -52,6 +53,10 @@ describe('a full disk', () => {
         .send({ name: `Customer ${n}`, notes: note });
       if (answer.status !== 201) refused = answer;
     }
+    const lines = String(log.mock.calls);
+    log.mockRestore();
+    expect(lines).toContain('Failed query: insert into');
+    expect(lines).not.toContain(note);
     expect(refused?.status).toBe(507);
     expect(faultOf(refused?.body)).toMatchObject({ code: 'disk-full', field: null });
     expect(faultOf(refused?.body).message).toMatch(/can still be read/);

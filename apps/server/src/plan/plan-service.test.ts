@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { describe, expect, it, jest } from '@jest/globals';
 import type {
   ChangedWashes,
   MorningView,
@@ -8,7 +8,7 @@ import type {
   Schedule,
   WashRecord,
 } from '@keen/core';
-import { ConflictException } from '@nestjs/common';
+import { ConflictException, Logger } from '@nestjs/common';
 import type { EnginePool } from '../engine/engine-pool.js';
 import type { LastMorning } from './last-morning.js';
 import type { SolverPool } from '../solver/solver-pool.js';
@@ -204,12 +204,15 @@ describe('the search behind a plan', () => {
   });
 
   it('fails without taking the plan with it', async () => {
+    const told = jest.spyOn(Logger.prototype, 'error').mockReturnValue();
     const { plan, until, fail } = searching(found());
     const seen = await plan.view();
     expect(seen.standing.state).toBe('searching');
     const failed = until('failed');
     fail(new Error('the solver broke'));
     await failed;
+    expect(String(told.mock.calls)).toContain('the solver broke');
+    told.mockRestore();
     const after = await plan.view();
     expect(after.standing.state).toBe('failed');
     expect(after.id).toBe(seen.id);

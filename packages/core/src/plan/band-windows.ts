@@ -2,11 +2,11 @@ import type { Method } from '../method/index.js';
 import { localTime, type Place, queueMinutes } from '../place/index.js';
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../quantity/index.js';
 import { gradeAtContact, wearsProtection } from '../rules/index.js';
-import { activeHoursSaved, type SaltLedger } from '../salt/index.js';
 import { type Extras, type SeasonJobRow, workFor } from '../season/index.js';
 import type { Band, Cell, methodsInWays } from '../verdict/index.js';
 import type { DueState } from './cadence.js';
-import { goes, type MorningCase } from './morning-case.js';
+import { firstAhead, goes, type MorningCase } from './morning-case.js';
+import type { SavedBy } from './saved-hours.js';
 import { visitExtras } from './visit-extras.js';
 import { coldPerMinute, extrasMinor, washValue } from './wash-value.js';
 import type { Window } from './window.js';
@@ -18,50 +18,6 @@ export interface Candidate {
   readonly less: (() => Candidate) | null;
   /** With that work in another way of the wash; null: there is none. */
   readonly inWay: ((way: Pick<Window, 'wayId' | 'placeC'>) => Window) | null;
-}
-
-export type SavedBy = (method: Method) => readonly number[];
-
-const firstAhead = ({ ahead }: MorningCase): number => ahead[0]?.atMs ?? NaN;
-
-/** Of a car that has not changed since, what was worked out before: by what a wash takes off, each hour that was asked for. */
-const savedOn = new WeakMap<
-  SaltLedger,
-  { readonly ahead: MorningCase['ahead']; readonly byRemoves: Map<string, readonly number[]> }
->();
-
-function savedBefore({ ledger, ahead }: MorningCase): Map<string, readonly number[]> {
-  const known = savedOn.get(ledger);
-  if (known?.ahead === ahead) return known.byRemoves;
-  const byRemoves = new Map<string, readonly number[]>();
-  savedOn.set(ledger, { ahead, byRemoves });
-  return byRemoves;
-}
-
-/** Active hours that each start would save, worked out once for each method, for the hours in which it goes anywhere. */
-export function savedBy(input: MorningCase): SavedBy {
-  const { ledger, ahead } = input;
-  const before = savedBefore(input);
-  const made = new Map<string, readonly number[]>();
-  return ({ id, removes }) => {
-    // Every way of the whole car takes the same off.
-    const taken = Object.values(removes).join(' ');
-    const key = `${id} ${taken}`;
-    const known = made.get(key);
-    if (known) return known;
-    const there = before.get(taken) ?? [];
-    const lacking = input.bands
-      .filter(({ methodId }) => methodId === id)
-      .flatMap(({ cells }) => cells.filter((cell) => goes(cell) && cell.startMs >= input.nowMs))
-      .map(({ startMs }) => Math.round((startMs - firstAhead(input)) / MS_PER_HOUR))
-      .filter((hour) => Number.isNaN(there[hour] ?? NaN));
-    const more =
-      lacking.length > 0 ? activeHoursSaved(ledger, ahead, { removes, only: new Set(lacking) }) : there;
-    const saved = more.map((hours, i) => (Number.isNaN(hours) ? (there[i] ?? NaN) : hours));
-    before.set(taken, saved);
-    made.set(key, saved);
-    return saved;
-  };
 }
 
 export interface BandCase {

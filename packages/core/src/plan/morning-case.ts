@@ -56,3 +56,6 @@ export interface MorningCase {
 
 export const goes = (cell: Pick<Cell, 'verdict'>): boolean =>
   cell.verdict === 'go' || cell.verdict === 'go-if';
+
+/** The first of the coming hours. */
+export const firstAhead = ({ ahead }: Pick<MorningCase, 'ahead'>): number => ahead[0]?.atMs ?? NaN;

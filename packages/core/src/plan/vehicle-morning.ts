@@ -6,8 +6,9 @@ import { type Band, methodsInWays, nearestWays, type NearWay, type VerdictKind }
 import { startOfHourMs } from '../weather/index.js';
 import { type DueState, dueState } from './cadence.js';
 import { asked } from './asked-windows.js';
-import { bandCandidates, savedBy } from './band-windows.js';
+import { bandCandidates } from './band-windows.js';
 import { goes, type MorningCase } from './morning-case.js';
+import { savedBy } from './saved-hours.js';
 import type { Window } from './window.js';
 
 /** Why a place and method is not the answer: refused for good, or what rules it out in the hour of the answer. */
