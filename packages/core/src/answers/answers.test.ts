@@ -325,6 +325,17 @@ describe('a share of the mornings of a plan', () => {
     expect(deeds).toEqual(['makes one', 'makes three', 'waits for two', 'makes two']);
   });
 
+  it.each([
+    { stepMs: 100, isCalled: true, why: 'what is left would take one thread long' },
+    { stepMs: 0.1, isCalled: false, why: 'it is soon done' },
+  ])('calls for others where $why: $isCalled', ({ stepMs, isCalled }) => {
+    let nowMs = 0;
+    let calls = 0;
+    const team = { ...alone(), call: () => (calls += 1) };
+    answerTo<'plan'>(asked, { ...tools, clockMs: () => (nowMs += stepMs), team });
+    expect(calls > 0).toBe(isCalled);
+  });
+
   it('is no help with any other question', () => {
     expect(helpWith({ ...FACTS, kind: 'week' })).toBeNull();
   });

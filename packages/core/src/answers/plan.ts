@@ -42,10 +42,18 @@ export interface MadePlan {
 
 type OfCars = ShopFacts & Pick<PlanQuestion, 'cars' | 'facts'>;
 
+/**
+ * Others are called where one thread alone would take so long for what is left: each of them has to read and to compile everything first,
+ * which takes longer than a price changed.
+ */
+const WORTH_HELP_MS = 3000;
+/** What comes first for a car says little of the rest. */
+const LEAST_SHARE = 0.5;
+
 /** Works out the mornings of the cars that nobody has taken, in this order, and tells of each. */
 function makeMornings(
   question: OfCars,
-  { keep, report }: Tools,
+  { keep, report, clockMs }: Tools,
   { team, order }: { readonly team: Team; readonly order: readonly number[] },
 ): Map<number, VehicleMorning> {
   const made = new Map<number, VehicleMorning>();
@@ -54,9 +62,10 @@ function makeMornings(
     const car = question.cars[i];
     if (!car || !team.take(i)) continue;
     const label = car.vehicle.id;
+    const beganMs = clockMs();
     const progress = (share: number): void => {
-      // What is kept already needs no help.
-      if (share < 1) team.call();
+      const carMs = (clockMs() - beganMs) / Math.max(share, LEAST_SHARE);
+      if (carMs * (total - team.doneCount) > WORTH_HELP_MS) team.call();
       report({ label, share: (team.doneCount + share) / total });
     };
     const morning = morningOf({ ...question, car }, keep, progress);

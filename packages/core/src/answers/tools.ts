@@ -14,7 +14,7 @@ export interface AnswerProgress {
  * kept.
  */
 export interface Team {
-  /** Asks the others to begin; called when there is something to be worked out. */
+  /** Asks the others to begin; called when there is much to be worked out. */
   call(): void;
   /** @returns whether this car, by its number, is now mine to work out; false: somebody else has it */
   take(car: number): boolean;
