@@ -126,7 +126,6 @@ async function fitsEverywhere(page: Page, path: string): Promise<void> {
     await fits(page, PAPER, `${path} on paper`);
     await page.emulateMedia({ media: 'screen' });
   }
-  await page.setViewportSize(DESK);
 }
 
 test.describe('in the units that were chosen', () => {
@@ -152,7 +151,10 @@ test.describe('in the units that were chosen', () => {
         await (path.includes('?') ? settled(page, path) : follow(page, path));
         await looksFaultless(page, path);
         await fitsEverywhere(page, path);
-        expect.soft(await metricIn(page.getByRole('main')), path).toEqual([]);
+        for (const size of [PHONE, DESK]) {
+          await page.setViewportSize(size);
+          expect.soft(await metricIn(page.getByRole('main')), `${path} at ${size.width}`).toEqual([]);
+        }
       });
   });
 

@@ -23,7 +23,8 @@ const newestMs = (folder) =>
 
 async function joinCore() {
   const source = join(root, 'packages', 'core', 'src');
-  if (existsSync(CORE_IN_ONE) && statSync(CORE_IN_ONE).mtimeMs > newestMs(source)) return;
+  const changedMs = Math.max(newestMs(source), newestMs(import.meta.dirname));
+  if (existsSync(CORE_IN_ONE) && statSync(CORE_IN_ONE).mtimeMs > changedMs) return;
   mkdirSync(dirname(CORE_IN_ONE), { recursive: true });
   const bundle = await rolldown({
     input: join(source, 'index.ts'),

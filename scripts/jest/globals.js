@@ -18,6 +18,9 @@ const OF_THE_LANGUAGE = [
   'Reflect',
 ];
 
+/** What is made under other names of them is another thing. */
+export const TAKEN_ONCE = OF_THE_LANGUAGE.join();
+
 const isUsed = (name, code) => new RegExp(`\\b${name}\\b`).test(code);
 const isDeclared = (name, code) =>
   new RegExp(`\\b(?:(?:const|let|var|class|function) ${name}\\b|import (?:{[^}]*\\b)?${name}\\b)`).test(code);

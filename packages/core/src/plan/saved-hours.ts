@@ -1,6 +1,7 @@
 import type { Method } from '../method/index.js';
 import { MS_PER_HOUR } from '../quantity/index.js';
 import { activeHoursSaved, type SaltLedger } from '../salt/index.js';
+import { ZONE_GROUPS } from '../vehicle/index.js';
 import { firstAhead, goes, type MorningCase } from './morning-case.js';
 
 /** Active hours that a wash by a method would save at the start of each coming hour; NaN where nobody asked. */
@@ -27,7 +28,7 @@ export function savedBy(input: MorningCase): SavedBy {
   const made = new Map<string, readonly number[]>();
   return ({ id, removes }) => {
     // Every way of the whole car takes the same off.
-    const taken = Object.values(removes).join(' ');
+    const taken = ZONE_GROUPS.map((group) => removes[group]).join(' ');
     const key = `${id} ${taken}`;
     const known = made.get(key);
     if (known) return known;
