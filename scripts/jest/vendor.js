@@ -1,4 +1,4 @@
-// What unit tests load of other people's packages, joined into a few files once: every test file has modules of its own, and more than a
+// What tests of components load of other people's packages, joined into a few files once: every test file has modules of its own, and more than a
 // thousand small ones are slow to open each time.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -10,78 +10,32 @@ import { takenOnce } from './globals.js';
 const root = resolve(import.meta.dirname, '..', '..');
 const ICONS = '@tabler/icons-react';
 
-/**
- * Packages of a workspace that are joined: `names` are ECMAScript modules, of those that are `common` what they export is read off them, and
- * `defaults` have a default besides their names.
- */
-const shelf = (workspace, { names, common, defaults = [], isLeftAlone = () => false, options }) => ({
-  folder: join(root, workspace, 'node_modules', '.cache', 'keen', 'vendor'),
-  from: join(root, workspace, 'package.json'),
-  names: [...names, ...common],
-  common: new Set(common),
-  defaults: new Set(defaults),
-  external: (id) => id.startsWith('node:') || isLeftAlone(id),
-  options,
-});
+const folder = join(root, 'apps', 'web', 'node_modules', '.cache', 'keen', 'vendor');
+const requireOfWeb = createRequire(join(root, 'apps', 'web', 'package.json'));
 
-const WEB = shelf('apps/web', {
-  names: [
-    'react-router',
-    '@mantine/core',
-    '@mantine/hooks',
-    '@mantine/notifications',
-    '@mantine/spotlight',
-    '@tanstack/react-query',
-    '@testing-library/react',
-    '@testing-library/user-event',
-    ICONS,
-  ],
-  common: ['react', 'react/jsx-runtime', 'react-dom', 'react-dom/client'],
-  defaults: ['@testing-library/user-event'],
-  options: {
-    platform: 'browser',
-    resolve: { conditionNames: ['import', 'browser', 'default'] },
-    transform: { define: { 'process.env.NODE_ENV': '"test"' } },
-  },
-});
-
-/**
- * These find their own files, must be in one place for all who keep something in them, or are parts of the framework that are not used.
- * As in what is served, but for the reflection of decorators: it has to be there before any of them runs.
- */
-const APART =
-  /^(piscina|@?libsql|@node-rs|sharp|highs|class-validator|class-transformer|reflect-metadata|@nestjs\/(microservices|websockets)|@fastify\/static)/u;
-
-const SERVER = shelf('apps/server', {
-  names: [
-    '@nestjs/common',
-    '@nestjs/core',
-    '@nestjs/platform-express',
-    '@nestjs/swagger',
-    'better-auth',
-    'better-auth/adapters/drizzle',
-    'better-auth/api',
-    'better-auth/cookies',
-    'better-auth/plugins/username',
-    'drizzle-orm',
-    'drizzle-orm/batch',
-    'drizzle-orm/libsql',
-    'drizzle-orm/libsql/migrator',
-    'drizzle-orm/sqlite-core',
-  ],
-  common: ['express', 'rxjs', 'supertest'],
-  isLeftAlone: (id) => APART.test(id),
-  options: { platform: 'node' },
-});
+/** What these export is read off them. */
+const COMMON = ['react', 'react/jsx-runtime', 'react-dom', 'react-dom/client'];
+const MODULES = [
+  'react-router',
+  '@mantine/core',
+  '@mantine/hooks',
+  '@mantine/notifications',
+  '@mantine/spotlight',
+  '@tanstack/react-query',
+  '@testing-library/react',
+  '@testing-library/user-event',
+  ICONS,
+];
+/** These have a default besides their names. */
+const DEFAULTS = ['@testing-library/user-event'];
+const NAMES = [...MODULES, ...COMMON];
 
 const fileNameOf = (name) => name.replaceAll(/[^\w-]/g, '_');
 
-const mapperOf = ({ folder, names }) =>
-  Object.fromEntries(names.map((name) => [`^${name}$`, join(folder, `${fileNameOf(name)}.mjs`)]));
-
 /** For `moduleNameMapper`: each package by its exact name. */
-export const WEB_VENDOR = mapperOf(WEB);
-export const SERVER_VENDOR = mapperOf(SERVER);
+export const WEB_VENDOR = Object.fromEntries(
+  NAMES.map((name) => [`^${name}$`, join(folder, `${fileNameOf(name)}.mjs`)]),
+);
 
 const sourcesBelow = (folder) =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
@@ -96,25 +50,25 @@ function usedIcons() {
     const text = readFileSync(path, 'utf8');
     return text.includes(ICONS) ? [...text.matchAll(/\bIcon[A-Z]\w*/g)].map(([name]) => name) : [];
   });
-  const known = createRequire(WEB.from)(ICONS);
+  const known = requireOfWeb(ICONS);
   return [...new Set(named)].filter((name) => name in known).toSorted();
 }
 
 /** Names that a file cannot export by themselves. */
 const WORDS = new Set(['default', 'static']);
 
-function entryOf({ from, common, defaults }, name, icons) {
+function entryOf(name, icons) {
   if (name === ICONS) return `export { ${icons.join(', ')} } from '${ICONS}';`;
-  if (!common.has(name))
-    return `export * from '${name}';${defaults.has(name) ? ` export { default } from '${name}';` : ''}`;
-  const names = Object.keys(createRequire(from)(name)).filter(
+  if (!COMMON.includes(name))
+    return `export * from '${name}';${DEFAULTS.includes(name) ? ` export { default } from '${name}';` : ''}`;
+  const names = Object.keys(requireOfWeb(name)).filter(
     (one) => /^[A-Za-z_$][\w$]*$/.test(one) && !WORDS.has(one),
   );
   return `import all from '${name}';\nexport default all;\nexport const { ${names.join(', ')} } = all;`;
 }
 
-async function joinShelf(of, icons) {
-  const { folder, names, external, options } = of;
+export async function joinVendor() {
+  const icons = usedIcons();
   const mark = join(folder, 'stamp');
   const lock = readFileSync(join(root, 'package-lock.json'));
   const own = ['vendor.js', 'globals.js'].map((name) =>
@@ -126,13 +80,20 @@ async function joinShelf(of, icons) {
   const entries = join(folder, 'entries');
   mkdirSync(entries, { recursive: true });
   const input = Object.fromEntries(
-    names.map((name) => {
+    NAMES.map((name) => {
       const path = join(entries, `${fileNameOf(name)}.mjs`);
-      writeFileSync(path, entryOf(of, name, icons));
+      writeFileSync(path, entryOf(name, icons));
       return [fileNameOf(name), path];
     }),
   );
-  const bundle = await rolldown({ input, logLevel: 'silent', external, ...options });
+  const bundle = await rolldown({
+    input,
+    logLevel: 'silent',
+    external: (id) => id.startsWith('node:'),
+    platform: 'browser',
+    resolve: { conditionNames: ['import', 'browser', 'default'] },
+    transform: { define: { 'process.env.NODE_ENV': '"test"' } },
+  });
   await bundle.write({
     dir: folder,
     format: 'esm',
@@ -143,9 +104,4 @@ async function joinShelf(of, icons) {
   });
   await bundle.close();
   writeFileSync(mark, stamp);
-}
-
-export async function joinVendor() {
-  await joinShelf(WEB, usedIcons());
-  await joinShelf(SERVER, []);
 }

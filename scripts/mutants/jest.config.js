@@ -1,10 +1,10 @@
 // Jest as scripts/mutants/run.mjs uses it: the tests of one folder alone.
-import all from '../../jest.config.js';
+import { apart, components } from '../../jest.config.js';
 
 const { KEEN_MUTANTS_AREA: area, KEEN_MUTANTS_FOLDER: folder } = process.env;
+const ROOTS = { core: 'packages/core', server: 'apps/server' };
 // Tests of the web with components and without run side by side, all in the made-up browser.
-const name = area === 'web' ? 'components' : area;
-const project = all.projects.find(({ displayName }) => displayName === name);
+const project = area === 'web' ? components : { ...apart, rootDir: ROOTS[area] };
 const environment = area === 'web' ? 'jsdom' : 'node';
 
 export default {
