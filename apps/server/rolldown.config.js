@@ -3,7 +3,7 @@ import { basename } from 'node:path';
 import { defineConfig } from 'rolldown';
 
 // Each thread has a program of its own.
-const threads = readdirSync('dist', { recursive: true })
+const threads = readdirSync('dist', { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.worker.js') && !file.startsWith('bundle'))
   .map((file) => [basename(file, '.js'), `dist/${file}`]);
 

@@ -4,11 +4,10 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, renameSync, statSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { rolldown } from 'rolldown';
-import { takenOnce } from './globals.js';
 import { joinVendor } from './vendor.js';
 
 const root = resolve(import.meta.dirname, '..', '..');
-/** The core in one file: every test file has modules of its own, and hundreds of them are slow to open. */
+/** The core in one file: hundreds of them are slow to open. */
 export const CORE_IN_ONE = join(root, 'node_modules', '.cache', 'keen', 'core.mjs');
 const WORKSPACES = ['packages/core', 'apps/server'];
 
@@ -32,8 +31,7 @@ async function joinCore() {
     platform: 'neutral',
   });
   const made = `${CORE_IN_ONE}.part`;
-  const plugins = [{ name: 'globals', renderChunk: takenOnce }];
-  await bundle.write({ file: made, format: 'esm', plugins, codeSplitting: false });
+  await bundle.write({ file: made, format: 'esm', codeSplitting: false });
   await bundle.close();
   renameSync(made, CORE_IN_ONE);
 }

@@ -1,11 +1,11 @@
-// What tests of components load of other people's packages, joined into a few files once: every test file has modules of its own, and more than a
-// thousand small ones are slow to open each time.
+// What tests of components load of other people's packages, joined into a few files: thousands of small ones, of which most are icons that
+// nobody draws, are slow to open.
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { rolldown } from 'rolldown';
-import { takenOnce } from './globals.js';
 
 const root = resolve(import.meta.dirname, '..', '..');
 const ICONS = '@tabler/icons-react';
@@ -32,9 +32,9 @@ const NAMES = [...MODULES, ...COMMON];
 
 const fileNameOf = (name) => name.replaceAll(/[^\w-]/g, '_');
 
-/** For `moduleNameMapper`: each package by its exact name. */
-export const WEB_VENDOR = Object.fromEntries(
-  NAMES.map((name) => [`^${name}$`, join(folder, `${fileNameOf(name)}.mjs`)]),
+/** The file of each package by its exact name. */
+export const VENDOR_OF_WEB = new Map(
+  NAMES.map((name) => [name, pathToFileURL(join(folder, `${fileNameOf(name)}.mjs`)).href]),
 );
 
 const sourcesBelow = (folder) =>
@@ -71,10 +71,8 @@ export async function joinVendor() {
   const icons = usedIcons();
   const mark = join(folder, 'stamp');
   const lock = readFileSync(join(root, 'package-lock.json'));
-  const own = ['vendor.js', 'globals.js'].map((name) =>
-    readFileSync(join(import.meta.dirname, name), 'utf8'),
-  );
-  const stamp = createHash('sha256').update(lock).update(own.join()).update(icons.join()).digest('hex');
+  const own = readFileSync(import.meta.filename, 'utf8');
+  const stamp = createHash('sha256').update(lock).update(own).update(icons.join()).digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === stamp) return;
   rmSync(folder, { recursive: true, force: true });
   const entries = join(folder, 'entries');
@@ -100,7 +98,6 @@ export async function joinVendor() {
     entryFileNames: '[name].mjs',
     chunkFileNames: '[name].mjs',
     keepNames: true,
-    plugins: [{ name: 'globals', renderChunk: takenOnce }],
   });
   await bundle.close();
   writeFileSync(mark, stamp);
