@@ -12,6 +12,7 @@ import {
 import { ClockService } from '../clock/clock.service.js';
 import { workerFile } from '../engine/worker-file.js';
 import { FileReader, type Reading } from '../imports/file-reader.js';
+import { conflict } from '../errors/api-error.js';
 import { keeps } from '../imports/import-report.js';
 import { requireColumns } from '../imports/read-list.js';
 import { PlacesRepository } from '../records/places.repository.js';
@@ -57,6 +58,9 @@ const recordOf = ({
     taken: { ...NOTHING_TAKEN, isCounted: false },
   },
 });
+
+const isOfList = ({ status, found }: WashRecord): boolean =>
+  status === 'done' && found?.taken?.isCounted === false;
 
 /** Old washes from a spreadsheet. */
 @Injectable()
@@ -105,11 +109,19 @@ export class WashListService {
     };
   }
 
-  /** Takes out what came with a list, all or none. */
+  /**
+   * Takes out what came with a list, all or none; what has been deleted meanwhile is left as it is.
+   *
+   * @throws 409 where one of them has taken something out of the kit, or is not done: no list brings such
+   */
   async undo({ washIds }: WashesMade): Promise<void> {
     const removedMs = this.clock.now();
-    await this.washes.inTurn(() =>
-      this.washes.change({ setRemoved: washIds.map((id) => ({ id, removedMs })) }),
-    );
+    await this.washes.inTurn(async () => {
+      const asked = new Set(washIds);
+      const there = (await this.washes.list()).filter(({ id }) => asked.has(id));
+      const other = there.find((wash) => !isOfList(wash));
+      if (other) throw conflict('washIds', `Wash ${other.id} did not come with a list.`);
+      await this.washes.change({ setRemoved: there.map(({ id }) => ({ id, removedMs })) });
+    });
   }
 }

@@ -72,6 +72,28 @@ describe('a list of old washes', () => {
     expect((await read({ text: LIST, mode: 'look' })).good).toHaveLength(2);
   });
 
+  it('takes no other wash out with it, whatever ids are sent, and is not in the way of one that is gone', async () => {
+    const { made } = await read({ text: LIST, mode: 'good-lines' });
+    const [first, ...rest] = made?.washIds ?? [];
+    const planned = { vehicleId: car.id, placeId: place.id, methodId: 'garage-rinseless' };
+    const startMs = Date.parse('2026-01-15T09:00:00-05:00');
+    const other = (
+      await api()
+        .post('/api/washes')
+        .send({ ...planned, startMs })
+        .expect(201)
+    ).body as WashRecord;
+    const undo = (washIds: readonly (string | undefined)[]) =>
+      api().post('/api/washes/list/undo').send({ washIds });
+    const refused = await undo([first, other.id]).expect(409);
+    expect(faultOf(refused.body)).toMatchObject({ code: 'conflict', field: 'washIds' });
+    expect(await washes()).toHaveLength(3);
+    await undo([first]).expect(204);
+    await undo([first, ...rest]).expect(204);
+    expect((await washes()).map(({ id }) => id)).toEqual([other.id]);
+    await api().delete(`/api/washes/${other.id}`).expect(204);
+  });
+
   it('uses the headings that were chosen, and names one that is not there', async () => {
     const text = 'Wagen,Tag\nBlack saloon,2026-01-02';
     expect((await read({ text, mode: 'look' })).good).toEqual([]);
