@@ -29,7 +29,7 @@ const components = {
 };
 
 export default {
-  // A machine of two processors has both to itself.
+  // By itself Jest leaves one of two processors alone.
   maxWorkers: 2,
   projects: [
     project('core', 'packages/core'),

@@ -4,14 +4,15 @@ import { addEventHandler } from 'jest-circus';
 
 export const { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, test } = globalThis;
 
+/** Where a test says nothing else. */
 const LIMIT_MS = 60_000;
 const { setTimeout: later, clearTimeout: never } = globalThis;
 
 /** The same work, which fails where it has not ended in time; the clock of the machine counts, whatever a test makes of it. */
-const inTime = (work) => async () => {
+const inTime = (work, limitMs) => async () => {
   let timer;
   const limit = new Promise((_, fail) => {
-    timer = later(fail, LIMIT_MS, new Error(`has not ended within ${LIMIT_MS / 1000} s`));
+    timer = later(fail, limitMs, new Error(`has not ended within ${limitMs / 1000} s`));
   });
   try {
     await Promise.race([work(), limit]);
@@ -22,7 +23,7 @@ const inTime = (work) => async () => {
 
 addEventHandler((event, { currentDescribeBlock: { children, hooks } }) => {
   const added = { add_test: children, add_hook: hooks }[event.name]?.at(-1);
-  if (added?.fn) added.fn = inTime(added.fn);
+  if (added?.fn) added.fn = inTime(added.fn, added.timeout ?? LIMIT_MS);
 });
 
 const timers = new ModernFakeTimers({ config: { fakeTimers: {} }, global: globalThis });

@@ -13,24 +13,9 @@ import {
   type RunAnswer,
 } from '@keen/core';
 import request from 'supertest';
-import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE, RINSELESS } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
-const RINSELESS = {
-  name: 'Rinseless concentrate',
-  role: 'rinseless',
-  inUsePh: 7.5,
-  usualParts: 255,
-  fewestParts: 15,
-  mostParts: 320,
-  capMl: 30,
-  lowestStoreC: 1,
-  keptIn: 'van',
-  bottleMl: 1000,
-  leftMl: 1000,
-  lowMl: 150,
-  priceMinor: 2400,
-} as const;
 const TOWELS = { name: 'Towels', kind: 'folded-towel', count: 30, cleanCount: 20 } as const;
 
 let test: TestApp;

@@ -72,6 +72,23 @@ export const doneWash = (vehicleId: string, placeId: string, startMs: number) =>
   found: { icePanels: [], spots: 'none', leftovers: '', note: '' },
 });
 
+/** A bottle of the shop's own. */
+export const RINSELESS = {
+  name: 'Rinseless concentrate',
+  role: 'rinseless',
+  inUsePh: 7.5,
+  usualParts: 255,
+  fewestParts: 15,
+  mostParts: 320,
+  capMl: 30,
+  lowestStoreC: 1,
+  keptIn: 'van',
+  bottleMl: 1000,
+  leftMl: 1000,
+  lowMl: 150,
+  priceMinor: 2400,
+} as const;
+
 /** The first fault that a refusal names. */
 export const faultOf = (body: unknown): ErrorBody['error'] => (body as ErrorBody).error;
 

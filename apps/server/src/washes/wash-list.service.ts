@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import { Injectable } from '@nestjs/common';
 import {
   NOTHING_TAKEN,
@@ -11,8 +12,8 @@ import {
 } from '@keen/core';
 import { ClockService } from '../clock/clock.service.js';
 import { workerFile } from '../engine/worker-file.js';
-import { FileReader, type Reading } from '../imports/file-reader.js';
 import { conflict } from '../errors/api-error.js';
+import { FileReader, type Reading } from '../imports/file-reader.js';
 import { keeps } from '../imports/import-report.js';
 import { requireColumns } from '../imports/read-list.js';
 import { PlacesRepository } from '../records/places.repository.js';
@@ -27,6 +28,9 @@ const READING: Reading<typeof run> = {
   file: workerFile('washes', import.meta.url),
   tooMuch: 'This list takes too long to read.',
 };
+
+/** What a list takes out of the kit. */
+const NOTHING = { ...NOTHING_TAKEN, isCounted: false };
 
 /** A wash of long ago: it takes nothing out of the kit, and nobody told of a coat that it laid. */
 const recordOf = ({
@@ -55,12 +59,13 @@ const recordOf = ({
     leftovers: '',
     note,
     laid: [],
-    taken: { ...NOTHING_TAKEN, isCounted: false },
+    taken: NOTHING,
   },
 });
 
-const isOfList = ({ status, found }: WashRecord): boolean =>
-  status === 'done' && found?.taken?.isCounted === false;
+/** Done, alone and out of nothing: deleting it gives nothing back. */
+const isAsListed = ({ status, visit, found }: WashRecord): boolean =>
+  status === 'done' && !visit && isDeepStrictEqual(found?.taken, NOTHING);
 
 /** Old washes from a spreadsheet. */
 @Injectable()
@@ -112,15 +117,18 @@ export class WashListService {
   /**
    * Takes out what came with a list, all or none; what has been deleted meanwhile is left as it is.
    *
-   * @throws 409 where one of them has taken something out of the kit, or is not done: no list brings such
+   * @throws 409 where one of them is not done, belongs to a visit or has taken something out of the kit: no list brings such
    */
   async undo({ washIds }: WashesMade): Promise<void> {
     const removedMs = this.clock.now();
     await this.washes.inTurn(async () => {
       const asked = new Set(washIds);
       const there = (await this.washes.list()).filter(({ id }) => asked.has(id));
-      const other = there.find((wash) => !isOfList(wash));
-      if (other) throw conflict('washIds', `Wash ${other.id} did not come with a list.`);
+      if (!there.every(isAsListed))
+        throw conflict(
+          'washIds',
+          'One of these washes is not as a list brings it. Delete in the log those that you do not want.',
+        );
       await this.washes.change({ setRemoved: there.map(({ id }) => ({ id, removedMs })) });
     });
   }

@@ -1,7 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import type { PlaceRecord, Settings, VehicleRecord, WashListReport, WashRecord } from '@keen/core';
+import type { PlaceRecord, Product, Settings, VehicleRecord, WashListReport, WashRecord } from '@keen/core';
 import request from 'supertest';
-import { faultOf, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import {
+  doneWash,
+  faultOf,
+  PLACE,
+  RINSELESS,
+  startTestApp,
+  type TestApp,
+  VEHICLE,
+} from '../testing/test-app.js';
 
 const LIST = `Vehicle;Date;Time;How;Paid;Note
 black saloon;2025-12-24;9:30;rinseless;14,50;grey sills
@@ -85,13 +93,29 @@ describe('a list of old washes', () => {
     ).body as WashRecord;
     const undo = (washIds: readonly (string | undefined)[]) =>
       api().post('/api/washes/list/undo').send({ washIds });
-    const refused = await undo([first, other.id]).expect(409);
-    expect(faultOf(refused.body)).toMatchObject({ code: 'conflict', field: 'washIds' });
-    expect(await washes()).toHaveLength(3);
+    // Nothing is counted by its method, and yet it took out of a bottle.
+    await api()
+      .patch('/api/settings')
+      .send({ stock: { 'garage-rinseless': 0 } })
+      .expect(200);
+    const bottle = (await api().post('/api/kit/products').send(RINSELESS).expect(201)).body as Product;
+    const day = Date.parse('2026-01-13T09:00:00-05:00');
+    const done = (
+      await api()
+        .post('/api/washes/done')
+        .send(doneWash(car.id, place.id, day))
+        .expect(201)
+    ).body as WashRecord;
+    expect(done.found?.taken).toMatchObject({ isCounted: false, products: [{ productId: bottle.id }] });
+    for (const { id } of [other, done]) {
+      const refused = await undo([first, id]).expect(409);
+      expect(faultOf(refused.body)).toMatchObject({ code: 'conflict', field: 'washIds' });
+    }
+    expect(await washes()).toHaveLength(4);
     await undo([first]).expect(204);
     await undo([first, ...rest]).expect(204);
-    expect((await washes()).map(({ id }) => id)).toEqual([other.id]);
-    await api().delete(`/api/washes/${other.id}`).expect(204);
+    expect((await washes()).map(({ id }) => id).toSorted()).toEqual([other.id, done.id].toSorted());
+    for (const { id } of [other, done]) await api().delete(`/api/washes/${id}`).expect(204);
   });
 
   it('uses the headings that were chosen, and names one that is not there', async () => {
