@@ -67,11 +67,11 @@ function Standing({ product, onEdit }: { readonly product: Product; readonly onE
         onError: noticeOfFailure,
       },
     );
+  // It is gone from the page as soon as the shelf is read again: what is said then must not hang on it.
   const takeAway = (): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} taken off the shelf.`, () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void remove
+      .mutateAsync(id)
+      .then(() => noticeWithUndo(`${name} taken off the shelf.`, () => restore.mutate(id)), noticeOfFailure);
   return (
     <li className={classes.standing}>
       <Bottle leftMl={leftMl} bottleMl={bottleMl} lowMl={lowMl} />

@@ -13,15 +13,10 @@ function Offer({ learned, product }: { readonly learned: LearnedMl; readonly pro
   const save = useSaveProduct();
   const { ml, countedMl, cars } = learned;
   const { id, name, carMl } = product;
-  const use = (): void =>
-    save.mutate(
-      { id, carMl: ml },
-      {
-        onSuccess: () =>
-          noticeWithUndo(`${name}: ${format.ml(ml)} a saloon from now on`, () => save.mutate({ id, carMl })),
-        onError: noticeOfFailure,
-      },
-    );
+  const said = (): void =>
+    noticeWithUndo(`${name}: ${format.ml(ml)} a saloon from now on`, () => save.mutate({ id, carMl }));
+  // Once it is taken the offer is gone from the page: what is said then must not hang on it.
+  const use = (): void => void save.mutateAsync({ id, carMl: ml }).then(said, noticeOfFailure);
   return (
     <li>
       <div>

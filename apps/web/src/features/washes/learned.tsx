@@ -45,16 +45,12 @@ function Offer({ learned, house, nameOfPlace, nameOfPerson }: OfferProps) {
   ];
   const use = (): void => {
     const variant = withLearned(house, learned, shopMethod(methodId, house).steps);
-    save.mutate(
-      { house: { variants: { [methodId]: variant } } },
-      {
-        onSuccess: () =>
-          noticeWithUndo(`${step}: ${format.minutes(minutes)} from now on`, () =>
-            save.mutate({ house: { variants: { [methodId]: before } } }),
-          ),
-        onError: noticeOfFailure,
-      },
-    );
+    // Once it is taken the offer is gone from the page: what is said then must not hang on it.
+    const said = (): void =>
+      noticeWithUndo(`${step}: ${format.minutes(minutes)} from now on`, () =>
+        save.mutate({ house: { variants: { [methodId]: before } } }),
+      );
+    void save.mutateAsync({ house: { variants: { [methodId]: variant } } }).then(said, noticeOfFailure);
   };
   return (
     <li>
