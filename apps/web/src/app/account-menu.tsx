@@ -22,9 +22,7 @@ export function AccountMenu() {
           {who.name}, {ROLE_NAMES[who.role].toLowerCase()}
           {who.device !== null && ` · ${who.device}`}
         </Menu.Label>
-        <Menu.Item onClick={() => signOut.mutate(undefined, { onError: noticeOfFailure })}>
-          Sign out
-        </Menu.Item>
+        <Menu.Item onClick={() => void signOut.mutateAsync().catch(noticeOfFailure)}>Sign out</Menu.Item>
       </Menu.Dropdown>
     </Menu>
   );

@@ -37,7 +37,7 @@ interface ListDialogProps<K extends string, T, M> {
   ) => Promise<ListReport<T, Readonly<Partial<Record<K, string>>>, M>>;
   /** What is said once it is kept. */
   readonly added: (made: M) => string;
-  readonly undo: (made: M) => void;
+  readonly undo: (made: M) => Promise<unknown>;
   readonly onClose: () => void;
 }
 

@@ -7,7 +7,7 @@ import { methodName, nameOf } from '../words/names.js';
 import { verdictText } from '../words/verdict-words.js';
 import { wayBeside } from '../words/way-words.js';
 import classes from './nearest-ways.module.css';
-import { noticeOfFailure, noticeWithUndo } from './notices.js';
+import { sayWithUndo } from './notices.js';
 import { VerdictSwatch } from './verdict-patterns.js';
 
 interface NearestWaysProps {
@@ -26,19 +26,14 @@ const goes = ({ verdict }: NearWay): boolean => verdict === 'go' || verdict === 
 export function NearestWays({ vehicleId, vehicleName, ways, places, onShow }: NearestWaysProps) {
   const format = useFormat();
   const plan = usePlanWash();
-  const { mutate: unplan } = useRemove('washes');
+  const { mutateAsync: unplan } = useRemove('washes');
   if (ways.length === 0) return null;
   const planIt = ({ placeId, methodId, startMs, wayId }: NearWay): void =>
-    plan.mutate(
+    void sayWithUndo(
       // Half of the car is what was offered, and no other way of it goes.
-      { vehicleId, placeId, methodId, startMs, ...(isHalf(wayId) ? { wayId } : {}) },
-      {
-        onSuccess: (wash) =>
-          noticeWithUndo(`${vehicleName} planned for ${format.dayTime(wash.startMs)}.`, () =>
-            unplan(wash.id),
-          ),
-        onError: noticeOfFailure,
-      },
+      plan.mutateAsync({ vehicleId, placeId, methodId, startMs, ...(isHalf(wayId) ? { wayId } : {}) }),
+      (wash) => `${vehicleName} planned for ${format.dayTime(wash.startMs)}.`,
+      (wash) => unplan(wash.id),
     );
   return (
     <ul className={classes.ways} aria-label={`Nearest ways for ${vehicleName}`}>

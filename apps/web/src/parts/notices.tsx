@@ -4,12 +4,12 @@ import { ApiError } from '../api/client.js';
 
 const UNDO_MS = 12_000;
 
-/** Says what was done and offers to take it back. */
-export function noticeWithUndo(message: string, undo: () => void): void {
+/** Says what was done and offers to undo it; says why where undoing fails. */
+export function noticeWithUndo(message: string, undo: () => Promise<unknown>): void {
   const id = `undo-${message}`;
   const takeBack = (): void => {
     notifications.hide(id);
-    undo();
+    undo().catch(noticeOfFailure);
   };
   notifications.show({
     id,
@@ -26,6 +26,28 @@ export function noticeWithUndo(message: string, undo: () => void): void {
     ),
   });
 }
+
+/**
+ * Says what a change did and offers to undo it, or says why it failed. Nothing of that hangs on what asked for the change: a row is often
+ * gone from the page, or the page left, before the answer is there.
+ *
+ * @returns whether it was done
+ */
+export const sayWithUndo = <T,>(
+  change: Promise<T>,
+  message: string | ((answer: T) => string),
+  undo: (answer: T) => Promise<unknown>,
+): Promise<boolean> =>
+  change.then(
+    (answer) => {
+      noticeWithUndo(typeof message === 'string' ? message : message(answer), () => undo(answer));
+      return true;
+    },
+    (error: Error) => {
+      noticeOfFailure(error);
+      return false;
+    },
+  );
 
 /** Says what went wrong with an action. */
 export function noticeOfFailure(error: Error): void {

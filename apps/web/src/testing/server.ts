@@ -13,14 +13,17 @@ export interface Answer {
 /**
  * A server that answers as it is told and keeps what was sent.
  *
- * @param answer by request; what it does not answer is an empty list for a reading and an empty object for a change
+ * @param answer by request, at once or when its promise is kept; what it does not answer is an empty list for a reading and an empty
+ *   object for a change
  */
-export function madeUpServer(answer: (request: Sent) => Answer | undefined = () => undefined): Sent[] {
+export function madeUpServer(
+  answer: (request: Sent) => Answer | undefined | Promise<Answer> = () => undefined,
+): Sent[] {
   const sent: Sent[] = [];
-  const reply = (path: string, { method = 'GET', body }: RequestInit = {}): Promise<Response> => {
+  const reply = async (path: string, { method = 'GET', body }: RequestInit = {}): Promise<Response> => {
     const request: Sent = { method, path, body: typeof body === 'string' ? JSON.parse(body) : undefined };
     if (method !== 'GET') sent.push(request);
-    const { status = 200, body: answered = method === 'GET' ? [] : {} } = answer(request) ?? {};
+    const { status = 200, body: answered = method === 'GET' ? [] : {} } = (await answer(request)) ?? {};
     const response = {
       ok: status < 400,
       status,
@@ -28,7 +31,7 @@ export function madeUpServer(answer: (request: Sent) => Answer | undefined = () 
       json: () => Promise.resolve(answered),
       text: () => Promise.resolve(JSON.stringify(answered)),
     };
-    return Promise.resolve(response as unknown as Response);
+    return response as unknown as Response;
   };
   globalThis.fetch = reply as unknown as typeof fetch;
   return sent;

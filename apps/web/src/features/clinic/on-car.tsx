@@ -5,7 +5,7 @@ import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { useAddSpot, useChangeSpot, useSpots } from '../../api/spot-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { DeleteButton } from '../../parts/delete-button.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, sayWithUndo } from '../../parts/notices.js';
 import { Failed } from '../../parts/states.js';
 import { ZONE_NAMES } from '../../words/car-names.js';
 import { spotText } from '../../words/clinic-words.js';
@@ -23,14 +23,11 @@ export function OnCar({ spot, onChange }: OnCarProps) {
   const format = useFormat();
   const { data: vehicles = [] } = useVehicles();
   const { data: records = [], error } = useSpots(spot.vehicleId ?? '');
-  const { mutate: remove } = useDelete('spots');
-  const { mutate: bringBack } = useBringBack('spots');
+  const { mutateAsync: remove } = useDelete('spots');
+  const { mutateAsync: bringBack } = useBringBack('spots');
   const forget = ({ vehicleId, id }: SpotRecord): void => {
     const path = `vehicles/${vehicleId}/spots/${id}`;
-    remove(path, {
-      onSuccess: () => noticeWithUndo('The spots are deleted.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'The spots are deleted.', () => bringBack(path));
   };
   return (
     <>
@@ -86,24 +83,19 @@ export function OnCar({ spot, onChange }: OnCarProps) {
 export function KeepButton({ spot, onKept }: Pick<OnCarProps, 'spot'> & { readonly onKept: () => void }) {
   const add = useAddSpot();
   const change = useChangeSpot();
-  const { mutate: remove } = useDelete('spots');
+  const { mutateAsync: remove } = useDelete('spots');
   const { vehicleId, zone, recordId, age, material, cause, done } = spot;
   if (vehicleId === null || zone === null) return null;
   const keep = (): void => {
     if (recordId !== null) {
-      change.mutate({ vehicleId, id: recordId, done }, { onSuccess: onKept, onError: noticeOfFailure });
+      void change.mutateAsync({ vehicleId, id: recordId, done }).then(onKept, noticeOfFailure);
       return;
     }
-    add.mutate(
-      { vehicleId, zone, age, material, cause, done, note: '' },
-      {
-        onSuccess: ({ id }) => {
-          noticeWithUndo('Kept on the car’s record.', () => remove(`vehicles/${vehicleId}/spots/${id}`));
-          onKept();
-        },
-        onError: noticeOfFailure,
-      },
-    );
+    void sayWithUndo(
+      add.mutateAsync({ vehicleId, zone, age, material, cause, done, note: '' }),
+      'Kept on the car’s record.',
+      ({ id }) => remove(`vehicles/${vehicleId}/spots/${id}`),
+    ).then((isKept) => isKept && onKept());
   };
   return (
     <Button color="lamp.3" size="md" loading={add.isPending || change.isPending} onClick={keep}>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { spotPhotoPath, spotPhotoUrl, useAddSpotPhoto } from '../../api/spot-queries.js';
 import { DeleteButton } from '../../parts/delete-button.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { PhotoRefused, smallPhoto } from '../../parts/photo.js';
 import { ZONE_NAMES } from '../../words/car-names.js';
 import classes from './spot-photos.module.css';
@@ -12,8 +12,8 @@ import classes from './spot-photos.module.css';
 /** Photographs of spots on a car's record: taken or chosen, seen large, deleted and brought back. */
 export function SpotPhotos({ record }: { readonly record: SpotRecord }) {
   const add = useAddSpotPhoto();
-  const { mutate: remove } = useDelete('spots');
-  const { mutate: bringBack } = useBringBack('spots');
+  const { mutateAsync: remove } = useDelete('spots');
+  const { mutateAsync: bringBack } = useBringBack('spots');
   const [fault, setFault] = useState<string | null>(null);
   const where = ZONE_NAMES[record.zone].toLowerCase();
   const take = async (file: File | null): Promise<void> => {
@@ -29,10 +29,7 @@ export function SpotPhotos({ record }: { readonly record: SpotRecord }) {
   };
   const forget = (photoId: string): void => {
     const path = spotPhotoPath(record, photoId);
-    remove(path, {
-      onSuccess: () => noticeWithUndo('The photograph is deleted.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'The photograph is deleted.', () => bringBack(path));
   };
   return (
     <div className={classes.photos}>

@@ -29,13 +29,12 @@ export function ProtectionPanel({ vehicle, condition, zone, nowMs }: ProtectionP
   const save = useSaveVehicle();
   const keep = (changed: readonly ZoneProtection[], said: string, onFault?: (error: Error) => void): void => {
     const before = vehicle.protections;
-    save.mutate(
-      { id: vehicle.id, protections: withRows(before, changed), was: { protections: before } },
-      {
-        onSuccess: () => noticeWithUndo(said, () => save.mutate({ id: vehicle.id, protections: before })),
-        onError: onFault ?? noticeOfFailure,
-      },
-    );
+    save
+      .mutateAsync({ id: vehicle.id, protections: withRows(before, changed), was: { protections: before } })
+      .then(
+        () => noticeWithUndo(said, () => save.mutateAsync({ id: vehicle.id, protections: before })),
+        onFault ?? noticeOfFailure,
+      );
   };
   const noted = protectionRow(vehicle, zone);
   const row = rowNow(noted, condition);

@@ -1,6 +1,6 @@
 import { QUICK_LOOKS, type QuickLook, type VehicleRecord } from '@keen/core';
 import { useChangeLooks, useQuickLook } from '../../api/looks-queries.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { QUICK_LOOK_NAMES } from '../../words/look-words.js';
 import classes from './quick-look.module.css';
 
@@ -11,20 +11,12 @@ interface QuickLookBoxProps {
 /** One tap for the whole car: film and grit of every zone replace the estimate; single zones are corrected afterwards. */
 export function QuickLookBox({ vehicle }: QuickLookBoxProps) {
   const quick = useQuickLook();
-  const { mutate: change } = useChangeLooks(vehicle.id);
+  const { mutateAsync: change } = useChangeLooks(vehicle.id);
   const say = (look: QuickLook): void =>
-    quick.mutate(
-      { vehicleId: vehicle.id, look },
-      {
-        onSuccess: (looks) =>
-          noticeWithUndo(`${vehicle.name}: ${QUICK_LOOK_NAMES[look].toLowerCase()}.`, () =>
-            change(
-              { ids: looks.map(({ id }) => id), isDeleted: true },
-              { onError: (error) => noticeOfFailure(error) },
-            ),
-          ),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(
+      quick.mutateAsync({ vehicleId: vehicle.id, look }),
+      `${vehicle.name}: ${QUICK_LOOK_NAMES[look].toLowerCase()}.`,
+      (looks) => change({ ids: looks.map(({ id }) => id), isDeleted: true }),
     );
   return (
     <section className={classes.box} aria-label="The whole car at a glance">

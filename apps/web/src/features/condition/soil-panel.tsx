@@ -4,7 +4,7 @@ import type { KeyboardEvent } from 'react';
 import { useLookAtSoil } from '../../api/looks-queries.js';
 import { useBringBack, useDelete } from '../../api/salt-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { DeleteButton } from '../../parts/delete-button.js';
 import { SOIL_NAMES, ZONE_NAMES } from '../../words/car-names.js';
 import { gradeText, soilOn } from './condition-view.js';
@@ -24,20 +24,14 @@ interface SoilPanelProps {
 export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelProps) {
   const format = useFormat();
   const look = useLookAtSoil(vehicle.id);
-  const { mutate: remove } = useDelete('looks');
-  const { mutate: bringBack } = useBringBack('looks');
+  const { mutateAsync: remove } = useDelete('looks');
+  const { mutateAsync: bringBack } = useBringBack('looks');
   const pathOf = (id: string): string => `vehicles/${vehicle.id}/soil/${id}`;
   const grade = (at: SoilKind, value: number): void =>
-    look.mutate(
-      { zone, kind: at, grade: value },
-      {
-        onSuccess: ({ id }) =>
-          noticeWithUndo(
-            `${ZONE_NAMES[zone]}: ${SOIL_NAMES[at].toLowerCase()} ${gradeText(value, at)}.`,
-            () => remove(pathOf(id)),
-          ),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(
+      look.mutateAsync({ zone, kind: at, grade: value }),
+      `${ZONE_NAMES[zone]}: ${SOIL_NAMES[at].toLowerCase()} ${gradeText(value, at)}.`,
+      ({ id }) => remove(pathOf(id)),
     );
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey || !/^[0-5]$/.test(event.key)) return;
@@ -49,10 +43,7 @@ export function SoilPanel({ vehicle, condition, zone, kind, onKind }: SoilPanelP
     .slice(-4)
     .reverse();
   const forget = (id: string): void =>
-    remove(pathOf(id), {
-      onSuccess: () => noticeWithUndo('That look is deleted.', () => bringBack(pathOf(id))),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(pathOf(id)), 'That look is deleted.', () => bringBack(pathOf(id)));
   return (
     <section
       className={classes.box}

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBookings, useRemoveBooking, useRestoreBooking } from '../../api/customer-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { seasonJobsText } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
@@ -28,13 +28,11 @@ export function Bookings(props: BookingsProps) {
     return customerId ? nameOf(customers, customerId) : 'nobody in the book';
   };
   const deleteOne = ({ id, vehicleId }: BookingRecord): void =>
-    remove.mutate(id, {
-      onSuccess: () =>
-        noticeWithUndo(`The booking of the ${nameOf(vehicles, vehicleId)} is cancelled.`, () =>
-          restore.mutate(id),
-        ),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(
+      remove.mutateAsync(id),
+      `The booking of the ${nameOf(vehicles, vehicleId)} is cancelled.`,
+      () => restore.mutateAsync(id),
+    );
   return (
     <>
       <OwnerOnly>

@@ -9,7 +9,7 @@ import {
 } from '../../api/customer-queries.js';
 import { useClock } from '../../api/queries.js';
 import { useWashes } from '../../api/wash-queries.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import classes from '../../parts/record-list.module.css';
 import { Empty } from '../../parts/states.js';
 import { CustomerCard } from './customer-card.js';
@@ -35,10 +35,7 @@ export function CustomerList({ customers, vehicles }: CustomerListProps) {
   const remove = useRemoveCustomer();
   const restore = useRestoreCustomer();
   const deleteOne = ({ id, name }: Customer): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(id), `${name} deleted.`, () => restore.mutateAsync(id));
   return (
     <>
       <OwnerOnly>

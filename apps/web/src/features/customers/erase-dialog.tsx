@@ -20,7 +20,7 @@ export function EraseDialog({ customer, onClose }: EraseDialogProps) {
       otherwise={`Type ${name} as it is written here.`}
       act="Erase for good"
       isBusy={erase.isPending}
-      onAct={() => erase.mutate(id, { onSuccess: onClose, onError: noticeOfFailure })}
+      onAct={() => void erase.mutateAsync(id).then(onClose, noticeOfFailure)}
       onClose={onClose}
     >
       <p>

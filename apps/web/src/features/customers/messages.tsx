@@ -38,7 +38,7 @@ function Templates({ templates }: Pick<MessagesProps, 'templates'>) {
   const save = useSaveSettings();
   const set = (kind: MessageKind, text: string): void => {
     const own = text === SHIPPED_TEMPLATES[kind] ? '' : text;
-    save.mutate({ templates: { [kind]: own } }, { onError: noticeOfFailure });
+    void save.mutateAsync({ templates: { [kind]: own } }).catch(noticeOfFailure);
   };
   return (
     <details className={classes.box}>

@@ -10,7 +10,7 @@ import {
 } from '../../api/customer-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { download } from '../../parts/download.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, sayWithUndo } from '../../parts/notices.js';
 import { messageText, SHIPPED_TEMPLATES } from '../../words/message-words.js';
 import { MESSAGE_NAMES, nameOf } from '../../words/names.js';
 import classes from './customers.module.css';
@@ -50,7 +50,7 @@ export function Draft({
             loading={put.isPending}
             disabled={body.trim() === ''}
             onClick={() =>
-              put.mutate({ washId: unsent.wash.id, kind: unsent.kind, body }, { onError: noticeOfFailure })
+              void put.mutateAsync({ washId: unsent.wash.id, kind: unsent.kind, body }).catch(noticeOfFailure)
             }
           >
             Put in the outbox
@@ -75,16 +75,15 @@ export function Outbox({ customers, vehicles }: MessagesProps) {
   if (!messages) return null;
   const waiting = messages.filter(({ exportedMs }) => exportedMs === null);
   const takeOut = (): void =>
-    take.mutate(undefined, {
-      onSuccess: (taken) =>
-        download('messages.txt', messagesFile(taken, { customers, vehicles, format }), 'text/plain'),
-      onError: noticeOfFailure,
-    });
+    void take
+      .mutateAsync()
+      .then(
+        (taken) =>
+          download('messages.txt', messagesFile(taken, { customers, vehicles, format }), 'text/plain'),
+        noticeOfFailure,
+      );
   const forget = ({ id }: MessageRecord): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo('The message is thrown away.', () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(id), 'The message is thrown away.', () => restore.mutateAsync(id));
   return (
     <section className={classes.box}>
       <div className={classes.head}>

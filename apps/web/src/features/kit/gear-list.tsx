@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { demoted, type Gear, isWorn, laundered } from '@keen/core';
 import { useRemoveFrom, useRestoreTo, useSaveGear } from '../../api/kit-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { Empty } from '../../parts/states.js';
 import { gearText } from '../../words/kit-words.js';
 import { DUTY_NAMES, GEAR_NAMES } from '../../words/kit-names.js';
@@ -31,19 +31,11 @@ export function GearList({
       <Empty title="No gear yet">Add towels, mitts, the foamer and the lance with its measured draw.</Empty>
     );
   const renew = (piece: Gear, change: Partial<Gear>, message: string): void =>
-    save.mutate(
-      { id: piece.id, ...change },
-      {
-        onSuccess: () =>
-          noticeWithUndo(message, () => save.mutate({ id: piece.id, ...before(piece, change) })),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(save.mutateAsync({ id: piece.id, ...change }), message, () =>
+      save.mutateAsync({ id: piece.id, ...before(piece, change) }),
     );
   const deleteOne = ({ id, name }: Gear): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(id), `${name} deleted.`, () => restore.mutateAsync(id));
   return (
     <section className={classes.box}>
       <h2>Gear</h2>

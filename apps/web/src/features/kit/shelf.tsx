@@ -3,7 +3,7 @@ import type { Product } from '@keen/core';
 import { useRemoveFrom, useRestoreTo, useSaveProduct } from '../../api/kit-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { OwnerOnly } from '../../parts/owner-only.js';
 import { Empty } from '../../parts/states.js';
 import { KEPT_IN_NAMES, ROLE_NAMES } from '../../words/kit-names.js';
@@ -60,18 +60,11 @@ function Standing({ product, onEdit }: { readonly product: Product; readonly onE
   const restore = useRestoreTo('products');
   const { id, name, leftMl, bottleMl, lowMl, inUsePh, role } = product;
   const open = (): void =>
-    save.mutate(
-      { id, leftMl: leftMl + bottleMl },
-      {
-        onSuccess: () => noticeWithUndo(`A new bottle of ${name}.`, () => save.mutate({ id, leftMl })),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(save.mutateAsync({ id, leftMl: leftMl + bottleMl }), `A new bottle of ${name}.`, () =>
+      save.mutateAsync({ id, leftMl }),
     );
-  // It is gone from the page as soon as the shelf is read again: what is said then must not hang on it.
   const takeAway = (): void =>
-    void remove
-      .mutateAsync(id)
-      .then(() => noticeWithUndo(`${name} taken off the shelf.`, () => restore.mutate(id)), noticeOfFailure);
+    void sayWithUndo(remove.mutateAsync(id), `${name} taken off the shelf.`, () => restore.mutateAsync(id));
   return (
     <li className={classes.standing}>
       <Bottle leftMl={leftMl} bottleMl={bottleMl} lowMl={lowMl} />

@@ -8,7 +8,7 @@ import { usePlanWash, useWashes } from '../../api/wash-queries.js';
 import { useMorning, useMorningSoFar } from '../../api/plan-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { CurrentRunLink, useCurrentRun } from '../../parts/current-run.js';
 import { BackupAlert } from '../../parts/backup-alert.js';
 import { KitWarningsBox } from '../../parts/kit-warnings.js';
@@ -39,20 +39,15 @@ function Days({ days, ...cards }: CardProps & { readonly days: readonly Group[] 
 function usePlanBest(vehicles: readonly VehicleRecord[] | undefined) {
   const format = useFormat();
   const plan = usePlanWash();
-  const { mutate: unplan } = useRemove('washes');
+  const { mutateAsync: unplan } = useRemove('washes');
   const planBest = ({ vehicleId, best, workerId }: VehicleAnswer): void => {
     if (!best) return;
     const { placeId, methodId, startMs } = best;
     const worker = workerId === null ? {} : { workerId };
-    plan.mutate(
-      { vehicleId, placeId, methodId, startMs, ...worker },
-      {
-        onSuccess: (wash) =>
-          noticeWithUndo(`${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}.`, () =>
-            unplan(wash.id),
-          ),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(
+      plan.mutateAsync({ vehicleId, placeId, methodId, startMs, ...worker }),
+      `${nameOf(vehicles, vehicleId)} planned for ${format.dayTime(startMs)}.`,
+      (wash) => unplan(wash.id),
     );
   };
 

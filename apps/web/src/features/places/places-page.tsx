@@ -3,7 +3,7 @@ import type { PlaceRecord } from '@keen/core';
 import { useState } from 'react';
 import { useClock, usePlaces, useRemove, useRestore } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { PlaceCard } from './place-card.js';
@@ -32,10 +32,7 @@ export function PlacesPage() {
       </Page>
     );
   const deleteOne = ({ id, name }: PlaceRecord): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(id), `${name} deleted.`, () => restore.mutateAsync(id));
   return (
     <Page
       title="Places"

@@ -8,29 +8,22 @@ import type {
 } from '@keen/core';
 import { inverseOf, useAcceptPlan, useChangeWashes, useMarkWash } from '../../api/plan-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, sayWithUndo } from '../../parts/notices.js';
 import { nameOf } from '../../words/names.js';
 import { type Block, changesText } from './plan-view.js';
-
-/** Changes of washes, each said with its undo. */
-function useSaidChange() {
-  const change = useChangeWashes();
-  const said = (text: string) => ({
-    onSuccess: (changed: ChangedWashes) =>
-      noticeWithUndo(text, () => change.mutate(inverseOf(changed), { onError: noticeOfFailure })),
-    onError: noticeOfFailure,
-  });
-  return { change, said };
-}
 
 /** Changes to the plan, each said and undoable. */
 export function useActs(vehicles: readonly VehicleRecord[]) {
   const format = useFormat();
-  const { change, said } = useSaidChange();
+  const change = useChangeWashes();
   const accept = useAcceptPlan();
   const mark = useMarkWash();
+  const say = (changed: Promise<ChangedWashes>, text: string): void =>
+    void sayWithUndo(changed, text, (was) => change.mutateAsync(inverseOf(was)));
+  const changeIt = (to: Parameters<typeof change.mutate>[0], text: string): void =>
+    say(change.mutateAsync(to), text);
   const markIt = (to: Parameters<typeof mark.mutate>[0]): void =>
-    mark.mutate(to, { onError: noticeOfFailure });
+    void mark.mutateAsync(to).catch(noticeOfFailure);
   const nameOfCar = (vehicleId: string): string => nameOf(vehicles, vehicleId);
   const moveTo = (
     vehicleId: string,
@@ -41,37 +34,34 @@ export function useActs(vehicles: readonly VehicleRecord[]) {
     const slot = { placeId, methodId, startMs, workerId: to.workerId, extras: extras.jobIds, isLocked: true };
     const where = `${nameOfCar(vehicleId)} planned for ${format.dayTime(startMs)}, and locked there.`;
     const body = washId === null ? { add: [{ vehicleId, ...slot }] } : { move: [{ id: washId, ...slot }] };
-    change.mutate(body, said(where));
+    changeIt(body, where);
   };
   return {
     isBusy: change.isPending || accept.isPending,
     moveTo,
     remove: ({ wash, vehicleId }: Block) =>
-      wash && change.mutate({ remove: [wash.id] }, said(`${nameOfCar(vehicleId)} removed from the plan.`)),
+      wash && changeIt({ remove: [wash.id] }, `${nameOfCar(vehicleId)} removed from the plan.`),
     lock: ({ wash }: Block) => wash && markIt({ id: wash.id, isLocked: !wash.isLocked }),
     together: ({ wash, vehicleId }: Block, other: WashRecord) =>
       wash &&
-      change.mutate(
+      changeIt(
         { move: [{ id: wash.id, visitWith: other.id }] },
-        said(`${nameOfCar(vehicleId)} and ${nameOfCar(other.vehicleId)} are one visit now.`),
+        `${nameOfCar(vehicleId)} and ${nameOfCar(other.vehicleId)} are one visit now.`,
       ),
     apart: ({ wash, vehicleId }: Block, startMs: number) =>
       wash &&
-      change.mutate(
+      changeIt(
         { move: [{ id: wash.id, visitWith: null, startMs }] },
-        said(`${nameOfCar(vehicleId)} is washed by itself at ${format.dayTime(startMs)}.`),
+        `${nameOfCar(vehicleId)} is washed by itself at ${format.dayTime(startMs)}.`,
       ),
     setExtras: ({ wash, vehicleId }: Block, extras: readonly SeasonJobId[]) =>
       wash &&
-      change.mutate(
-        { move: [{ id: wash.id, extras }] },
-        said(`Seasonal jobs with ${nameOfCar(vehicleId)} changed.`),
-      ),
+      changeIt({ move: [{ id: wash.id, extras }] }, `Seasonal jobs with ${nameOfCar(vehicleId)} changed.`),
     start: ({ wash }: Block, nowMs: number) =>
       wash && markIt({ id: wash.id, startedMs: wash.startedMs === null ? nowMs : null }),
     accept: (view: PlanView, changeIds: readonly string[]) => {
       const accepted = view.changes.filter(({ id }) => changeIds.includes(id));
-      accept.mutate(changeIds, said(`Accepted: ${changesText(accepted)}.`));
+      say(accept.mutateAsync(changeIds), `Accepted: ${changesText(accepted)}.`);
     },
   };
 }

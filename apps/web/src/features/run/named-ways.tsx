@@ -2,7 +2,7 @@ import { Button, Group, Select, TextInput } from '@mantine/core';
 import type { NamedWay, Settings, Variant } from '@keen/core';
 import { useState } from 'react';
 import { useSaveSettings } from '../../api/queries.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { AS_IT_SHIPS } from './own-way.js';
 
 const SHIPPED = '';
@@ -22,16 +22,9 @@ export function NamedWays({ methodId, named, variant, onBegin }: NamedWaysProps)
   const [begun, setBegun] = useState<string | null>(null);
   const mine = named.filter((way) => way.methodId === methodId);
   const keep = (ways: readonly NamedWay[], said: string): void =>
-    save.mutate(
-      { namedWays: ways, was: { namedWays: named } },
-      {
-        onSuccess: () => {
-          noticeWithUndo(said, () => save.mutate({ namedWays: named }));
-          setName('');
-        },
-        onError: noticeOfFailure,
-      },
-    );
+    void sayWithUndo(save.mutateAsync({ namedWays: ways, was: { namedWays: named } }), said, () =>
+      save.mutateAsync({ namedWays: named }),
+    ).then((isKept) => isKept && setName(''));
   const begin = (chosen: string | null): void => {
     if (chosen === null) return;
     setBegun(chosen);

@@ -4,7 +4,7 @@ import { useMayChange } from '../../api/access-queries.js';
 import { useKit } from '../../api/kit-queries.js';
 import { useSaveSettings, useSettings } from '../../api/queries.js';
 import { useMoveWash } from '../../api/wash-queries.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import classes from './prepare.module.css';
 
@@ -53,26 +53,18 @@ export function ProductChoice({ step, wash, isBegun }: ProductChoiceProps) {
   const name = RUN_STEP_NAMES[step];
   const nameOfBottle = (id: string | null): string | undefined =>
     bottles.find((bottle) => bottle.id === id)?.name;
-  const said = (text: string, undo: () => void) => ({
-    onSuccess: () => noticeWithUndo(`${name}: ${text}`, undo),
-    onError: noticeOfFailure,
-  });
   const chooseOnce = (id: string | null): void => {
     const taking = (bottle: string | null) => ({ id: wash.id, products: { [step]: bottle } });
     const text = id === null ? 'as in every wash' : `${nameOfBottle(id)}, this wash only`;
-    move.mutate(
-      taking(id),
-      said(text, () => move.mutate(taking(once))),
-    );
+    void sayWithUndo(move.mutateAsync(taking(id)), `${name}: ${text}`, () => move.mutateAsync(taking(once)));
   };
   const chooseAlways = (id: string | null): void => {
     const taking = (bottle: string | null) => ({ house: { products: { [step]: bottle } } });
     const text = id === null ? 'picked automatically' : `always ${nameOfBottle(id)}`;
     if (once !== null) chooseOnce(null);
     if (id !== always)
-      save.mutate(
-        taking(id),
-        said(text, () => save.mutate(taking(always))),
+      void sayWithUndo(save.mutateAsync(taking(id)), `${name}: ${text}`, () =>
+        save.mutateAsync(taking(always)),
       );
   };
   const choose = (value: string | null): void => {

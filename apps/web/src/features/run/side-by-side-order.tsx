@@ -3,7 +3,7 @@ import { type RunPack, visitOf } from '@keen/core';
 import { Link } from 'react-router';
 import { inverseOf, useChangeWashes } from '../../api/plan-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { findingText } from '../../words/finding-words.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
 import { bucketText, holdText } from '../../words/visit-words.js';
@@ -25,15 +25,10 @@ export function SideBySideOrder({ pair: [first, second], names, isPlanned }: Sid
   if (!visit) return null;
   const { order, minutes, savedMinutes, against, bucket } = visit;
   const planTogether = (): void =>
-    change.mutate(
-      { move: [{ id: second.washId, visitWith: first.washId }] },
-      {
-        onSuccess: (changed) =>
-          noticeWithUndo(`${names.join(' and ')} are one visit now.`, () =>
-            change.mutate(inverseOf(changed)),
-          ),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(
+      change.mutateAsync({ move: [{ id: second.washId, visitWith: first.washId }] }),
+      `${names.join(' and ')} are one visit now.`,
+      (changed) => change.mutateAsync(inverseOf(changed)),
     );
   const goes = against.every((found) => found.length === 0);
   return (

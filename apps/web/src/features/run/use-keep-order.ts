@@ -39,13 +39,14 @@ export function useKeepOrder(
   const once = wash.predicted?.variant ?? null;
   const forAll = (variant: Variant | null) => ({ house: { variants: { [methodId]: variant } } });
   const forOne = (variant: Variant | null) => ({ id: wash.id, variant });
-  const said = (text: string, undo: () => void) => ({
-    onSuccess: () => {
-      noticeWithUndo(text, undo);
-      onClose();
-    },
-    onError: (error: Error) => setFailure(messageOf(error)),
-  });
+  const keep = (change: Promise<unknown>, text: string, undo: () => Promise<unknown>): void =>
+    void change.then(
+      () => {
+        noticeWithUndo(text, undo);
+        onClose();
+      },
+      (error: Error) => setFailure(messageOf(error)),
+    );
   return {
     once,
     always,
@@ -54,23 +55,13 @@ export function useKeepOrder(
     keepAlways: (variant, text) => {
       // What was chosen for this wash alone would hide it; a wash that is begun stays as it was.
       const replaced = isBegun ? null : once;
-      const { onSuccess, onError } = said(text, () => {
-        save.mutate(forAll(always));
-        if (replaced) move.mutate(forOne(replaced));
-      });
-      save.mutate(forAll(variant), {
-        onError,
-        onSuccess: () => {
-          if (replaced) move.mutate(forOne(null));
-          onSuccess();
-        },
-      });
+      const both = async (shop: Variant | null, one: Variant | null): Promise<void> => {
+        await save.mutateAsync(forAll(shop));
+        if (replaced) await move.mutateAsync(forOne(one));
+      };
+      keep(both(variant, null), text, () => both(always, replaced));
     },
-    keepOnce: (variant, text) => {
-      move.mutate(
-        forOne(variant),
-        said(text, () => move.mutate(forOne(once))),
-      );
-    },
+    keepOnce: (variant, text) =>
+      keep(move.mutateAsync(forOne(variant)), text, () => move.mutateAsync(forOne(once))),
   };
 }

@@ -4,7 +4,7 @@ import { useMoveWash } from '../../api/wash-queries.js';
 import { useWays } from '../../api/verdict-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { findingText } from '../../words/finding-words.js';
 import { wayName } from '../../words/way-words.js';
 import classes from './run.module.css';
@@ -34,15 +34,10 @@ export function WayChoice({ wash, wayId }: { readonly wash: WashRecord; readonly
   const move = useMoveWash();
   const others = options?.filter((option) => option.wayId !== wayId && goes(option)) ?? [];
   const choose = (chosen: string | null): void =>
-    move.mutate(
-      { id: wash.id, wayId: chosen as WayId },
-      {
-        onSuccess: () =>
-          noticeWithUndo(`Done another way: ${wayName(chosen as WayId)}`, () =>
-            move.mutate({ id: wash.id, wayId }),
-          ),
-        onError: noticeOfFailure,
-      },
+    void sayWithUndo(
+      move.mutateAsync({ id: wash.id, wayId: chosen as WayId }),
+      `Done another way: ${wayName(chosen as WayId)}`,
+      () => move.mutateAsync({ id: wash.id, wayId }),
     );
   return (
     <Select

@@ -6,7 +6,7 @@ import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
 import { ImportFile } from '../../parts/import-file.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { unitOf } from '../../format/shown-unit.js';
 import { DeleteButton } from '../../parts/delete-button.js';
@@ -32,17 +32,14 @@ const SHOWN = 8;
 export function Drives({ vehicle, nowMs }: DrivesProps) {
   const format = useFormat();
   const { data: drives = [] } = useDrives(vehicle.id);
-  const { mutate: remove } = useDelete('drives');
-  const { mutate: bringBack } = useBringBack('drives');
+  const { mutateAsync: remove } = useDelete('drives');
+  const { mutateAsync: bringBack } = useBringBack('drives');
   const [all, setAll] = useState(false);
   const load = useImportTrack(vehicle.id);
   const newestFirst = [...drives].reverse();
   const forget = (id: string): void => {
     const path = `vehicles/${vehicle.id}/drives/${id}`;
-    remove(path, {
-      onSuccess: () => noticeWithUndo('The drive is deleted.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'The drive is deleted.', () => bringBack(path));
   };
   const line = ({ hourMs, roadClass, km, meanKmh }: Drive): string =>
     `${format.dayTime(hourMs)}: ${format.km(km)}, ${ROAD_NAMES[roadClass].toLowerCase()}${meanKmh === null ? '' : `, ${format.wind(meanKmh / 3.6)} mean`}`;

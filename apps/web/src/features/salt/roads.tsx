@@ -11,7 +11,7 @@ import {
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { ImportFile } from '../../parts/import-file.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { Failed } from '../../parts/states.js';
 import { DeleteButton } from '../../parts/delete-button.js';
@@ -26,8 +26,8 @@ const SHOWN = 8;
 export function Roads({ nowMs }: { readonly nowMs: number }) {
   const format = useFormat();
   const { data, error } = useBulletins();
-  const { mutate: remove } = useDelete('bulletins');
-  const { mutate: bringBack } = useBringBack('bulletins');
+  const { mutateAsync: remove } = useDelete('bulletins');
+  const { mutateAsync: bringBack } = useBringBack('bulletins');
   const load = useImportBulletins();
   const [count, setCount] = useState(SHOWN);
   if (error) return <Failed error={error} />;
@@ -36,10 +36,7 @@ export function Roads({ nowMs }: { readonly nowMs: number }) {
     `${format.dayTime(atMs)}: ${ROAD_NAMES[roadClass].toLowerCase()}, ${gramsPerM2} g/m² ${AGENT_NAMES[agent]}`;
   const forget = (id: string): void => {
     const path = `roads/bulletins/${id}`;
-    remove(path, {
-      onSuccess: () => noticeWithUndo('The bulletin is deleted.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'The bulletin is deleted.', () => bringBack(path));
   };
   return (
     <section className={classes.box}>

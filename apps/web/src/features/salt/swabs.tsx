@@ -5,7 +5,7 @@ import { useAddSwab, useBringBack, useSwabs, useDelete } from '../../api/salt-qu
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
 import { useDraft } from '../../parts/drafts.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { DeleteButton } from '../../parts/delete-button.js';
 import { ZONE_NAMES } from '../../words/car-names.js';
@@ -23,15 +23,12 @@ interface SwabsProps {
 export function Swabs({ vehicle, salt, nowMs }: SwabsProps) {
   const format = useFormat();
   const { data: swabs = [] } = useSwabs(vehicle.id);
-  const { mutate: remove } = useDelete('swabs');
-  const { mutate: bringBack } = useBringBack('swabs');
+  const { mutateAsync: remove } = useDelete('swabs');
+  const { mutateAsync: bringBack } = useBringBack('swabs');
   const { pickUp } = salt;
   const forget = (id: string): void => {
     const path = `vehicles/${vehicle.id}/swabs/${id}`;
-    remove(path, {
-      onSuccess: () => noticeWithUndo('The reading is deleted.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'The reading is deleted.', () => bringBack(path));
   };
   return (
     <section className={classes.box}>

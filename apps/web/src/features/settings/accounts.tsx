@@ -34,7 +34,7 @@ function Devices({ account }: { readonly account: AccountView }) {
               size="compact-sm"
               variant="subtle"
               aria-label={`Sign out ${device ?? 'the unnamed device'} of ${account.name}`}
-              onClick={() => end.mutate(id, { onError: noticeOfFailure })}
+              onClick={() => void end.mutateAsync(id).catch(noticeOfFailure)}
             >
               Sign out
             </Button>
@@ -71,14 +71,14 @@ function Account({ account, workers, onPaired }: AccountProps) {
             loading={offer.isPending}
             aria-label={`Let a phone in for ${name}`}
             onClick={() =>
-              offer.mutate(id, { onSuccess: (pairing) => onPaired(name, pairing), onError: noticeOfFailure })
+              void offer.mutateAsync(id).then((pairing) => onPaired(name, pairing), noticeOfFailure)
             }
           >
             Let a phone in
           </Button>
           <MoreMenu about={`the account of ${name}`} size="compact-md">
             <Menu.Item onClick={() => setEditing(true)}>Change</Menu.Item>
-            <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>
+            <Menu.Item onClick={() => void remove.mutateAsync(id).catch(noticeOfFailure)}>
               Delete, and sign out everywhere
             </Menu.Item>
           </MoreMenu>

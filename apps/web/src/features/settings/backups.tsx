@@ -39,7 +39,7 @@ function TryNewest() {
       <Button
         variant="default"
         loading={trial.isPending}
-        onClick={() => trial.mutate(undefined, { onError: noticeOfFailure })}
+        onClick={() => void trial.mutateAsync().catch(noticeOfFailure)}
       >
         Try the newest copy
       </Button>
@@ -100,7 +100,7 @@ export function Backups() {
         <Button
           variant="default"
           loading={make.isPending}
-          onClick={() => make.mutate(undefined, { onError: noticeOfFailure })}
+          onClick={() => void make.mutateAsync().catch(noticeOfFailure)}
         >
           Make a copy now
         </Button>

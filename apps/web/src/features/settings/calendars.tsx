@@ -64,7 +64,7 @@ function Busy({ workers, calendars }: BusyProps) {
           </span>
           <DeleteButton
             what={row.calendar}
-            onClick={() => forget.mutate(row.calendar, { onError: noticeOfFailure })}
+            onClick={() => void forget.mutateAsync(row.calendar).catch(noticeOfFailure)}
           />
         </Group>
       ))}

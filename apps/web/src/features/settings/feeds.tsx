@@ -61,11 +61,11 @@ function Feed({ feed, workers }: { readonly feed: FeedView; readonly workers: re
         <Menu.Item component="a" href={path} download="washes.ics">
           Download once
         </Menu.Item>
-        <Menu.Item onClick={() => renew.mutate(id, { onError: noticeOfFailure })}>
+        <Menu.Item onClick={() => void renew.mutateAsync(id).catch(noticeOfFailure)}>
           New address, shut out the old
         </Menu.Item>
         <Menu.Divider />
-        <Menu.Item onClick={() => remove.mutate(id, { onError: noticeOfFailure })}>Delete</Menu.Item>
+        <Menu.Item onClick={() => void remove.mutateAsync(id).catch(noticeOfFailure)}>Delete</Menu.Item>
       </MoreMenu>
     </Group>
   );

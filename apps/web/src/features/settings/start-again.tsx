@@ -24,7 +24,7 @@ export function StartAgain() {
           otherwise="Type wipe if you mean it."
           act="Copy, then wipe"
           isBusy={wipe.isPending}
-          onAct={() => wipe.mutate(undefined, { onError: noticeOfFailure })}
+          onAct={() => void wipe.mutateAsync().catch(noticeOfFailure)}
           onClose={() => setOpen(false)}
         >
           <p>

@@ -1,7 +1,6 @@
 import type { Settings } from '@keen/core';
 import { useMayChange } from '../../api/access-queries.js';
 import { useSaveSettings } from '../../api/queries.js';
-import { noticeOfFailure } from '../../parts/notices.js';
 import { Accounts } from './accounts.js';
 import { Backups } from './backups.js';
 import { Calendars } from './calendars.js';
@@ -27,7 +26,7 @@ function UnitsSubject({ settings }: SubjectProps) {
   const save = useSaveSettings();
   return (
     <>
-      <Units settings={settings} onSave={(change) => save.mutate(change, { onError: noticeOfFailure })} />
+      <Units settings={settings} onSave={(change) => save.mutateAsync(change)} />
       <DemoClock />
     </>
   );

@@ -5,7 +5,7 @@ import { type SettingsChange, useClock, useSetClock } from '../../api/queries.js
 import { HARDNESS_LABELS } from '../../format/format.js';
 import { fromLocalInput, toLocalInput } from '../../format/local-input.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, sayWithUndo } from '../../parts/notices.js';
 import { optionsOf } from '../../words/names.js';
 import classes from './settings.module.css';
 
@@ -27,15 +27,16 @@ export const capital = (text: string): string => text.charAt(0).toUpperCase() + 
 
 interface UnitsProps {
   readonly settings: Settings;
-  readonly onSave: (change: SettingsChange) => void;
+  readonly onSave: (change: SettingsChange) => Promise<unknown>;
 }
 
 export function Units({ settings, onSave }: UnitsProps) {
   const { display } = settings;
+  const set = (change: SettingsChange): void => void onSave(change).catch(noticeOfFailure);
   const onCurrency = (currency: string): void => {
     if (currency === display.currency) return;
-    onSave({ display: { currency } });
-    noticeWithUndo(
+    void sayWithUndo(
+      onSave({ display: { currency } }),
       `Amounts keep their numbers: what was ${display.currency} is now read as ${currency}, nothing is converted.`,
       () => onSave({ display: { currency: display.currency } }),
     );
@@ -49,7 +50,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={optionsOf(TEMPERATURES)}
           value={display.temperature}
-          onChange={(temperature) => temperature && onSave({ display: { temperature } })}
+          onChange={(temperature) => temperature && set({ display: { temperature } })}
           allowDeselect={false}
         />
         <Select
@@ -57,7 +58,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={optionsOf(WINDS)}
           value={display.wind}
-          onChange={(wind) => wind && onSave({ display: { wind } })}
+          onChange={(wind) => wind && set({ display: { wind } })}
           allowDeselect={false}
         />
         <Select
@@ -65,7 +66,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={optionsOf(DISTANCES)}
           value={display.distance}
-          onChange={(distance) => distance && onSave({ display: { distance } })}
+          onChange={(distance) => distance && set({ display: { distance } })}
           allowDeselect={false}
         />
         <Select
@@ -73,7 +74,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={optionsOf(HARDNESS_LABELS)}
           value={display.hardness}
-          onChange={(hardness) => hardness && onSave({ display: { hardness } })}
+          onChange={(hardness) => hardness && set({ display: { hardness } })}
           allowDeselect={false}
         />
         <Select
@@ -81,7 +82,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={120}
           data={optionsOf(VOLUMES)}
           value={display.volume}
-          onChange={(volume) => volume && onSave({ display: { volume } })}
+          onChange={(volume) => volume && set({ display: { volume } })}
           allowDeselect={false}
         />
         <Select
@@ -89,7 +90,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           w={130}
           data={optionsOf(SIDES)}
           value={settings.drivesOn}
-          onChange={(drivesOn) => drivesOn && onSave({ drivesOn })}
+          onChange={(drivesOn) => drivesOn && set({ drivesOn })}
           allowDeselect={false}
         />
         <Select
@@ -106,7 +107,7 @@ export function Units({ settings, onSave }: UnitsProps) {
           searchable
           data={ZONES}
           value={settings.timeZone}
-          onChange={(timeZone) => timeZone && onSave({ timeZone })}
+          onChange={(timeZone) => timeZone && set({ timeZone })}
           allowDeselect={false}
         />
       </div>
@@ -139,8 +140,7 @@ export function DemoClock() {
           disabled={atMs === null}
           loading={setClock.isPending}
           onClick={() =>
-            atMs !== null &&
-            setClock.mutate(atMs, { onSuccess: () => setText(null), onError: noticeOfFailure })
+            atMs !== null && void setClock.mutateAsync(atMs).then(() => setText(null), noticeOfFailure)
           }
         >
           Move the clock

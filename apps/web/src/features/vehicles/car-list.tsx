@@ -3,7 +3,6 @@ import { useKeepCarList, useLookAtCarList, useUndoCarList } from '../../api/list
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { ListDialog } from '../../parts/list-dialog.js';
-import { noticeOfFailure } from '../../parts/notices.js';
 import { BODY_NAMES, PROTECTION_NAMES } from '../../words/car-names.js';
 import { CAR_COLUMN_NAMES } from '../../words/list-words.js';
 
@@ -40,7 +39,7 @@ export function CarList({ onClose }: { readonly onClose: () => void }) {
       describe={(line: CarLine) => lineText(line, format)}
       send={(file) => (file.mode === 'look' ? look : keep).mutateAsync(file)}
       added={addedText}
-      undo={(made: CarsMade) => undo.mutate(made, { onError: noticeOfFailure })}
+      undo={(made: CarsMade) => undo.mutateAsync(made)}
       onClose={onClose}
     >
       <p>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useMorning } from '../../api/plan-queries.js';
 import { useWashes } from '../../api/wash-queries.js';
 import { usePlaces, useRemove, useRestore, useVehicles } from '../../api/queries.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading } from '../../parts/states.js';
 import { CarList } from './car-list.js';
@@ -40,10 +40,7 @@ export function VehiclesPage() {
   const wanted = text.trim().toLowerCase();
   const shown = vehicles.filter(({ name, keeper }) => `${name} ${keeper}`.toLowerCase().includes(wanted));
   const deleteOne = ({ id, name }: VehicleRecord): void =>
-    remove.mutate(id, {
-      onSuccess: () => noticeWithUndo(`${name} deleted.`, () => restore.mutate(id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(id), `${name} deleted.`, () => restore.mutateAsync(id));
   return (
     <Page
       title="Vehicles"

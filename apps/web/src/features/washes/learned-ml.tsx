@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useKit, useSaveProduct } from '../../api/kit-queries.js';
 import { useSettings, useVehicles } from '../../api/queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { OwnerOnly } from '../../parts/owner-only.js';
 import classes from './washes.module.css';
 
@@ -13,10 +13,12 @@ function Offer({ learned, product }: { readonly learned: LearnedMl; readonly pro
   const save = useSaveProduct();
   const { ml, countedMl, cars } = learned;
   const { id, name, carMl } = product;
-  const said = (): void =>
-    noticeWithUndo(`${name}: ${format.ml(ml)} a saloon from now on`, () => save.mutate({ id, carMl }));
-  // Once it is taken the offer is gone from the page: what is said then must not hang on it.
-  const use = (): void => void save.mutateAsync({ id, carMl: ml }).then(said, noticeOfFailure);
+  const use = (): void =>
+    void sayWithUndo(
+      save.mutateAsync({ id, carMl: ml }),
+      `${name}: ${format.ml(ml)} a saloon from now on`,
+      () => save.mutateAsync({ id, carMl }),
+    );
   return (
     <li>
       <div>

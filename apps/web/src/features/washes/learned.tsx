@@ -11,7 +11,7 @@ import { Button } from '@mantine/core';
 import { usePlaces, useSaveSettings, useSettings, useVehicles } from '../../api/queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { BODY_NAMES } from '../../words/car-names.js';
 import { methodName, nameOf } from '../../words/names.js';
 import { RUN_STEP_NAMES } from '../../words/run-words.js';
@@ -45,12 +45,11 @@ function Offer({ learned, house, nameOfPlace, nameOfPerson }: OfferProps) {
   ];
   const use = (): void => {
     const variant = withLearned(house, learned, shopMethod(methodId, house).steps);
-    // Once it is taken the offer is gone from the page: what is said then must not hang on it.
-    const said = (): void =>
-      noticeWithUndo(`${step}: ${format.minutes(minutes)} from now on`, () =>
-        save.mutate({ house: { variants: { [methodId]: before } } }),
-      );
-    void save.mutateAsync({ house: { variants: { [methodId]: variant } } }).then(said, noticeOfFailure);
+    void sayWithUndo(
+      save.mutateAsync({ house: { variants: { [methodId]: variant } } }),
+      `${step}: ${format.minutes(minutes)} from now on`,
+      () => save.mutateAsync({ house: { variants: { [methodId]: before } } }),
+    );
   };
   return (
     <li>

@@ -3,7 +3,6 @@ import { useKeepWashList, useLookAtWashList, useUndoWashList } from '../../api/l
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { ListDialog } from '../../parts/list-dialog.js';
-import { noticeOfFailure } from '../../parts/notices.js';
 import { WASH_COLUMN_NAMES } from '../../words/list-words.js';
 import { methodName } from '../../words/names.js';
 
@@ -39,7 +38,7 @@ export function WashList({ onClose }: { readonly onClose: () => void }) {
       describe={(line: WashLine) => lineText(line, format)}
       send={(file) => (file.mode === 'look' ? look : keep).mutateAsync(file)}
       added={addedText}
-      undo={(made: WashesMade) => undo.mutate(made, { onError: noticeOfFailure })}
+      undo={(made: WashesMade) => undo.mutateAsync(made)}
       onClose={onClose}
     >
       <p>

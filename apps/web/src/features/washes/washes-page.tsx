@@ -7,7 +7,7 @@ import { useReopenWash, useWashes } from '../../api/wash-queries.js';
 import { useFormat } from '../../format/use-format.js';
 import { toLocalInput } from '../../format/local-input.js';
 import { download } from '../../parts/download.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, noticeWithUndo, sayWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { WashList } from './wash-list.js';
@@ -111,14 +111,13 @@ export function WashesPage() {
     .sort((a, b) => a.wash.startMs - b.wash.startMs);
   const done = rows.filter(({ wash }) => wash.status === 'done');
   const deleteOne = ({ wash, vehicle }: WashRow): void =>
-    remove.mutate(wash.id, {
-      onSuccess: () => noticeWithUndo(`Wash of ${vehicle} deleted.`, () => restore.mutate(wash.id)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove.mutateAsync(wash.id), `Wash of ${vehicle} deleted.`, () =>
+      restore.mutateAsync(wash.id),
+    );
   const list = { sort, onSort: setSort, format, onDelete: deleteOne };
   const saved = (record: WashRecord): void => {
     setOpen(null);
-    const undo = open === 'new' ? () => remove.mutate(record.id) : () => reopen.mutate(record.id);
+    const undo = open === 'new' ? () => remove.mutateAsync(record.id) : () => reopen.mutateAsync(record.id);
     noticeWithUndo('Wash logged. The salt ledger has moved with it.', undo);
   };
   return (
@@ -153,7 +152,7 @@ export function WashesPage() {
         {...list}
         rows={done}
         isFiltered={vehicleId !== null || text !== ''}
-        onReopen={({ id }) => reopen.mutate(id, { onError: noticeOfFailure })}
+        onReopen={({ id }) => void reopen.mutateAsync(id).catch(noticeOfFailure)}
       />
       {open !== null && (
         <DoneForm

@@ -13,7 +13,7 @@ import { useSee, useSights } from '../../api/weather-queries.js';
 import type { Format } from '../../format/format.js';
 import { useFormat } from '../../format/use-format.js';
 import { faultsOf, NoteForm } from '../../parts/note-form.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { NumberField } from '../../parts/number-field.js';
 import { DeleteButton } from '../../parts/delete-button.js';
 import { FALL_NAMES, optionsOf, ROAD_NAMES, ROAD_STATE_NAMES } from '../../words/names.js';
@@ -147,16 +147,13 @@ export function SeeNow() {
 function Sights() {
   const format = useFormat();
   const { data: sights } = useSights();
-  const { mutate: remove } = useDelete('weather');
-  const { mutate: bringBack } = useBringBack('weather');
+  const { mutateAsync: remove } = useDelete('weather');
+  const { mutateAsync: bringBack } = useBringBack('weather');
   if (!sights || sights.length === 0)
     return <span className="muted">Nothing was noted in the last day.</span>;
   const forget = (id: string): void => {
     const path = `weather/sights/${id}`;
-    remove(path, {
-      onSuccess: () => noticeWithUndo('What was seen no longer counts.', () => bringBack(path)),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(remove(path), 'What was seen no longer counts.', () => bringBack(path));
   };
   return (
     <ul className={classes.list} role="status">

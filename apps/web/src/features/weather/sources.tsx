@@ -2,7 +2,7 @@ import type { WeatherSourceView } from '@keen/core';
 import { Button, Group } from '@mantine/core';
 import { useForgetWeather, useSetWeatherOrder, useWeatherSources } from '../../api/weather-queries.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { noticeOfFailure, sayWithUndo } from '../../parts/notices.js';
 import { Failed, Loading } from '../../parts/states.js';
 import { movedInOrder } from './weather-view.js';
 import classes from './weather.module.css';
@@ -15,10 +15,7 @@ export function Sources() {
   if (!sources) return <Loading what="Fetching the sources" />;
   const order = sources.filter(({ rank }) => rank !== null).map(({ source }) => source);
   const change = (next: readonly string[], said: string): void =>
-    setOrder.mutate(next, {
-      onSuccess: () => noticeWithUndo(said, () => setOrder.mutate(order, { onError: noticeOfFailure })),
-      onError: noticeOfFailure,
-    });
+    void sayWithUndo(setOrder.mutateAsync(next), said, () => setOrder.mutateAsync(order));
   return (
     <section className={classes.box}>
       <h2>Sources</h2>
@@ -116,7 +113,7 @@ function Source({ one, isLast, onMove, onUse }: SourceProps) {
             size="compact-md"
             variant="subtle"
             aria-label={`Forget ${source}`}
-            onClick={() => forget.mutate(source, { onError: noticeOfFailure })}
+            onClick={() => void forget.mutateAsync(source).catch(noticeOfFailure)}
           >
             Forget
           </Button>

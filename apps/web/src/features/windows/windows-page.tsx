@@ -16,7 +16,7 @@ import { useStop } from '../../api/change.js';
 import { useWindows } from '../../api/verdict-queries.js';
 import { useProgress } from '../../api/use-progress.js';
 import { useFormat } from '../../format/use-format.js';
-import { noticeOfFailure, noticeWithUndo } from '../../parts/notices.js';
+import { sayWithUndo } from '../../parts/notices.js';
 import { Page } from '../../parts/page.js';
 import { Empty, Failed, Loading, NoVehicles, Stopped } from '../../parts/states.js';
 import { VehiclePicker } from '../../parts/vehicle-picker.js';
@@ -95,7 +95,7 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   const isPhone = useMediaQuery('(max-width: 48em)', false, { getInitialValueInEffect: false });
   const [zoom, setZoom] = useState<Zoom>(isPhone ? 'days' : 'week');
   const plan = usePlanWash();
-  const { mutate: unplan } = useRemove('washes');
+  const { mutateAsync: unplan } = useRemove('washes');
   const band = bands[chosen.bandIndex];
   const cell = band?.cells[chosen.hourIndex];
   const shown = hours.filter(({ atMs }) => atMs >= view.fromMs).slice(0, view.hourCount);
@@ -109,20 +109,11 @@ function Week({ view, vehicle, places, hours, nowMs }: WeekProps) {
   };
   const planCell = (): void => {
     const { placeId, methodId } = band;
-    plan.mutate(
-      {
-        vehicleId: vehicle.id,
-        placeId,
-        methodId,
-        startMs: Math.max(cell.startMs + cell.delayMinutes * MS_PER_MINUTE, nowMs),
-      },
-      {
-        onSuccess: (wash) =>
-          noticeWithUndo(`${vehicle.name} planned for ${format.dayTime(wash.startMs)}.`, () =>
-            unplan(wash.id),
-          ),
-        onError: noticeOfFailure,
-      },
+    const startMs = Math.max(cell.startMs + cell.delayMinutes * MS_PER_MINUTE, nowMs);
+    void sayWithUndo(
+      plan.mutateAsync({ vehicleId: vehicle.id, placeId, methodId, startMs }),
+      (wash) => `${vehicle.name} planned for ${format.dayTime(wash.startMs)}.`,
+      (wash) => unplan(wash.id),
     );
   };
   return (

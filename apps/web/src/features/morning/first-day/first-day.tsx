@@ -40,7 +40,7 @@ function LookAround() {
       <Button
         variant="default"
         loading={fill.isPending}
-        onClick={() => fill.mutate(undefined, { onError: noticeOfFailure })}
+        onClick={() => void fill.mutateAsync().catch(noticeOfFailure)}
       >
         Look around in a made-up shop
       </Button>{' '}
