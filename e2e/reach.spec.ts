@@ -3,6 +3,9 @@ import { faultsOf } from './axe.js';
 import { DESK, PHONE } from './browser.js';
 import { settled, shown, unmoving } from './settled.js';
 
+/** An address at which there is nothing. */
+const NOWHERE = '/nowhere';
+
 const VIEWS = [
   '/',
   '/plan',
@@ -64,14 +67,17 @@ async function fits(page: Page, size: ViewportSize, what: string): Promise<void>
     .toBeLessThanOrEqual(size.width);
 }
 
-/** Within the program, as its links do: a page load for each view takes longer than the view. */
+/** Within the program, as its links do, by way of a page that has nothing to show: a page load for each view takes longer than the view. */
 async function follow(page: Page, path: string): Promise<void> {
-  await page.evaluate((to) => {
-    document.querySelector('h1')?.setAttribute('data-left', '');
-    history.pushState(null, '', to);
-    dispatchEvent(new PopStateEvent('popstate'));
-  }, path);
-  await expect(page.locator('h1:not([data-left])')).toBeVisible();
+  const isNowhere = new URL(page.url()).pathname === NOWHERE;
+  for (const to of isNowhere ? [path] : [NOWHERE, path]) {
+    await page.evaluate((next) => {
+      document.querySelector('h1')?.setAttribute('data-left', '');
+      history.pushState(null, '', next);
+      dispatchEvent(new PopStateEvent('popstate'));
+    }, to);
+    await expect(page.locator('h1:not([data-left])')).toBeVisible();
+  }
   await shown(page);
 }
 
@@ -99,7 +105,7 @@ const metricIn = async (part: Locator): Promise<string[]> => {
 };
 
 async function openForm(page: Page, [path, button]: (typeof FORMS)[number]): Promise<Locator> {
-  await settled(page, path);
+  await follow(page, path);
   await page.getByRole('button', { name: button }).click();
   const form = page.getByRole('dialog');
   await expect(form).toBeVisible();
@@ -145,10 +151,10 @@ test.describe('in the units that were chosen', () => {
     page,
   }) => {
     test.setTimeout(LONG_WALK_MS);
-    await settled(page, '/nowhere');
+    await settled(page, NOWHERE);
     for (const path of VIEWS)
       await test.step(path, async () => {
-        await (path.includes('?') ? settled(page, path) : follow(page, path));
+        await follow(page, path);
         await looksFaultless(page, path);
         await fitsEverywhere(page, path);
         for (const size of [PHONE, DESK]) {
@@ -159,6 +165,7 @@ test.describe('in the units that were chosen', () => {
   });
 
   test('every form is faultless and in them', async ({ page }) => {
+    await settled(page, NOWHERE);
     for (const form of FORMS)
       await test.step(form.join(', '), async () => {
         const dialog = await openForm(page, form);
@@ -187,7 +194,7 @@ test('keys: g and a letter, the palette, the sheet, the skip link', async ({ pag
 });
 
 test('scripts are sent as small as they were built, and kept', async ({ page, request }) => {
-  await page.goto('/nowhere');
+  await page.goto(NOWHERE);
   const script = await page.locator('script[type="module"]').first().getAttribute('src');
   const packed = await request.get(script ?? '');
   expect(packed.headers()).toMatchObject({
@@ -200,6 +207,6 @@ test('scripts are sent as small as they were built, and kept', async ({ page, re
 });
 
 test('an address that is not there says so', async ({ page }) => {
-  await page.goto('/nowhere');
+  await page.goto(NOWHERE);
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
 });

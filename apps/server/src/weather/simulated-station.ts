@@ -15,6 +15,10 @@ const MEMBERS = 20;
 /** Of the made-up winter that the stand-ins for weather and roads share. */
 export const WINTER_SEED = 3;
 
+/** Measured hours by winter, and the newest run of the forecast: the same for everyone who asks, so that each is made once. */
+const MEASURED = new Map<string, WeatherHour[]>();
+let newest: { readonly of: string; readonly run: WholeRun } | null = null;
+
 /** A stand-in for a weather service: one made-up winter by its seed, the same for everyone who asks. */
 export class SimulatedStation implements WeatherSource {
   readonly name = 'simulated station';
@@ -28,19 +32,31 @@ export class SimulatedStation implements WeatherSource {
     private readonly seasonStartMs: number,
   ) {}
 
+  private get winter(): string {
+    return `${this.seed} ${this.seasonStartMs}`;
+  }
+
   observed(fromMs: number, toMs: number): Promise<WeatherHour[]> {
     const hourCount = Math.max(0, Math.floor((toMs - this.seasonStartMs) / MS_PER_HOUR));
-    const season = simulateWeather({
-      climate: COLD_LAKE_PORT,
-      seed: this.seed,
-      fromMs: this.seasonStartMs,
-      hourCount,
-    });
-    return Promise.resolve(season.filter(({ atMs }) => atMs >= fromMs));
+    const season = MEASURED.get(this.winter) ?? [];
+    MEASURED.set(this.winter, season);
+    if (season.length < hourCount)
+      season.push(
+        ...simulateWeather({
+          climate: COLD_LAKE_PORT,
+          seed: this.seed,
+          fromMs: this.seasonStartMs + season.length * MS_PER_HOUR,
+          hourCount: hourCount - season.length,
+          startSnowDepthCm: season.at(-1)?.snowDepthCm ?? 0,
+        }),
+      );
+    return Promise.resolve(season.slice(0, hourCount).filter(({ atMs }) => atMs >= fromMs));
   }
 
   async newestForecast(atMs: number): Promise<WholeRun> {
     const issuedMs = Math.floor(atMs / (HOURS_BETWEEN_RUNS * MS_PER_HOUR)) * HOURS_BETWEEN_RUNS * MS_PER_HOUR;
+    const of = `${this.winter} ${issuedMs}`;
+    if (newest?.of === of) return newest.run;
     const before = (await this.observed(issuedMs - MS_PER_HOUR, startOfHourMs(issuedMs))).at(-1);
     const members = Array.from({ length: MEMBERS + 1 }, (_, index) =>
       simulateWeather({
@@ -52,6 +68,7 @@ export class SimulatedStation implements WeatherSource {
         startSnowDepthCm: before?.snowDepthCm ?? 0,
       }),
     );
-    return { issuedMs, source: this.name, members };
+    newest = { of, run: { issuedMs, source: this.name, members } };
+    return newest.run;
   }
 }

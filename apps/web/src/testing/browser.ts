@@ -27,3 +27,15 @@ Object.assign(document, {
   fonts: { addEventListener: () => undefined, removeEventListener: () => undefined },
 });
 Object.assign(Element.prototype, { scrollIntoView: () => undefined });
+
+/** React draws what it spends for a developer's tools, which nobody looks at here; it does without where these are missing. */
+Object.assign(console, { timeStamp: undefined, createTask: undefined });
+
+/** Labels of a field, as the made-up browser finds them, but without looking at every label of the page for each of its fields. */
+function labelsOf(this: Element): Element[] {
+  const named = this.id === '' ? [] : document.querySelectorAll(`label[for=${JSON.stringify(this.id)}]`);
+  const around = this.closest('label');
+  return [...new Set([...named, ...(around && !around.hasAttribute('for') ? [around] : [])])];
+}
+for (const kind of [HTMLInputElement, HTMLButtonElement, HTMLSelectElement, HTMLTextAreaElement])
+  Object.defineProperty(kind.prototype, 'labels', { configurable: true, get: labelsOf });
