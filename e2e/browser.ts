@@ -40,7 +40,7 @@ export const suite = (groups: readonly Group[], workers: number): ReturnType<typ
   defineConfig({
     testDir: '.',
     workers,
-    timeout: 120_000,
+    timeout: 240_000,
     expect: { timeout: 30_000 },
     reporter: [['list']],
     use: {

@@ -103,14 +103,14 @@ test('a seed that was killed leaves nothing half made', () => {
 });
 
 test('the program survives being killed, asked nonsense, asked twice at once, cut off and fed hostile files', () => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const script = join(ROOT, 'scripts/torture/run.mjs');
   // A live copy that another machine takes over has a test of its own beside the server.
   const share = { kills: 1, fuzz: 120, pairs: 3, days: 0, cuts: 5, copies: 0, files: 1 };
   const args = Object.entries(share).flatMap(([name, count]) => [`--${name}`, String(count)]);
   const { status, stdout } = spawnSync('node', [script, ...args, '--only-losses'], {
     encoding: 'utf8',
-    timeout: 150_000,
+    timeout: 300_000,
   });
   // What was measured stands in the message where something was not kept.
   expect(status, stdout).toBe(0);

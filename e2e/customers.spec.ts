@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { chooseIn, chooseItem, openMenu } from './menu.js';
+import { WORKED_OUT } from './settled.js';
 
 test('a customer is added, booked for a wash, and told of it; the outbox is exported as a file', async ({
   page,
@@ -37,9 +38,9 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
 
   await page.goto('/plan');
   const proposal = page.getByRole('region', { name: 'Proposed changes' });
-  await expect(proposal.getByLabel(/Black saloon: add Thu.*rinseless indoors/).first()).toBeChecked({
-    timeout: 60_000,
-  });
+  await expect(proposal.getByLabel(/Black saloon: add Thu.*rinseless indoors/).first()).toBeChecked(
+    WORKED_OUT,
+  );
   const slot = { vehicleId: 'black-saloon', placeId: 'home-garage', methodId: 'garage-rinseless' };
   const startMs = Date.parse('2026-01-15T10:00:00-05:00');
   const planned = await request.post('/api/washes', { data: { ...slot, startMs } });

@@ -1,17 +1,18 @@
 import { expect, type Page, test } from '@playwright/test';
-import { settled } from './settled.js';
+import { settled, WORKED_OUT } from './settled.js';
 
 const ready = async (page: Page): Promise<void> =>
-  expect(page.getByRole('progressbar')).toHaveCount(0, { timeout: 60_000 });
+  expect(page.getByRole('progressbar')).toHaveCount(0, WORKED_OUT);
 
 test('the balance: every way side by side, another hour, another order, exported; cadences of one’s own', async ({
   page,
 }) => {
   await page.goto('/balance/black-saloon');
   const table = page.getByRole('region', { name: 'Methods side by side' });
-  await expect(table.getByRole('row', { name: /self-serve, touch-free/ })).toContainText('Pier Road bay', {
-    timeout: 60_000,
-  });
+  await expect(table.getByRole('row', { name: /self-serve, touch-free/ })).toContainText(
+    'Pier Road bay',
+    WORKED_OUT,
+  );
   await expect(table.getByRole('row', { name: /hose on the drive/ })).toContainText(
     'forbidden here: no washing in frost',
   );
@@ -41,7 +42,7 @@ test('the lab begins from a verdict, answers at once, keeps what is dialled over
 }) => {
   await page.goto('/windows/black-saloon');
   const reasons = page.getByRole('region', { name: 'Reasons' });
-  await expect(reasons).toBeVisible({ timeout: 60_000 });
+  await expect(reasons).toBeVisible(WORKED_OUT);
   await reasons.getByRole('link', { name: 'roof' }).click();
   await expect(page.getByText(/Started from the roof, /)).toBeVisible();
   const edge = page.locator('strong.figure').first();
@@ -90,9 +91,9 @@ test('what would change an answer is searched when it is asked for', async ({ pa
   await page.goto('/windows/white-van');
   // By key: what stands above it grows while its answers come in, and would move it from under the pointer.
   const ask = page.getByRole('button', { name: 'What would change this answer?' });
-  await ask.press('Enter', { timeout: 60_000 });
+  await ask.press('Enter', WORKED_OUT);
   const flips = page.getByRole('region', { name: 'What would change this answer' });
-  await expect(flips.getByRole('row', { name: /^Air / })).toContainText('°C', { timeout: 30_000 });
+  await expect(flips.getByRole('row', { name: /^Air / })).toContainText('°C', WORKED_OUT);
   await expect(flips.getByRole('row', { name: /^Start / })).toContainText(/Go|No|Not known/);
 });
 
@@ -119,7 +120,7 @@ test('a long sum can be stopped and taken up again', async ({ page }) => {
   await held;
   letGo();
   await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible(WORKED_OUT);
 });
 
 test('soil is graded by tapping the unfolded car and by keys, and taken back', async ({ page }) => {
@@ -233,11 +234,11 @@ test('a house rule is chosen and moves the sums', async ({ page }) => {
   await page.goto('/balance/black-saloon');
   const table = page.getByRole('region', { name: 'Methods side by side' });
   const row = table.getByRole('row', { name: /self-serve, touch-free/ });
-  await expect(row).toContainText('60 mL in seals', { timeout: 60_000 });
+  await expect(row).toContainText('60 mL in seals', WORKED_OUT);
   await page.goto('/settings?about=rules');
   await drying.getByRole('radio', { name: /Blow out the gaps/ }).check();
   await page.goto('/balance/black-saloon');
-  await expect(row).toContainText('6.0 mL in seals', { timeout: 60_000 });
+  await expect(row).toContainText('6.0 mL in seals', WORKED_OUT);
 });
 
 test('the desk speaks the user’s units and shows its working', async ({ page }) => {

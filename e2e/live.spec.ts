@@ -1,6 +1,7 @@
 import { type APIRequestContext, expect, type Page, test } from '@playwright/test';
 import { faultsOf } from './axe.js';
 import { PHONE } from './browser.js';
+import { WORKED_OUT } from './settled.js';
 import { Signal } from './signal.js';
 
 const BAY = { vehicleId: 'grey-suv', placeId: 'pier-road-bay', methodId: 'bay-contact' } as const;
@@ -272,9 +273,7 @@ test.describe('with no signal', () => {
     ] as const;
     const opened = async ([path, heading]: (typeof views)[number]): Promise<void> => {
       await page.goto(`${signal.address}${path}`);
-      await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible({
-        timeout: 60_000,
-      });
+      await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible(WORKED_OUT);
     };
     for (const view of views) await opened(view);
     await expect(page.getByText('No signal: this is how it was')).toHaveCount(0);

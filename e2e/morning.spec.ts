@@ -1,12 +1,13 @@
 import { expect, type Page, test } from '@playwright/test';
 import { DESK, PHONE } from './browser.js';
+import { WORKED_OUT } from './settled.js';
 
 async function openMorning(page: Page): Promise<void> {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'This morning' })).toBeVisible();
   // What it said last has no such button.
   const card = page.getByRole('article', { name: 'Silver estate' });
-  await expect(card.getByRole('button', { name: 'Plan it' })).toBeVisible({ timeout: 90_000 });
+  await expect(card.getByRole('button', { name: 'Plan it' })).toBeVisible(WORKED_OUT);
 }
 
 /** From the answer to a logged wash, and still there after a reload. */
