@@ -35,7 +35,7 @@ test('a cell is chosen with the pointer and says why', async ({ page }) => {
   await page.getByText('Days', { exact: true }).click();
   const ribbon = page.getByRole('application', { name: /Windows over the week/ });
   const reasons = page.getByRole('region', { name: 'Reasons' });
-  // The last band is the automatic bay's; at six in the morning it is closed. A ribbon that is drawn anew moves away from under the pointer.
+  // The last band is the automatic bay's; at six in the morning it is closed. A ribbon that is drawn again moves away from under the pointer.
   await expect(async () => {
     const height = await ribbon.evaluate((drawn) => drawn.getBoundingClientRect().height);
     await ribbon.click({ position: { x: 8, y: height - 14 } });

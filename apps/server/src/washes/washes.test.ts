@@ -13,23 +13,11 @@ import {
 import request from 'supertest';
 import type { FinishedWash } from './finished-wash.js';
 import { WashesService } from './washes.service.js';
-import { doneWash, PLACE, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
+import { doneWash, PLACE, RINSELESS, startTestApp, type TestApp, VEHICLE } from '../testing/test-app.js';
 
 const NOW = Date.parse('2026-01-14T06:40:00-05:00');
 const METHOD = 'garage-rinseless';
-const BOTTLE = {
-  name: 'Rinseless concentrate',
-  role: 'rinseless',
-  inUsePh: 7.5,
-  usualParts: 255,
-  fewestParts: 15,
-  mostParts: 320,
-  keptIn: 'indoors',
-  bottleMl: 1000,
-  leftMl: 1000,
-  lowMl: 150,
-  priceMinor: 2400,
-} as const;
+const BOTTLE = { ...RINSELESS, keptIn: 'indoors' } as const;
 
 let test: TestApp;
 let car: VehicleRecord;

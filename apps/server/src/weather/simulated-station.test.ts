@@ -30,6 +30,11 @@ describe('the made-up station', () => {
     const station = new SimulatedStation(3, START);
     const first = await station.newestForecast(at(50));
     expect(first.issuedMs).toBe(at(48));
+    const [measured] = await station.observed(at(48), at(49));
+    for (const [hour] of first.members) {
+      expect(hour?.atMs).toBe(at(48));
+      expect(hour?.airTempC).toBeCloseTo(measured?.airTempC ?? NaN, 0);
+    }
     expect(await station.newestForecast(at(53.9))).toEqual(first);
     const second = await station.newestForecast(at(54));
     expect(second.issuedMs).toBe(at(54));
