@@ -66,7 +66,7 @@ test('a port in use and a database that is none end the start with the cure', as
       done(typeof address === 'object' && address ? address.port : 0);
     });
   });
-  const inUse = run('main.js', [], { env: { PORT: String(port), KEEN_DATA: folder() } });
+  const inUse = run('bundle/main.js', [], { env: { PORT: String(port), KEEN_DATA: folder() } });
   blocker.close();
   expect(inUse.status).toBe(1);
   expect(inUse.stderr).toContain(`Port ${port} is in use`);
@@ -76,30 +76,30 @@ test('a port in use and a database that is none end the start with the cure', as
     join(broken, 'keen-rinse.db'),
     'no database, but long enough that somebody might take it for the head of one',
   );
-  const noDatabase = run('main.js', [], { env: { PORT: '0', KEEN_DATA: broken } });
+  const noDatabase = run('bundle/main.js', [], { env: { PORT: '0', KEEN_DATA: broken } });
   expect(noDatabase.status).toBe(1);
   expect(noDatabase.stderr).toContain('cannot be opened');
 });
 
-test('a backup is restored, and a file that is none is refused', () => {
-  const env = { KEEN_DATA: folder(), KEEN_CLOCK: '2026-01-14T06:40:00-05:00' };
-  expect(run('demo/seed-command.js', [], { env }).status).toBe(0);
-  const copy = join(folder(), 'copy.db');
-  expect(run('backup/backup-command.js', ['backup', copy], { env }).stdout).toContain('Backed up');
-  expect(run('backup/backup-command.js', ['backup', copy], { env }).stderr).toContain('exists already');
-  expect(run('backup/backup-command.js', ['restore', copy], { env }).stdout).toContain('Restored');
-  const other = join(folder(), 'other.db');
-  writeFileSync(other, 'nothing of the kind');
-  expect(run('backup/backup-command.js', ['restore', other], { env }).stderr).toContain(
-    'nothing was changed',
-  );
-});
-
-test('a seed that was killed leaves nothing half made', () => {
+test('a seed that was killed leaves nothing half made, a backup of it is restored, and a file that is none is refused', () => {
   const env = { KEEN_DATA: folder(), KEEN_CLOCK: '2026-01-14T06:40:00-05:00' };
   writeFileSync(join(env.KEEN_DATA, 'keen-rinse.db.part'), 'half of a database');
   expect(run('demo/seed-command.js', [], { env }).stdout).toContain('12 vehicles');
   expect(run('demo/seed-command.js', [], { env })).toMatchObject({ status: 0, stdout: '' });
+
+  const copy = join(folder(), 'copy.db');
+  expect(run('backup/backup-command.js', ['backup', copy], { env })).toMatchObject({
+    status: 0,
+    stdout: `Backed up to ${copy}.\n`,
+  });
+  expect(run('backup/backup-command.js', ['restore', copy], { env }).stdout).toContain('Restored');
+  const other = join(folder(), 'other.db');
+  writeFileSync(other, 'nothing of the kind');
+  const refused = run('backup/backup-command.js', ['restore', other], { env });
+  expect(refused).toMatchObject({
+    status: 1,
+    stderr: `${other} cannot be read as a database; nothing was changed.\n`,
+  });
 });
 
 test('the program survives being killed, asked nonsense, asked twice at once, cut off and fed hostile files', () => {

@@ -29,6 +29,13 @@ const classTaken = (method, by) =>
     .map(({ type }) => type?.getText() ?? '')
     .find((name) => /^\w+$/.test(name) && name !== 'unknown') ?? null;
 
+/** Names that an import brings. */
+const namesOf = ({ importClause }) => {
+  const { name, namedBindings } = importClause ?? {};
+  const bound = namedBindings?.elements?.map((one) => one.name) ?? [namedBindings?.name];
+  return [name, ...bound].filter(Boolean).map(({ text }) => text);
+};
+
 const commentOf = (node) =>
   ts
     .getJSDocCommentsAndTags(node)
@@ -39,7 +46,9 @@ const commentOf = (node) =>
 
 function operationsOf(file) {
   const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.ES2022, true);
-  const imports = source.statements.filter(ts.isImportDeclaration).map((one) => one.getText());
+  const imports = source.statements
+    .filter(ts.isImportDeclaration)
+    .map((one) => ({ text: one.getText(), names: namesOf(one) }));
   const operations = source.statements.filter(ts.isClassDeclaration).flatMap((controller) =>
     controller.members
       .filter((one) => ts.isMethodDeclaration(one) && decoratorsOf(one).some((text) => ROUTE.test(text)))
@@ -65,10 +74,14 @@ function withAnswerFiles(root, controllers, work) {
   writeFileSync(join(folder, 'faults.ts'), faults);
   for (const { file, imports, operations } of controllers) {
     const typed = operations.filter(({ type }) => type !== null && type !== 'string');
-    const own = imports.map((text) =>
-      text.replace(/from '(\.[^']*)'/, (_all, path) => `from '${join(dirname(file), path)}'`),
-    );
-    const lines = [...own, ...typed.map((one) => `export type ${one.name} = ${one.type};`)];
+    const types = typed.map((one) => `export type ${one.name} = ${one.type};`);
+    // What no answer is made of, the services among it, would be read for nothing, with all that it rests on.
+    const own = imports
+      .filter(({ names }) => names.some((name) => new RegExp(`\\b${name}\\b`).test(types.join('\n'))))
+      .map(({ text }) =>
+        text.replace(/from '(\.[^']*)'/, (_all, path) => `from '${join(dirname(file), path)}'`),
+      );
+    const lines = [...own, ...types];
     writeFileSync(join(folder, basename(file)), `${lines.join('\n')}\n`);
   }
   try {
@@ -112,7 +125,7 @@ export function readAnswers(root) {
   const { definitions = {} } = withAnswerFiles(root, controllers, (answers) => {
     const config = {
       path: join(answers, '*.ts'),
-      tsconfig: join(root, 'apps', 'server', 'tsconfig.json'),
+      tsconfig: join(root, 'tsconfig.base.json'),
       skipTypeCheck: true,
       topRef: true,
       expose: 'export',

@@ -1,4 +1,4 @@
-import { CLOCK, Server, smallShop } from './server.mjs';
+import { CLOCK, plannedWash } from './server.mjs';
 
 const MOST_HEALTH_MS = 200;
 const NOW = Date.parse(CLOCK);
@@ -81,12 +81,9 @@ const PICTURES = {
 };
 
 /** Hostile files of every kind, one after the other, while somebody else asks whether the server is there; so many of them, from all kinds. */
-export async function files(count) {
-  const server = new Server();
-  await server.start();
-  const { place, car } = await smallShop(server);
-  const slot = { vehicleId: car.id, placeId: place.id, methodId: 'garage-rinseless' };
-  const wash = await server.make('/washes', { ...slot, startMs: Math.floor(NOW / HOUR + 30) * HOUR });
+export async function files(count, shop) {
+  const { server, car } = shop;
+  const wash = await plannedWash(shop);
   const kept = { mode: 'all-or-nothing' };
   const weather = { ...kept, source: 'file', kind: 'measured' };
   const jobs = [
@@ -136,7 +133,6 @@ export async function files(count) {
   );
   for (const [what, work] of chosen) await tried(what, work);
   const { answer: cars } = await server.ask('GET', '/vehicles');
-  await server.end();
   for (const fault of faults) console.log(fault);
   return [
     {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { sample } from 'openapi-sampler';
-import { chance, CLOCK, Server, smallShop } from './server.mjs';
+import { chance, plannedWash } from './server.mjs';
 
 /** What would shut the door on all that follows, moves the clock, or tells for as long as somebody listens. */
 const NOT_ASKED =
@@ -59,12 +59,9 @@ const asJson = (value) => {
 };
 
 /** Requests from the API's own description, each bent somewhere; counts answers that are the program's fault. */
-export async function fuzz(count) {
-  const server = new Server();
-  await server.start();
-  const { place, car } = await smallShop(server);
-  const planned = { vehicleId: car.id, placeId: place.id, methodId: 'garage-rinseless' };
-  const wash = await server.make('/washes', { ...planned, startMs: Date.parse(CLOCK) + 30 * 3_600_000 });
+export async function fuzz(count, shop) {
+  const { server, place, car } = shop;
+  const wash = await plannedWash(shop);
   const { answer: document } = await server.ask('GET', '/docs-json');
   const next = chance(11);
   const operations = Object.entries(document.paths).flatMap(([path, methods]) =>
@@ -111,7 +108,6 @@ export async function fuzz(count) {
       worstHealthMs = Math.max(worstHealthMs, performance.now() - from);
     }
   }
-  await server.end();
   const slowCount = [...slow.values()].reduce((sum, one) => sum + one, 0);
   const of = `of ${count} requests, ${asked.length} operations`;
   console.log('statuses', Object.fromEntries(statuses), 'slow', Object.fromEntries(slow));

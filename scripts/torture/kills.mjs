@@ -1,4 +1,4 @@
-import { chance, CLOCK, Server, smallShop } from './server.mjs';
+import { chance, CLOCK } from './server.mjs';
 
 const NOW = Date.parse(CLOCK);
 const CLIENTS = 4;
@@ -8,11 +8,8 @@ const STOCK = 100_000;
  * Kills the server at any moment while several clients add customers and log washes, each of which takes one out of stock, and looks afterwards whether all
  * that was acknowledged is there, and nothing by halves.
  */
-export async function kills(count) {
-  const server = new Server();
+export async function kills(count, { server, place, car }) {
   const next = chance(7);
-  await server.start();
-  const { place, car } = await smallShop(server);
   const methodId = 'garage-rinseless';
   await server.ask('PATCH', '/settings', { stock: { [methodId]: STOCK } });
   const acknowledged = new Set();
@@ -56,7 +53,6 @@ export async function kills(count) {
   const all = [...acknowledged, ...customers];
   const lost = all.filter((id) => !known.has(id)).length;
   const taken = STOCK - settings.stock[methodId];
-  await server.end();
   const of = `of ${all.length} in ${count} kills`;
   // What is done is out of stock, and what is out of stock was done.
   const half = Math.abs(kept.size - taken);

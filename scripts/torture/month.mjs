@@ -1,13 +1,11 @@
-import { CLOCK, Server, smallShop } from './server.mjs';
+import { CLOCK, startShop } from './server.mjs';
 
 const HOUR = 3_600_000;
 const STEP_HOURS = 6;
 
 /** The clock goes on by a simulated month while a shop asks for its morning, weather and salt: memory is to stay where it is. */
 export async function month(days) {
-  const server = new Server();
-  await server.start();
-  const { car } = await smallShop(server);
+  const { server, car } = await startShop();
   const memory = [];
   const from = Date.parse(CLOCK);
   let faults = 0;

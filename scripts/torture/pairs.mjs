@@ -1,13 +1,10 @@
-import { CLOCK, Server, smallShop } from './server.mjs';
+import { CLOCK } from './server.mjs';
 
 const HOUR = 3_600_000;
 const NOW = Date.parse(CLOCK);
 
 /** Two clients plan the same hands, place and hour at once: one of them gets it, the other is refused. */
-export async function pairs(count) {
-  const server = new Server();
-  await server.start();
-  const { place, car } = await smallShop(server);
+export async function pairs(count, { server, place, car }) {
   let double = 0;
   let neither = 0;
   for (let n = 0; n < count; n += 1) {
@@ -22,7 +19,6 @@ export async function pairs(count) {
     if (made.length === 0) neither += 1;
     for (const { answer } of made) await server.ask('DELETE', `/washes/${answer.id}`);
   }
-  await server.end();
   return [
     { what: 'double plans', measured: `${double} of ${count} pairs`, asked: '0', ok: double === 0 },
     { what: 'pairs in which nobody had it', measured: String(neither), asked: '0', ok: neither === 0 },

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { chance, CLOCK, Server, smallShop } from './server.mjs';
+import { chance, CLOCK, plannedWash } from './server.mjs';
 
 const NOW = Date.parse(CLOCK);
 const MINUTE = 60_000;
@@ -40,16 +40,10 @@ class Phone {
 }
 
 /** Two phones whose clocks are wrong note one wash while the network is cut again and again, and now and then the server killed. */
-export async function phones(cuts) {
-  const server = new Server();
+export async function phones(cuts, shop) {
+  const { server } = shop;
   const next = chance(23);
-  await server.start();
-  const { place, car } = await smallShop(server);
-  const slot = { vehicleId: car.id, placeId: place.id, methodId: 'garage-rinseless' };
-  const { id: washId } = await server.make('/washes', {
-    ...slot,
-    startMs: Math.floor(NOW / 3_600_000 + 30) * 3_600_000,
-  });
+  const { id: washId } = await plannedWash(shop);
   const { answer: run } = await server.ask('GET', `/runs/${washId}`);
   const both = SKEWS.map((skewMs, i) => new Phone(server, { washId, skewMs, name: `phone-${i}` }));
   both[0].add({ kind: 'start', packId: run.pack.id });
@@ -80,7 +74,6 @@ export async function phones(cuts) {
   const lost = noted.filter((id) => !there.has(id)).length;
   const doubled = ids.length - there.size;
   const apart = both.reduce((sum, { known }) => sum + noted.filter((id) => !known.has(id)).length, 0);
-  await server.end();
   const of = `of ${noted.length} by two phones, ${cut} cuts, ${kills} kills`;
   return [
     { what: 'deeds lost', measured: `${lost} ${of}`, asked: '0', ok: lost === 0 },

@@ -8,6 +8,7 @@ import { Worker } from 'node:worker_threads';
 import { SERVER_COMMAND } from '../server-command.mjs';
 
 const root = resolve(import.meta.dirname, '..', '..');
+const HOUR = 3_600_000;
 export const CLOCK = '2026-01-14T06:40:00-05:00';
 
 const freePort = () =>
@@ -117,8 +118,10 @@ export class Server {
   }
 }
 
-/** A shop of one car and one place, with something to count. */
-export async function smallShop(server) {
+/** A server with a shop of one car and one place, with something to count. */
+export async function startShop() {
+  const server = new Server();
+  await server.start();
   const place = await server.make('/places', {
     name: 'Heated unit',
     kind: 'heated-unit',
@@ -146,7 +149,19 @@ export async function smallShop(server) {
     driving: { mainRoadKm: 30, townKm: 10, bridgeKm: 0 },
     cadenceDays: 7,
   });
-  return { place, car };
+  return { server, place, car };
+}
+
+/** A wash of the shop that is still to come, on a day that no other has. */
+export async function plannedWash(shop) {
+  const { server, place, car } = shop;
+  shop.daysPlanned = (shop.daysPlanned ?? 0) + 1;
+  return server.make('/washes', {
+    vehicleId: car.id,
+    placeId: place.id,
+    methodId: 'garage-rinseless',
+    startMs: Math.floor(Date.parse(CLOCK) / HOUR + 24 * shop.daysPlanned + 6) * HOUR,
+  });
 }
 
 /** A stream of numbers 0–1 that is the same every time (mulberry32). */

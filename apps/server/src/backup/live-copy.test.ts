@@ -1,16 +1,15 @@
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { createClient } from '@libsql/client';
 import { openDatabase, type OpenDatabase } from '../db/database.js';
 import { settings } from '../db/schema.js';
+import { backupCommand } from './backup-shop.js';
 import { LiveCopyService } from './live-copy.service.js';
 import { copyAddress, litestreamFile, secondsOf, shownAddress } from './litestream.js';
 
-const COMMAND = fileURLToPath(new URL('../../dist/backup/backup-command.js', import.meta.url));
+const MIGRATIONS = resolve(import.meta.dirname, '../../drizzle');
 const ROWS = 60;
 /** A copy that is not there by then never comes. */
 const GIVEN_UP_MS = 40_000;
@@ -46,7 +45,7 @@ describe('a live copy', () => {
     open = await openDatabase({
       dataFolder: folder,
       databaseUrl: `file:${join(folder, 'keen-rinse.db')}`,
-      migrationsFolder: resolve(import.meta.dirname, '../../drizzle'),
+      migrationsFolder: MIGRATIONS,
     });
   });
   afterEach(async () => {
@@ -55,11 +54,8 @@ describe('a live copy', () => {
     rmSync(folder, { recursive: true, force: true });
   });
 
-  const takeover = (to: string) =>
-    spawnSync(process.execPath, [COMMAND, 'takeover', copy()], {
-      encoding: 'utf8',
-      env: { ...process.env, KEEN_DATA: to, NODE_OPTIONS: '' },
-    });
+  const takeover = (to: string): Promise<string> =>
+    backupCommand({ dataFolder: to, migrationsFolder: MIGRATIONS }, ['takeover', copy()]);
   const rowsIn = async (data: string): Promise<number> => {
     const client = createClient({ url: `file:${join(data, 'keen-rinse.db')}` });
     const { rows } = await client.execute("select count(*) as n from setting where key like 'row %'");
@@ -78,14 +74,14 @@ describe('a live copy', () => {
     let kept = 0;
     while (kept < ROWS && performance.now() < until) {
       rmSync(other, { recursive: true, force: true });
-      if (existsSync(copy()) && takeover(other).status === 0) kept = await rowsIn(other);
+      const isTaken = existsSync(copy()) && (await takeover(other).then(Boolean, () => false));
+      if (isTaken) kept = await rowsIn(other);
       await new Promise(setImmediate);
     }
     expect(kept).toBe(ROWS);
     expect(await service.view()).toMatchObject({ isRunning: true, failure: null });
     expect((await service.view())?.to).toBe(copy());
-    const again = takeover(other);
-    expect(again.stdout).toMatch(/^Restored from .*live\. What was there before is kept/);
+    expect(await takeover(other)).toMatch(/^Restored from .*live\. What was there before is kept/);
     expect(readdirSync(other).some((name) => name.includes('.before-restore-'))).toBe(true);
   }, 60_000);
 

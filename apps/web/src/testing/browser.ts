@@ -1,4 +1,5 @@
 import { TextDecoder, TextEncoder } from 'node:util';
+import React from 'react';
 
 /** What a browser has and the made-up one lacks. */
 const LACKING: Readonly<Record<string, unknown>> = {
@@ -30,6 +31,16 @@ Object.assign(Element.prototype, { scrollIntoView: () => undefined });
 
 /** React draws what it spends for a developer's tools, which nobody looks at here; it does without where these are missing. */
 Object.assign(console, { timeStamp: undefined, createTask: undefined });
+
+/** It also keeps where in the source each element was made, which takes a quarter of the time, until it has kept so many; here it always has. */
+const OWNER_STACKS = 'recentlyCreatedOwnerStacks';
+const ENOUGH = 10_000;
+const internals: unknown = Reflect.get(
+  React,
+  '__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE',
+);
+if (typeof internals === 'object' && internals !== null && OWNER_STACKS in internals)
+  Object.defineProperty(internals, OWNER_STACKS, { get: () => ENOUGH, set() {} });
 
 /** Labels of a field, as the made-up browser finds them, but without looking at every label of the page for each of its fields. */
 function labelsOf(this: Element): Element[] {

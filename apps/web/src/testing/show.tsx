@@ -16,7 +16,8 @@ export function show(
   act(() => notifications.clean());
   client.setDefaultOptions({ queries: { retry: false, staleTime: Infinity } });
   const shown = render(
-    <MantineProvider env="test">
+    // Nothing here is looked at for its colour: its variables are a style sheet that every look at a style would read.
+    <MantineProvider env="test" withCssVariables={false}>
       <Notifications />
       <QueryClientProvider client={client}>
         <MemoryRouter>{children}</MemoryRouter>
