@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { chooseIn, chooseItem, openMenu } from './menu.js';
-import { WORKED_OUT } from './settled.js';
+import { follow, WORKED_OUT } from './settled.js';
 
 test('a customer is added, booked for a wash, and told of it; the outbox is exported as a file', async ({
   page,
@@ -36,7 +36,7 @@ test('a customer is added, booked for a wash, and told of it; the outbox is expo
   await promise.getByRole('button', { name: 'Book it' }).click();
   await expect(page.getByRole('row', { name: /Black saloon/ })).toContainText('$52.00');
 
-  await page.goto('/plan');
+  await follow(page, '/plan');
   const proposal = page.getByRole('region', { name: 'Proposed changes' });
   await expect(proposal.getByLabel(/Black saloon: add Thu.*rinseless indoors/).first()).toBeChecked(
     WORKED_OUT,
@@ -99,11 +99,11 @@ test('work of the season and a salt target stand on the car, and a price is set 
   await form.getByText('polish', { exact: true }).click();
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/never more than 8 days with salt on it/)).toBeVisible();
-  await page.goto('/condition/blue-hatch');
+  await follow(page, '/condition/blue-hatch');
   await expect(page.getByText(/of 8/)).toBeVisible();
   await expect(page.getByRole('row', { name: /polish/ })).toContainText('not yet');
 
-  await page.goto('/customers?show=prices');
+  await follow(page, '/customers?show=prices');
   const cell = page.getByLabel('waterless spray, Van, CAD');
   await cell.fill('31.5');
   await cell.press('Enter');

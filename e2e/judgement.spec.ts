@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test';
-import { settled, WORKED_OUT } from './settled.js';
+import { follow, settled, WORKED_OUT } from './settled.js';
 
 const ready = async (page: Page): Promise<void> =>
   expect(page.getByRole('progressbar')).toHaveCount(0, WORKED_OUT);
@@ -231,13 +231,13 @@ test('a house rule is chosen and moves the sums', async ({ page }) => {
   await page.goto('/settings?about=rules');
   const drying = page.getByRole('group', { name: 'How is it dried?' });
   await drying.getByRole('radio', { name: /Towel with a drying aid/ }).check();
-  await page.goto('/balance/black-saloon');
+  await follow(page, '/balance/black-saloon');
   const table = page.getByRole('region', { name: 'Methods side by side' });
   const row = table.getByRole('row', { name: /self-serve, touch-free/ });
   await expect(row).toContainText('60 mL in seals', WORKED_OUT);
-  await page.goto('/settings?about=rules');
+  await follow(page, '/settings?about=rules');
   await drying.getByRole('radio', { name: /Blow out the gaps/ }).check();
-  await page.goto('/balance/black-saloon');
+  await follow(page, '/balance/black-saloon');
   await expect(row).toContainText('6.0 mL in seals', WORKED_OUT);
 });
 

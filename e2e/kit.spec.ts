@@ -2,7 +2,7 @@ import type { RunPack } from '@keen/core';
 import { expect, test } from '@playwright/test';
 import { chooseIn } from './menu.js';
 import { PHONE } from './browser.js';
-import { settled } from './settled.js';
+import { follow, settled } from './settled.js';
 
 test('a product is added as its label says it, mixed on the sheet in caps, and taken off the shelf again', async ({
   page,
@@ -32,11 +32,11 @@ test('a product is added as its label says it, mixed on the sheet in caps, and t
   const row = page.getByRole('listitem').filter({ hasText: 'Green rinseless' });
   await expect(row).toContainText('1:256 (0.39 %), label 1:16 to 1:256');
 
-  await page.goto('/run/orange-hatch-planned');
+  await follow(page, '/run/orange-hatch-planned');
   await expect(
     page.getByText(/For “rinseless wash”: Green rinseless, 25 mL and .* 1\.6 caps, in the bucket/),
   ).toBeVisible();
-  await page.goto('/kit');
+  await follow(page, '/kit');
   await chooseIn(page, row.getByRole('button', { name: 'More about Green rinseless' }), 'Delete');
   await expect(row).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,6 +1,6 @@
 import { expect, type Page, test } from '@playwright/test';
 import { chooseIn } from './menu.js';
-import { WORKED_OUT } from './settled.js';
+import { follow, WORKED_OUT } from './settled.js';
 
 /** What stands in the menu of a car or a place; by key, since cards grow while their answers come in and would move it from under the pointer. */
 async function moreAbout(page: Page, name: string, what: string): Promise<void> {
@@ -33,7 +33,7 @@ test("a vehicle of one's own: faults at the field, kept over a reload, saved, ed
 
   await page.getByRole('link', { name: 'Windows of Teal estate' }).click();
   await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible(WORKED_OUT);
-  await page.goto('/vehicles');
+  await follow(page, '/vehicles');
   await moreAbout(page, 'Teal estate', 'Delete');
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -57,9 +57,9 @@ test("a place of one's own, with its water and hours", async ({ page }) => {
   await form.getByLabel('Open Monday, from').fill('09:00');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toBeVisible();
-  await page.goto('/windows/cream-van');
+  await follow(page, '/windows/cream-van');
   await expect(page.getByText("Cousin's barn").first()).toBeVisible(WORKED_OUT);
-  await page.goto('/places');
+  await follow(page, '/places');
   await moreAbout(page, "Cousin's barn", 'Delete');
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toHaveCount(0);
 });

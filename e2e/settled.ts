@@ -14,6 +14,23 @@ export async function settled(page: Page, path: string): Promise<void> {
   await shown(page);
 }
 
+/** An address at which there is nothing. */
+export const NOWHERE = '/nowhere';
+
+/** Within the program, as its links do, by way of a page that has nothing to show: a page load for each view takes longer than the view. */
+export async function follow(page: Page, path: string): Promise<void> {
+  const isNowhere = new URL(page.url()).pathname === NOWHERE;
+  for (const to of isNowhere ? [path] : [NOWHERE, path]) {
+    await page.evaluate((next) => {
+      document.querySelector('h1')?.setAttribute('data-left', '');
+      history.pushState(null, '', next);
+      dispatchEvent(new PopStateEvent('popstate'));
+    }, to);
+    await expect(page.locator('h1:not([data-left])')).toBeVisible();
+  }
+  await shown(page);
+}
+
 /** Waits until nothing moves: a dialog that slides in is there, colours have changed. What was set off just now begins within two frames. */
 export const unmoving = (page: Page): Promise<unknown> =>
   page.evaluate(async () => {
