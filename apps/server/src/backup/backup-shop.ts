@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { copyFileSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { type Config, StartError } from '../config/config.js';
 import { ownerOf } from '../db/folder-lock.js';
 import { pendingMigrations } from '../db/migrations.js';
@@ -17,14 +17,17 @@ type Shop = Pick<Config, 'dataFolder' | 'migrationsFolder'>;
 
 const databaseOf = ({ dataFolder }: Shop): string => join(dataFolder, 'keen-rinse.db');
 
-async function copyOf(database: string, target: string): Promise<void> {
+async function onFile(database: string, work: (client: Client) => Promise<unknown>): Promise<void> {
   const client = createClient({ url: `file:${database}` });
   try {
-    await copyWhole(client, target);
+    await work(client);
   } finally {
     client.close();
   }
 }
+
+const copyOf = (database: string, target: string): Promise<void> =>
+  onFile(database, (client) => copyWhole(client, target));
 
 /** Copies the database as it stands, also while the program runs. */
 async function backup(database: string, target: string): Promise<string> {
@@ -37,14 +40,8 @@ async function backup(database: string, target: string): Promise<string> {
 }
 
 /** @throws StartError where a newer program has changed it */
-async function requireKnown(source: string, migrationsFolder: string): Promise<void> {
-  const client = createClient({ url: `file:${source}` });
-  try {
-    await pendingMigrations(client, migrationsFolder);
-  } finally {
-    client.close();
-  }
-}
+const requireKnown = (source: string, migrationsFolder: string): Promise<void> =>
+  onFile(source, (client) => pendingMigrations(client, migrationsFolder));
 
 /** Puts a backup in place; the database that was there is kept beside it. */
 async function restore(shop: Shop, source: string, named = source): Promise<string> {
