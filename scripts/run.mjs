@@ -33,20 +33,30 @@ function sayMinutes() {
   );
 }
 
-/** Runs a command with the terminal handed over; ends this program when it fails. */
-function run(command, args, env = {}) {
+/** Runs a command with the terminal handed over: the code with which it ended. Where it was stopped, so is this program. */
+function ended(command, args, env = {}) {
   return new Promise((done) => {
     const child = spawn(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
-    const pass = (signal) => child.kill(signal);
+    let isStopped = false;
+    const pass = (signal) => {
+      isStopped = true;
+      child.kill(signal);
+    };
     process.on('SIGINT', pass);
     process.on('SIGTERM', pass);
     child.on('exit', (code, signal) => {
       process.off('SIGINT', pass);
       process.off('SIGTERM', pass);
-      if (code === 0) done();
-      else process.exit(signal ? 1 : (code ?? 1));
+      if (signal || (isStopped && code !== 0)) process.exit(code ?? 1);
+      done(code);
     });
   });
+}
+
+/** Runs a command like that; ends this program when it fails. */
+async function run(command, args, env = {}) {
+  const code = await ended(command, args, env);
+  if (code !== 0) process.exit(code);
 }
 
 const lockHash = () =>
@@ -57,7 +67,8 @@ const lockHash = () =>
 async function install() {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lockHash()) return;
   say('Installing packages (a minute or so the first time) …');
-  await run(npm, ['ci', '--no-audit', '--no-fund']);
+  // What is kept of the registry serves without asking whether it is new; where that is too old, all is asked for.
+  if ((await ended(npm, ['ci', '--prefer-offline'])) !== 0) await run(npm, ['ci']);
   mkdirSync(dirname(stamp), { recursive: true });
   writeFileSync(stamp, lockHash());
 }
