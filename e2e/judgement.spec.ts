@@ -42,7 +42,7 @@ test('the lab begins from a verdict, answers at once, keeps what is dialled over
 }) => {
   await page.goto('/windows/black-saloon');
   const reasons = page.getByRole('region', { name: 'Reasons' });
-  await expect(reasons).toBeVisible(WORKED_OUT);
+  await reasons.waitFor(WORKED_OUT);
   await reasons.getByRole('link', { name: 'roof' }).click();
   await expect(page.getByText(/Started from the roof, /)).toBeVisible();
   const edge = page.locator('strong.figure').first();
@@ -120,7 +120,7 @@ test('a long sum can be stopped and taken up again', async ({ page }) => {
   await held;
   letGo();
   await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible(WORKED_OUT);
+  await page.getByRole('region', { name: 'Reasons' }).waitFor(WORKED_OUT);
 });
 
 test('soil is graded by tapping the unfolded car and by keys, and taken back', async ({ page }) => {

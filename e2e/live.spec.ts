@@ -273,7 +273,7 @@ test.describe('with no signal', () => {
     ] as const;
     const opened = async ([path, heading]: (typeof views)[number]): Promise<void> => {
       await page.goto(`${signal.address}${path}`);
-      await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible(WORKED_OUT);
+      await page.getByRole('heading', { name: heading, exact: true }).waitFor(WORKED_OUT);
     };
     for (const view of views) await opened(view);
     await expect(page.getByText('No signal: this is how it was')).toHaveCount(0);

@@ -7,7 +7,7 @@ async function openMorning(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'This morning' })).toBeVisible();
   // What it said last has no such button.
   const card = page.getByRole('article', { name: 'Silver estate' });
-  await expect(card.getByRole('button', { name: 'Plan it' })).toBeVisible(WORKED_OUT);
+  await card.getByRole('button', { name: 'Plan it' }).waitFor(WORKED_OUT);
 }
 
 /** From the answer to a logged wash, and still there after a reload. */

@@ -12,7 +12,7 @@ async function renewed(page: Page): Promise<void> {
   const standing = page
     .getByText('no plan is worth more')
     .filter({ hasNotText: /Still looking|Recalculating/ });
-  await expect(standing).toBeVisible(WORKED_OUT);
+  await standing.waitFor(WORKED_OUT);
 }
 
 const proposed = (page: Page): Locator => page.getByRole('region', { name: 'Proposed changes' });
@@ -87,7 +87,7 @@ test('a proposal is put elsewhere by keys, and another is taken as it is', async
   const panel = page.getByRole('complementary', { name: 'The chosen wash' });
   await expect(panel.getByText('move it with the arrow keys')).toBeVisible();
   // How each hour goes for this car stands under the lanes.
-  await expect(page.locator('[class*="margin"][data-verdict="go"]').first()).toBeVisible(WORKED_OUT);
+  await page.locator('[class*="margin"][data-verdict="go"]').first().waitFor(WORKED_OUT);
   await page.keyboard.press('ArrowRight');
   await expect(panel).toContainText(/costs \$|gains \$|worth the same/);
   await page.keyboard.press('Enter');

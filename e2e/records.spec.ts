@@ -32,7 +32,7 @@ test("a vehicle of one's own: faults at the field, kept over a reload, saved, ed
   await expect(page.getByText('Tow bar rusts.')).toBeVisible();
 
   await page.getByRole('link', { name: 'Windows of Teal estate' }).click();
-  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible(WORKED_OUT);
+  await page.getByRole('region', { name: 'Reasons' }).waitFor(WORKED_OUT);
   await follow(page, '/vehicles');
   await moreAbout(page, 'Teal estate', 'Delete');
   await expect(page.getByRole('heading', { name: 'Teal estate' })).toHaveCount(0);
@@ -58,7 +58,7 @@ test("a place of one's own, with its water and hours", async ({ page }) => {
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toBeVisible();
   await follow(page, '/windows/cream-van');
-  await expect(page.getByText("Cousin's barn").first()).toBeVisible(WORKED_OUT);
+  await page.getByText("Cousin's barn").first().waitFor(WORKED_OUT);
   await follow(page, '/places');
   await moreAbout(page, "Cousin's barn", 'Delete');
   await expect(page.getByRole('heading', { name: "Cousin's barn" })).toHaveCount(0);

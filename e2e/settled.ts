@@ -1,11 +1,14 @@
 import { expect, type Page } from '@playwright/test';
 
-/** For what may have to be worked out from nothing, on a machine that does other work too. */
+/**
+ * For what may have to be worked out from nothing, on a machine that does other work too. What is waited for so is waited for with `waitFor`: an
+ * expectation describes the whole page at each look that finds it not yet met.
+ */
 export const WORKED_OUT = { timeout: 150_000 };
 
 /** Waits until a view shows what it is about: nothing of it is being fetched or worked out any more. */
 export async function shown(page: Page): Promise<void> {
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await page.getByRole('heading', { level: 1 }).waitFor();
   await expect(page.getByRole('progressbar')).toHaveCount(0, WORKED_OUT);
 }
 
@@ -26,7 +29,7 @@ export async function follow(page: Page, path: string): Promise<void> {
       history.pushState(null, '', next);
       dispatchEvent(new PopStateEvent('popstate'));
     }, to);
-    await expect(page.locator('h1:not([data-left])')).toBeVisible();
+    await page.locator('h1:not([data-left])').waitFor();
   }
   await shown(page);
 }

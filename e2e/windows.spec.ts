@@ -3,7 +3,7 @@ import { WORKED_OUT } from './settled.js';
 
 test.beforeEach(async ({ page }) => {
   await page.goto('/windows/white-van');
-  await expect(page.getByRole('region', { name: 'Reasons' })).toBeVisible(WORKED_OUT);
+  await page.getByRole('region', { name: 'Reasons' }).waitFor(WORKED_OUT);
 });
 
 test('the ribbon is walked, read and planned by keys alone', async ({ page }) => {
