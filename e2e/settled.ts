@@ -1,8 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 
 /**
- * For what may have to be worked out from nothing, on a machine that does other work too. What is waited for so is waited for with `waitFor`: an
- * expectation describes the whole page at each look that finds it not yet met.
+ * For what may have to be worked out from nothing, on a machine that does other work too. Use it with `waitFor`: an expectation describes the
+ * whole page at each look that finds it not met.
  */
 export const WORKED_OUT = { timeout: 150_000 };
 
