@@ -1,8 +1,8 @@
 import { expect, type Page } from '@playwright/test';
 
 /**
- * For what may have to be worked out from nothing, on a machine that does other work too. Use it with `waitFor`: an expectation describes the
- * whole page at each look that finds it not met.
+ * For what may have to be worked out from nothing, on a machine that does other work too. Where that only has to be there, use it with `waitFor`:
+ * `toBeVisible` describes the whole page at each look that does not find it.
  */
 export const WORKED_OUT = { timeout: 150_000 };
 
